@@ -1,0 +1,58 @@
+"""How many guide lines must there be, and from which corners?
+
+Never typed in: it follows from the front's outline and the vanishing point.
+"""
+
+from collections.abc import Sequence
+
+from orthopsis.core.plane.homogeneous import Point, offset, join
+from orthopsis.core.plane.polygon import starts_inside
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
+
+PENCIL_MM = 0.7
+"""Two light lines nearer than this at their corners cannot be parted by a pencil (common practice, no source)."""
+
+
+def guide_corners(outline: Sequence[Point], goal: Point) -> list[int]:
+    """Return the corners of a solid's front that can have a guide line to ``goal``, in outline order.
+
+    A corner has one when the line neither crosses the front nor runs along one of its own edges: there
+    the line of the next corner covers it.
+
+    Args:
+        outline: the corners of the front face on the page.
+        goal: the vanishing point, finite or ideal.
+    """
+    size = len(outline)
+    return [
+        i
+        for i in range(size)
+        if not starts_inside(outline, i, goal)
+        and not _runs_along(outline[i], outline[(i + 1) % size], goal)
+        and not _runs_along(outline[i], outline[i - 1], goal)
+    ]
+
+
+def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
+    """Return the smallest distance in mm between a corner and another corner's guide line.
+
+    Returns infinity for fewer than two corners.
+    """
+    gaps = [
+        abs(offset(other, join(corner, goal)))
+        for i, corner in enumerate(corners)
+        for j, other in enumerate(corners)
+        if i != j
+    ]
+    return min(gaps, default=float("inf"))
+
+
+def _runs_along(corner: Point, neighbour: Point, goal: Point) -> bool:
+    """Tell whether the line from corner to goal covers the edge to the neighbour."""
+    gap = abs(offset(neighbour, join(corner, goal)))
+    if gap > SAME_POINT_MM * 10:
+        return False
+    ahead = (neighbour.x - corner.x) * (goal.x - corner.x * goal.w) + (neighbour.y - corner.y) * (
+        goal.y - corner.y * goal.w
+    )
+    return ahead > 0

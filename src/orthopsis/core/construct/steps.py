@@ -1,0 +1,32 @@
+"""Which moves are said in one breath?
+
+Moves of one phase, thing and breath that follow each other make one step. The order is the handbook's:
+the sheet is set up, each thing is built from its nearest face to its back edges, then all is cleaned,
+darkened and toned.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from itertools import groupby
+
+from orthopsis.core.construct.moves import Move, Phase
+
+PHASES: tuple[Phase, ...] = ("setup", "front", "guides", "depth", "back", "take_away", "darken", "tone")
+
+
+@dataclass(frozen=True, slots=True)
+class Breath:
+    """The moves of one step, in the order of the hand."""
+
+    phase: Phase
+    thing: str
+    name: str
+    moves: tuple[Move, ...]
+
+
+def breaths(moves: Sequence[Move]) -> list[Breath]:
+    """Return the moves grouped into steps; their order is kept."""
+    result = []
+    for (phase, thing, name), group in groupby(moves, key=lambda m: (m.phase, m.thing, m.breath)):
+        result.append(Breath(phase, thing, name, tuple(group)))
+    return result

@@ -1,0 +1,177 @@
+"""Where will this drawing look wrong, or be hard to draw? Each piece of advice has a number and a cure."""
+
+from collections.abc import Iterator
+
+from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
+from orthopsis.core.exercise.drawing import Advice, CureEdit, Step
+from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import faces_toward_eye
+from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
+from orthopsis.core.wording.advice import ADVICE
+
+MIDDLE_BAND = 0.06
+"""The eye level counts as across the middle within this share of the sheet's height (no source)."""
+THIN_MM = 4.0
+"""A side narrower than this is hard to draw with a pencil and a ruler (common practice, no source)."""
+
+
+def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
+    """Return the advice, most telling first: sheet, things off the paper, cone, thin sides, close lines, time."""
+    return [
+        *_eye_level(solved),
+        *(a for placed in solved.prepared.things for a in _thing(solved, placed)),
+        *_distance_points(solved),
+        *_time(solved, steps),
+    ]
+
+
+def _advice(
+    solved: Solved, code: str, about: str, value: float, limit: float, unit: str, shown: dict[str, object],
+    edits: list[CureEdit] | None = None,
+) -> Advice:  # fmt: skip
+    words, phrases = solved.prepared.wording, ADVICE[code]
+    return Advice(
+        code=code,
+        about=about,
+        value=round(value, 3),
+        limit=round(limit, 3),
+        unit=unit,
+        text=words.say(phrases.text, shown),
+        why=words.words(phrases.why),
+        cure=words.say(phrases.cure, shown),
+        cure_edits=edits or [],
+    )
+
+
+def _eye_level(solved: Solved) -> Iterator[Advice]:
+    prepared = solved.prepared
+    sheet = prepared.sheet
+    share = prepared.eye_level_mm / sheet.height_mm
+    across_middle = abs(share - 0.5) < MIDDLE_BAND
+    school = prepared.exercise.eye_level.school
+    if across_middle and school == "composition":
+        better = round_to(sheet.height_mm / 3, sheet.division_mm)
+        code = "eye_level_across_middle"
+    elif not across_middle and school == "exercise" and not prepared.things:
+        better, code = sheet.height_mm / 2, "eye_level_by_halving"
+    else:
+        return
+    shown = {"value": round(100 * share), "better": prepared.length(better)}
+    edit = CureEdit(path="eye_level.height_mm", value=better)
+    yield _advice(solved, code, "eye_level", 100 * share, 50.0, "%", shown, [edit])
+
+
+def _thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    about, name = f"things.{placed.index}", placed.values.name
+    drawn = [p for n, p in solved.board.points.items() if n.startswith(f"{name}.")]
+    yield from _off_paper(solved, placed, drawn)
+    yield from _cone(solved, placed, drawn)
+    guides = [solved.board.lines[n] for n in solved.board.lines if n.startswith(f"{name}.guide.")]
+    if not guides:
+        edit = CureEdit(path=f"{about}.look", value="see_through")
+        yield _advice(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
+        return
+    yield from _thin_sides(solved, placed)
+    yield from _close_lines(solved, placed, [g.start for g in guides])
+
+
+def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    sheet = solved.prepared.sheet
+    left, low = max(-p.x for p in drawn), max(-p.y for p in drawn)
+    right, high = max(p.x - sheet.width_mm for p in drawn), max(p.y - sheet.height_mm for p in drawn)
+    over = max(left, right, low, high)
+    if over <= 0:
+        return
+    about = f"things.{placed.index}"
+    shift_x = -(right if right > 0 else 0) + (left if left > 0 else 0)
+    shift_y = -(high if high > 0 else 0) + (low if low > 0 else 0)
+    edits = [
+        CureEdit(path=f"{about}.{name}", value=max(0.0, _inward(placed.values.mm(name), shift, sheet.division_mm)))
+        for name, shift in (("left", shift_x), ("bottom", shift_y))
+        if shift and name in placed.values.held
+    ]
+    shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
+    yield _advice(solved, "off_the_paper", about, over, 0.0, "mm", shown, edits)
+
+
+def _inward(mm: float, shift: float, division: float) -> float:
+    """Return the place moved by at least the shift, on a mark of the ruler."""
+    away = -division if shift < 0 else division
+    return round_to(mm + shift + away, division)
+
+
+def _cone(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    frame = placed.setting.frame
+    if not frame.is_metric:
+        return
+    off = max(angle_off_axis_deg(p, frame.eye.principal, frame.distance_mm) for p in drawn)
+    for code, cone in (("outside_outer_cone", OUTER_CONE_DEG), ("outside_comfortable_cone", COMFORTABLE_CONE_DEG)):
+        if off > cone / 2:
+            reach = cone_radius_mm(frame.distance_mm, 2 * off)
+            better = reach / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+            division = solved.prepared.sheet.division_mm
+            rounded = round_to(better + division, division)
+            shown = {
+                "thing": placed.values.name, "value": round(off), "limit": round(cone / 2),
+                "better": solved.prepared.length(rounded),
+            }  # fmt: skip
+            edit = CureEdit(path="views.0.distance_mm", value=rounded)
+            yield _advice(solved, code, f"things.{placed.index}", off, cone / 2, "°", shown, [edit])
+            return
+
+
+def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Say which visible side face is thinner across than can be drawn."""
+    seen = solved.seen[placed.index]
+    corners = seen.solid.picture(seen.eye)
+    for face in faces_toward_eye(seen.solid, corners):
+        if face.turned in ("front", "back"):
+            continue
+        xs, ys = zip(*(corners[c] for c in face.corners), strict=True)
+        width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
+        if width < THIN_MM:
+            shown = {
+                "thing": placed.values.name, "side": face.turned, "value": f"{width:.1f} mm", "limit": f"{THIN_MM:.0f} mm",
+            }  # fmt: skip
+            yield _advice(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
+
+
+def _close_lines(solved: Solved, placed: Placed, corners: list[Point]) -> Iterator[Advice]:
+    gap = nearest_gap_mm(corners, placed.setting.frame.away)
+    if gap >= PENCIL_MM:
+        return
+    division = solved.prepared.sheet.division_mm
+    better = round_to(max(2 * division, 3.0), division)
+    values = placed.values
+    edits = [CureEdit(path=f"things.{placed.index}.bottom", value=values.mm("bottom") + better)]
+    shown = {
+        "thing": values.name, "value": f"{gap:.1f} mm", "limit": f"{PENCIL_MM} mm",
+        "better": solved.prepared.length(better),
+    }  # fmt: skip
+    yield _advice(solved, "lines_too_close", f"things.{placed.index}", gap, PENCIL_MM, "mm", shown, edits)
+
+
+def _distance_points(solved: Solved) -> Iterator[Advice]:
+    prepared = solved.prepared
+    for i, frame in enumerate(prepared.frames):
+        users = [p for p in prepared.things if p.kind.needs_distance(p.values) and p.setting.frame is frame]
+        if not users or not frame.is_metric:
+            continue
+        x, d, width = frame.away.x, frame.distance_mm, prepared.sheet.width_mm
+        over = max(d - x, x + d - width)
+        if over <= 0:
+            continue
+        better = min(x, width - x)
+        edits = [CureEdit(path=f"views.{i}.distance_mm", value=better)] if better > 0 else []
+        shown = {"value": prepared.length(round_to(over, prepared.sheet.division_mm)), "better": prepared.length(better)}
+        yield _advice(solved, "distance_point_off_sheet", f"views.{i}", over, 0.0, "mm", shown, edits)
+
+
+def _time(solved: Solved, steps: list[Step]) -> Iterator[Advice]:
+    total, limit = sum(s.minutes for s in steps if not s.extra), solved.prepared.exercise.minutes
+    if total > limit:
+        shown: dict[str, object] = {"value": round(total), "limit": limit}
+        yield _advice(solved, "more_than_the_minutes", "minutes", total, limit, "min", shown)

@@ -1,0 +1,223 @@
+"""What is written down of an exercise, and what makes a document one?
+
+The models are frozen; every length is page millimetres. Things are declared by their kinds: the models of
+their parameters are made from the declarations, so a new thing changes the schema by itself.
+"""
+
+import json
+from typing import Annotated, Any, Literal, cast
+
+from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model, field_validator
+
+from orthopsis.core.errors import UnreadableExercise
+from orthopsis.core.light.tone import LightSide
+from orthopsis.core.sheet.length import LONGEST_MM, Units
+from orthopsis.core.sheet.paper import Orientation, PaperName
+from orthopsis.core.sheet.ruler import Division
+from orthopsis.core.things.declare import Length, ThingKind
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.wording.vocabulary import Level, Vocabulary
+
+SCHEMA = "orthopsis/exercise/1"
+MOST_THINGS = 200
+MOST_BYTES = 1_000_000
+
+School = Literal["exercise", "composition"]
+Millimetres = Annotated[float, Field(ge=-LONGEST_MM, le=LONGEST_MM, allow_inf_nan=False)]
+Name = Annotated[str, Field(min_length=1, max_length=40, pattern=r"^[^.\x00-\x1f]+$")]
+
+
+class Document(BaseModel):
+    """Base of all parts: frozen, and unknown fields are refused so that nothing is lost unseen."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+
+class SheetDocument(Document):
+    """The paper, how it lies, and how the class measures on it."""
+
+    paper: PaperName = "A3"
+    orientation: Orientation = "landscape"
+    units: Units = "mm"
+    division: Division = "1 mm"
+
+
+class EyeLevelDocument(Document):
+    """The eye level, and by which school its height is judged."""
+
+    height_mm: Millimetres = 150.0
+    school: School = "exercise"
+
+
+class OnePointView(Document):
+    """A central vanishing point on the eye level, with the viewing distance where it is stated."""
+
+    kind: Literal["one_point"] = "one_point"
+    name: Name = "point"
+    x_mm: Millimetres = 210.0
+    distance_mm: Annotated[float, Field(gt=0, le=LONGEST_MM, allow_inf_nan=False)] | None = None
+
+
+class WordingDocument(Document):
+    """The words of the class."""
+
+    vocabulary: Vocabulary = "eye_level"
+    level: Level = "middle"
+
+
+class ThingDocument(Document):
+    """What every thing has; its kind adds its own parameters."""
+
+    kind: str
+    name: Name
+    view: Name = "point"
+
+    def held(self) -> dict[str, float | str]:
+        """Return the values of the kind's own parameters."""
+        return {p.name: getattr(self, p.name) for p in KINDS[self.kind].parameters}
+
+
+def _thing_model(kind: ThingKind) -> type[ThingDocument]:
+    fields: dict[str, Any] = {"kind": (Literal[kind.kind], kind.kind)}
+    for parameter in kind.parameters:
+        if isinstance(parameter, Length):
+            limits = Field(
+                default=parameter.default_mm,
+                allow_inf_nan=False,
+                description=f"{parameter.says}, mm",
+                json_schema_extra={"x-least-mm": parameter.least_mm, "x-most-mm": parameter.most_mm},
+            )
+            fields[parameter.name] = (float, limits)
+        else:
+            options = Literal[tuple(parameter.options)]  # type: ignore[valid-type]
+            fields[parameter.name] = (options, Field(default=parameter.default, description=parameter.says))
+    return cast(
+        type[ThingDocument],
+        create_model(f"{kind.title}Thing", __base__=ThingDocument, __doc__=f"{kind.title}: {len(fields)} fields", **fields),
+    )
+
+
+THING_MODELS: dict[str, type[ThingDocument]] = {name: _thing_model(kind) for name, kind in KINDS.items()}
+
+
+class Exercise(Document):
+    """An exercise, whole."""
+
+    schema_: Literal["orthopsis/exercise/1"] = Field(default="orthopsis/exercise/1", alias="schema")
+    title: Annotated[str, Field(min_length=1, max_length=80)] = "New exercise"
+    sheet: SheetDocument = SheetDocument()
+    eye_level: EyeLevelDocument = EyeLevelDocument()
+    views: Annotated[tuple[OnePointView, ...], Field(min_length=1, max_length=1)] = (OnePointView(),)
+    things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
+    light: LightSide = "left"
+    minutes: Annotated[int, Field(ge=5, le=600)] = 45
+    wording: WordingDocument = WordingDocument()
+
+    model_config = ConfigDict(frozen=True, extra="forbid", populate_by_name=True)
+
+    @field_validator("things", mode="before")
+    @classmethod
+    def _read_things(cls, things: Any) -> Any:
+        if not isinstance(things, list | tuple):
+            raise ValueError("things must be a list")
+        return tuple(_read_thing(thing) for thing in things)
+
+    @field_validator("things")
+    @classmethod
+    def _names_differ(cls, things: tuple[ThingDocument, ...]) -> tuple[ThingDocument, ...]:
+        names = [thing.name for thing in things]
+        if len(set(names)) != len(names):
+            raise ValueError("two things have the same name; rename one of them")
+        return things
+
+    def document(self) -> dict[str, Any]:
+        """Return the exercise as plain JSON data, things with all their parameters."""
+        data = self.model_dump(mode="json", by_alias=True)
+        data["things"] = [thing.model_dump(mode="json") for thing in self.things]
+        return data
+
+
+def _read_thing(thing: Any) -> ThingDocument:
+    if isinstance(thing, ThingDocument):
+        return thing
+    kind = thing.get("kind") if isinstance(thing, dict) else None
+    model = THING_MODELS.get(kind) if isinstance(kind, str) else None
+    if model is None:
+        raise ValueError(f"“{str(kind)[:40]}” is not a kind of thing; known: {', '.join(THING_MODELS)}")
+    return model.model_validate(thing)
+
+
+def read_exercise(source: str | bytes | dict[str, Any]) -> Exercise:
+    """Return the exercise that a document says.
+
+    Raises:
+        UnreadableExercise: no JSON, another or a newer schema, or a field that cannot be; the first fault is named.
+    """
+    data = source if isinstance(source, dict) else _parse(source)
+    schema = data.get("schema")
+    if schema != SCHEMA:
+        raise _wrong_schema(schema)
+    try:
+        return Exercise.model_validate(data)
+    except ValidationError as error:
+        raise _first_fault(error) from None
+
+
+def _parse(source: str | bytes) -> dict[str, Any]:
+    if len(source) > MOST_BYTES:
+        raise UnreadableExercise("too_large", "The document is too large for an exercise.", "Choose another file.")
+    try:
+        data = json.loads(source)
+    except (ValueError, RecursionError):
+        raise UnreadableExercise(
+            "not_json", "This is not an exercise document: it is not JSON.", "Choose a file that Orthopsis has written."
+        ) from None
+    if not isinstance(data, dict):
+        raise UnreadableExercise(
+            "not_an_exercise", "This is not an exercise document.", "Choose a file that Orthopsis has written."
+        )
+    return data
+
+
+def _wrong_schema(schema: Any) -> UnreadableExercise:
+    text = str(schema)[:60]
+    family, _, version = text.rpartition("/")
+    if family == "orthopsis/exercise" and version.isdigit() and int(version) > 1:
+        return UnreadableExercise(
+            "newer_schema",
+            f"This exercise was written by a newer Orthopsis ({text}); this one reads up to {SCHEMA}.",
+            "Update Orthopsis, or export the exercise again from there.",
+            about="schema",
+        )
+    return UnreadableExercise(
+        "unknown_schema",
+        "This is not an exercise document: its schema is missing or unknown.",
+        f"The field schema must say {SCHEMA}.",
+        about="schema",
+    )
+
+
+def _first_fault(error: ValidationError) -> UnreadableExercise:
+    fault = error.errors(include_url=False, include_input=False)[0]
+    place = ".".join(str(part) for part in fault["loc"] if part not in ("function-after", "function-before"))
+    message = str(fault["msg"]).removeprefix("Value error, ")
+    return UnreadableExercise(
+        "bad_field", f"The field {place or 'exercise'} cannot be used: {message}.", "Correct it and try again.", about=place
+    )
+
+
+def exercise_schema() -> dict[str, Any]:
+    """Return the JSON Schema of the exercise document, things included."""
+    schema = Exercise.model_json_schema(by_alias=True)
+    definitions = schema.setdefault("$defs", {})
+    definitions.pop("ThingDocument", None)
+    names = []
+    for model in THING_MODELS.values():
+        part = model.model_json_schema(ref_template="#/$defs/{model}")
+        part.pop("$defs", None)
+        part["required"] = ["kind", "name"]
+        definitions[model.__name__] = part
+        names.append({"$ref": f"#/$defs/{model.__name__}"})
+    schema["properties"]["things"]["items"] = {"oneOf": names}
+    schema["required"] = ["schema"]
+    return {"$schema": "https://json-schema.org/draft/2020-12/schema", "$id": SCHEMA, **schema}

@@ -1,0 +1,162 @@
+"""What solving an exercise answers: points, lines, faces, steps and advice, ready to be shown or printed.
+
+All places are ``(x, y)`` in page mm from the lower left corner of the sheet. Lines carry an ``id`` that
+steps refer to, so that the picture after any step is a matter of looking up, not of computing.
+"""
+
+from typing import Literal
+
+from pydantic import BaseModel, ConfigDict, Field
+
+Place = tuple[float, float]
+Role = Literal["edge", "detail", "guide", "construction", "shadow"]
+
+
+class Part(BaseModel):
+    """Base of all parts of an answer."""
+
+    model_config = ConfigDict(frozen=True, populate_by_name=True, serialize_by_alias=True)
+
+
+class SheetSize(Part):
+    """The paper."""
+
+    width_mm: float
+    height_mm: float
+    units: str
+    division_mm: float
+
+
+class DrawnLine(Part):
+    """A line of the drawing.
+
+    ``edge`` and ``detail`` lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
+    are what the pencil drew lightly on the way. ``family`` is level, upright, free or a vanishing point.
+    """
+
+    id: int
+    thing: str
+    name: str
+    start: Place = Field(alias="from")
+    end: Place = Field(alias="to")
+    role: Role
+    family: str
+    visible: bool
+    rests_on: str = ""
+    turns_to: str = ""
+
+
+class TonedFace(Part):
+    """A face turned toward the eye, with its tone step 0 to 3; farther faces come first."""
+
+    thing: str
+    name: str
+    outline: list[Place]
+    tone: int
+
+
+class HandlePlace(Part):
+    """A point that can be dragged."""
+
+    id: str
+    at: Place
+    says: str
+    about: str
+
+
+class MeasureMark(Part):
+    """A length shown on the sheet, between two points."""
+
+    path: str
+    start: Place = Field(alias="from")
+    end: Place = Field(alias="to")
+    text: str
+
+
+class Picture(Part):
+    """What dragging needs: the drawing without steps and advice."""
+
+    sheet: SheetSize
+    eye_level_mm: float
+    vanishing_points: dict[str, Place]
+    points: dict[str, Place]
+    lines: list[DrawnLine]
+    faces: list[TonedFace]
+    handles: list[HandlePlace]
+    measures: list[MeasureMark]
+
+
+class Step(Part):
+    """One step of the work (a fact, not a caption)."""
+
+    phase: str
+    thing: str
+    title: str
+    text: str
+    tool: str
+    rests_on: str
+    count: int
+    rule: str
+    slip: str
+    minutes: float
+    extra: bool
+    draws: list[int]
+    marks: list[str]
+    takes_away: list[int]
+    darkens: list[int]
+    tones: bool
+
+
+class CureEdit(Part):
+    """One value that a cure changes."""
+
+    path: str
+    value: float | str
+
+
+class Advice(Part):
+    """Something that will look wrong or be hard to draw, with number, limit and cure."""
+
+    code: str
+    about: str
+    value: float
+    limit: float
+    unit: str
+    text: str
+    why: str
+    cure: str
+    cure_edits: list[CureEdit]
+
+
+class PlaceOption(Part):
+    """One choice of a place."""
+
+    value: str
+    text: str
+
+
+class SentencePiece(Part):
+    """Plain words, or a place whose value is edited where it stands."""
+
+    text: str
+    path: str = ""
+    kind: Literal["words", "length", "choice", "free_length"] = "words"
+    value: float | str = ""
+    options: list[PlaceOption] = []
+    says: str = ""
+
+
+class Sentence(Part):
+    """One sentence of the exercise in words."""
+
+    about: str
+    title: str
+    pieces: list[SentencePiece]
+
+
+class Drawing(Picture):
+    """The whole answer."""
+
+    steps: list[Step]
+    advice: list[Advice]
+    sentences: list[Sentence]

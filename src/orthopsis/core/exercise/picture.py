@@ -1,0 +1,205 @@
+"""From an exercise to its picture: execute the recipes, look what is seen, number the lines."""
+
+from dataclasses import dataclass
+
+from orthopsis.core.construct.engine import Board, Ruled, execute
+from orthopsis.core.construct.moves import Act, Across, Measure, Move, Shift
+from orthopsis.core.exercise.drawing import DrawnLine, HandlePlace, MeasureMark, Picture, Place, SheetSize, TonedFace
+from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
+from orthopsis.core.light.tone import face_tone
+from orthopsis.core.plane.homogeneous import Point, between
+from orthopsis.core.sight.hidden import Seen, Sight
+from orthopsis.core.sight.solid import Edge, faces_toward_eye
+from orthopsis.core.things.declare import Length
+from orthopsis.core.view.frame import distance_names
+
+EYE_LEVEL = "eye level"
+
+
+@dataclass(frozen=True, slots=True)
+class Solved:
+    """The board after all moves, the moves by thing, and what the eye sees."""
+
+    prepared: Prepared
+    moves: tuple[Move, ...]
+    board: Board
+    lines: tuple[DrawnLine, ...]
+    light_ids: dict[str, int]
+    """Line id of each ruled line, by its full name."""
+    final_ids: tuple[int, ...]
+    """Ids of the pieces that the finished drawing keeps."""
+    seen: tuple[Seen, ...]
+
+
+def solve(prepared: Prepared) -> Solved:
+    """Carry out every move, and find what is seen.
+
+    Raises:
+        GeometryError: something cannot be drawn; it names the place in the exercise.
+    """
+    board = Board(prepared.sheet)
+    moves = _setup_moves(prepared)
+    execute(moves, board)
+    for placed in prepared.things:
+        with placed_errors(placed):
+            recipe = placed.kind.recipe(placed.values, placed.setting)
+            execute(recipe, board)
+        moves += recipe
+    lines, light_ids = _light_lines(board)
+    seen = []
+    for placed in prepared.things:
+        with placed_errors(placed):
+            solid = placed.kind.solid(placed.values, placed.setting)
+        seen.append(Seen(solid, placed.setting.frame.eye, placed.kind.is_see_through(placed.values)))
+    first = len(lines)
+    lines += _final_pieces(prepared, board, seen, first)
+    final = tuple(line.id for line in lines[first:] if line.visible)
+    return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen))
+
+
+def picture(solved: Solved) -> Picture:
+    """Return the picture of a solved exercise."""
+    prepared = solved.prepared
+    sheet = prepared.sheet
+    names = {frame.name for frame in prepared.frames}
+    names |= {n for f in prepared.frames for n in distance_names(f) if n in solved.board.points}
+    return Picture(
+        sheet=SheetSize(
+            width_mm=sheet.width_mm, height_mm=sheet.height_mm, units=sheet.units, division_mm=sheet.division_mm
+        ),
+        eye_level_mm=prepared.eye_level_mm,
+        vanishing_points={n: solved.board.points[n].xy for n in sorted(names)},
+        points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
+        lines=list(solved.lines),
+        faces=_faces(solved),
+        handles=_handles(prepared),
+        measures=_measures(prepared),
+    )
+
+
+def _setup_moves(prepared: Prepared) -> list[Move]:
+    height, width = prepared.eye_level_mm, prepared.sheet.width_mm
+    acts: list[tuple[str, Act]] = [
+        ("eye_level", Measure("@left mark", 0.0, height)),
+        ("eye_level", Measure("@right mark", width, height)),
+        ("eye_level", Across(EYE_LEVEL, "@left mark")),
+    ]
+    for frame in prepared.frames:
+        acts.append(("point", Shift(frame.name, "@left mark", frame.away.x)))
+        users = [p for p in prepared.things if p.setting.frame.name == frame.name]
+        if any(p.kind.needs_distance(p.values) for p in users) and frame.is_metric:
+            left, right = distance_names(frame)
+            acts.append(("distance", Shift(left, frame.name, -frame.distance_mm)))
+            acts.append(("distance", Shift(right, frame.name, frame.distance_mm)))
+    return [Move("setup", "", breath, act) for breath, act in acts]
+
+
+def _light_lines(board: Board) -> tuple[list[DrawnLine], dict[str, int]]:
+    lines, ids = [], {}
+    for ruled in board.lines.values():
+        ids[ruled.name] = len(lines)
+        lines.append(_light_line(len(lines), ruled))
+    return lines, ids
+
+
+def _light_line(number: int, ruled: Ruled) -> DrawnLine:
+    name = ruled.name.removeprefix(f"{ruled.thing}.") if ruled.thing else ruled.name
+    return DrawnLine(
+        id=number,
+        thing=ruled.thing,
+        name=name,
+        start=ruled.start.xy,
+        end=ruled.end.xy,
+        role="guide" if ruled.role == "guide" else "construction",
+        family=ruled.family,
+        visible=True,
+        rests_on=ruled.rests_on,
+        turns_to=ruled.turns_to,
+    )
+
+
+def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int) -> list[DrawnLine]:
+    """Cut each edge, between the points that the construction made, into its seen and hidden pieces."""
+    sight = Sight(seen)
+    result: list[DrawnLine] = []
+    for placed, pieces in zip(prepared.things, sight.pieces(), strict=True):
+        name = placed.values.name
+        for piece in pieces:
+            ends = _ends(board, name, piece.edge)
+            if ends is None:
+                continue
+            start, end = (between(*ends, share).xy for share in (piece.start, piece.end))
+            result.append(
+                DrawnLine(
+                    id=first + len(result), thing=name, name=piece.edge.name, start=start, end=end, role="edge",
+                    family=piece.edge.runs, visible=piece.visible,
+                )  # fmt: skip
+            )
+    level = board.lines[EYE_LEVEL]
+    for t0, t1 in sight.seen_behind_all(level.start.xy, level.end.xy):
+        start, end = (between(level.start, level.end, t).xy for t in (t0, t1))
+        result.append(
+            DrawnLine(
+                id=first + len(result), thing="", name=EYE_LEVEL, start=start, end=end, role="detail",
+                family="level", visible=True,
+            )  # fmt: skip
+        )
+    return result
+
+
+def _ends(board: Board, thing: str, edge: Edge) -> tuple[Point, Point] | None:
+    """Return the constructed ends of an edge; None where the hand never made them because they are hidden."""
+    start, end = board.points.get(f"{thing}.{edge.start}"), board.points.get(f"{thing}.{edge.end}")
+    return None if start is None or end is None else (start, end)
+
+
+def _faces(solved: Solved) -> list[TonedFace]:
+    light = solved.prepared.exercise.light
+    result = []
+    for placed, seen in reversed(list(zip(solved.prepared.things, solved.seen, strict=True))):
+        if seen.see_through:
+            continue
+        corners = seen.solid.picture(seen.eye)
+        for face in faces_toward_eye(seen.solid, corners):
+            outline: list[Place] = [corners[c] for c in face.corners]
+            tone = face_tone(face.turned, light)
+            result.append(TonedFace(thing=placed.values.name, name=face.name, outline=outline, tone=tone))
+    return result
+
+
+def _handles(prepared: Prepared) -> list[HandlePlace]:
+    level = prepared.eye_level_mm
+    result = [HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level")]
+    for i, frame in enumerate(prepared.frames):
+        says = "Move the vanishing point along the eye level"
+        result.append(HandlePlace(id=f"views.{i}.point", at=frame.away.xy, says=says, about=f"views.{i}"))
+    for placed in prepared.things:
+        for name, at in placed.kind.handles_at(placed.values, placed.setting).items():
+            handle = placed.kind.handle(name)
+            if handle is not None:
+                about = f"things.{placed.index}"
+                says = f"{handle.says}: {placed.values.name}"
+                result.append(HandlePlace(id=f"{about}.{name}", at=at.xy, says=says, about=about))
+    return result
+
+
+def _measures(prepared: Prepared) -> list[MeasureMark]:
+    level = prepared.eye_level_mm
+    result = [_mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)]
+    for i, frame in enumerate(prepared.frames):
+        result.append(_mark(prepared, f"views.{i}.x_mm", Point(0.0, level), frame.away, frame.away.x))
+    for placed in prepared.things:
+        result += _thing_measures(prepared, placed)
+    return result
+
+
+def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
+    return [
+        _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
+        for name, (start, end) in placed.kind.spans(placed.values, placed.setting).items()
+        if isinstance(placed.kind.parameter(name), Length)
+    ]
+
+
+def _mark(prepared: Prepared, path: str, start: Point, end: Point, mm: float) -> MeasureMark:
+    return MeasureMark(path=path, start=start.xy, end=end.xy, text=prepared.length(mm))

@@ -1,0 +1,120 @@
+"""The exercise made ready for drawing: its sheet, its frames, and each thing with its kind and values."""
+
+from collections.abc import Iterator
+from contextlib import contextmanager
+from dataclasses import dataclass
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.paper import Sheet, paper_size
+from orthopsis.core.sheet.ruler import DIVISIONS_MM
+from orthopsis.core.things.declare import Setting, ThingKind, Values, check_values
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.view.frame import Frame, one_point_frame
+from orthopsis.core.wording.vocabulary import Wording
+
+
+@dataclass(frozen=True, slots=True)
+class Placed:
+    """A thing where it stands."""
+
+    index: int
+    kind: ThingKind
+    values: Values
+    setting: Setting
+
+
+@dataclass(frozen=True, slots=True)
+class Prepared:
+    """An exercise whose sheet, eye level and frames have been checked."""
+
+    exercise: Exercise
+    sheet: Sheet
+    frames: tuple[Frame, ...]
+    things: tuple[Placed, ...]
+    wording: Wording
+
+    @property
+    def eye_level_mm(self) -> float:
+        """Height of the eye level over the bottom edge."""
+        return self.exercise.eye_level.height_mm
+
+    def length(self, mm: float) -> str:
+        """Return a length as this class writes it."""
+        return format_length(mm, self.sheet.units, self.sheet.division_mm)
+
+
+def sheet_of(exercise: Exercise) -> Sheet:
+    """Return the sheet of an exercise."""
+    spec = exercise.sheet
+    width, height = paper_size(spec.paper, spec.orientation)
+    return Sheet(width, height, spec.units, DIVISIONS_MM[spec.division])
+
+
+def prepare(exercise: Exercise) -> Prepared:
+    """Return the exercise ready for drawing.
+
+    Raises:
+        GeometryError: eye level or point off the sheet, or a value outside its limits.
+    """
+    sheet = sheet_of(exercise)
+    _check_eye_level(exercise, sheet)
+    frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
+    by_name = {frame.name: frame for frame in frames}
+    things = []
+    for index, thing in enumerate(exercise.things):
+        if thing.view not in by_name:
+            raise GeometryError(
+                "unknown_view", f"“{thing.name}” uses a point that is not on the sheet.", "Choose another point.",
+                about=f"things.{index}.view", nearest=frames[0].name,
+            )  # fmt: skip
+        kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
+        placed = Placed(index, kind, values, Setting(by_name[thing.view], sheet))
+        with placed_errors(placed):
+            check_values(kind.parameters, values, sheet)
+        things.append(placed)
+    wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
+    return Prepared(exercise, sheet, frames, tuple(things), wording)
+
+
+def setting_of(exercise: Exercise, view: int = 0) -> Setting:
+    """Return what a thing of the given view stands in."""
+    sheet = sheet_of(exercise)
+    return Setting(_frame(exercise, view, sheet), sheet)
+
+
+@contextmanager
+def placed_errors(placed: Placed) -> Iterator[None]:
+    """Say of every error inside to which value of which thing it belongs."""
+    try:
+        yield
+    except GeometryError as error:
+        inner = error.about or "name"
+        raise type(error)(
+            error.code, error.why, error.fix, about=f"things.{placed.index}.{inner}", nearest=error.nearest
+        ) from None
+
+
+def _check_eye_level(exercise: Exercise, sheet: Sheet) -> None:
+    height = exercise.eye_level.height_mm
+    if not 0 < height < sheet.height_mm:
+        half = format_length(round(sheet.height_mm / 2 / sheet.division_mm) * sheet.division_mm, sheet.units, sheet.division_mm)
+        raise GeometryError(
+            "eye_level_off_sheet", "The eye level is not on the sheet.",
+            f"Put it between the bottom and the top edge, for example {half} up.",
+            about="eye_level.height_mm", nearest=half,
+        )  # fmt: skip
+
+
+def _frame(exercise: Exercise, index: int, sheet: Sheet) -> Frame:
+    view = exercise.views[index]
+    if not 0 <= view.x_mm <= sheet.width_mm:
+        end = format_length(0.0 if view.x_mm < 0 else sheet.width_mm, sheet.units, sheet.division_mm)
+        raise GeometryError(
+            "point_off_sheet", "The vanishing point is not on the sheet's eye level.",
+            f"Put it between the sheet's left and right edge; the nearest is {end}.",
+            about=f"views.{index}.x_mm", nearest=end.removeprefix("about "),
+        )  # fmt: skip
+    return one_point_frame(view.name, Point(view.x_mm, exercise.eye_level.height_mm), view.distance_mm)

@@ -1,0 +1,35 @@
+"""The two questions that are asked of an exercise: its whole drawing, or only its picture while something is dragged."""
+
+from orthopsis.core.exercise.advise import advise
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.drawing import Drawing, Picture
+from orthopsis.core.exercise.picture import picture, solve
+from orthopsis.core.exercise.sentences import sentences
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.steps import steps
+
+
+def draw(exercise: Exercise) -> Drawing:
+    """Return the whole answer: picture, steps, advice and sentences.
+
+    Raises:
+        GeometryError: something cannot be drawn; ``about`` names the place in the exercise.
+    """
+    solved = solve(prepare(exercise))
+    made = steps(solved)
+    base = picture(solved)
+    return Drawing.model_construct(
+        **{name: getattr(base, name) for name in Picture.model_fields},
+        steps=made,
+        advice=advise(solved, made),
+        sentences=sentences(solved.prepared),
+    )
+
+
+def draw_picture(exercise: Exercise) -> Picture:
+    """Return only the picture; the steps and the advice follow when the hand rests.
+
+    Raises:
+        GeometryError: as ``draw``.
+    """
+    return picture(solve(prepare(exercise)))

@@ -1,0 +1,1 @@
+"""Minutes, what to set next. Splitting into periods is not known yet."""

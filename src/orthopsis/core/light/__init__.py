@@ -1,0 +1,1 @@
+"""Tone per face under one light. Cast shadows are not known yet."""

@@ -1,0 +1,17 @@
+"""How dark is each face, if the light comes from one side?
+
+Four steps, from 0 (paper) to 3 (darkest). One tone for each direction of face, the same for every thing
+on the sheet (common practice, no source).
+"""
+
+from typing import Literal
+
+LightSide = Literal["left", "right"]
+
+_FROM_LEFT = {"top": 0, "left": 1, "front": 1, "right": 3, "bottom": 3, "back": 2}
+_FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back": 2}
+
+
+def face_tone(turned: str, light: LightSide) -> int:
+    """Return the tone step 0 to 3 of a face that is turned this way."""
+    return (_FROM_LEFT if light == "left" else _FROM_RIGHT)[turned]

@@ -1,0 +1,67 @@
+"""Is a point inside a face, and does a line leave a corner through the face or away from it?
+
+Polygons are sequences of finite page points in order round the outline, either way round.
+"""
+
+import math
+from collections.abc import Sequence
+
+from orthopsis.core.plane.homogeneous import Point, unit_toward
+from orthopsis.core.plane.tolerance import INSIDE_MM
+
+
+def signed_area(outline: Sequence[Point]) -> float:
+    """Return the area in mm², positive when the outline runs anticlockwise."""
+    total = 0.0
+    for here, there in zip(outline, [*outline[1:], outline[0]], strict=True):
+        total += here.x * there.y - there.x * here.y
+    return total / 2
+
+
+def starts_inside(outline: Sequence[Point], corner: int, goal: Point) -> bool:
+    """Tell whether the line from a corner toward ``goal`` starts out through the inside of the outline.
+
+    A line that runs exactly along one of the corner's two edges does not.
+    This is the rule by which a corner may have a guide line: "a corner gets a line only when the line
+    does not run across the shape's own front" (common practice, no source).
+    """
+    points = list(outline)
+    if signed_area(points) < 0:
+        points.reverse()
+        corner = len(points) - 1 - corner
+    here = points[corner]
+    if not goal.is_ideal and math.hypot(goal.x - here.x, goal.y - here.y) <= INSIDE_MM:
+        return False
+    ahead = unit_toward(here, points[(corner + 1) % len(points)])
+    back = unit_toward(here, points[corner - 1])
+    ray = unit_toward(here, goal)
+    opening = _turn(ahead, back)
+    angle = _turn(ahead, ray)
+    slack = 1e-9
+    return slack < angle < opening - slack
+
+
+def is_inside(outline: Sequence[Point], point: Point) -> bool:
+    """Tell whether a finite point lies inside the outline; a point on the outline does not."""
+    inside = False
+    x, y = point.xy
+    for a, b in zip(outline, [*outline[1:], outline[0]], strict=True):
+        if _gap(a, b, x, y) <= INSIDE_MM:
+            return False
+        if (a.y > y) != (b.y > y) and x < a.x + (y - a.y) * (b.x - a.x) / (b.y - a.y):
+            inside = not inside
+    return inside
+
+
+def _turn(first: tuple[float, float], second: tuple[float, float]) -> float:
+    """Return the anticlockwise turn from ``first`` to ``second`` in [0, 2 pi)."""
+    cross = first[0] * second[1] - first[1] * second[0]
+    dot = first[0] * second[0] + first[1] * second[1]
+    return math.atan2(cross, dot) % math.tau
+
+
+def _gap(a: Point, b: Point, x: float, y: float) -> float:
+    dx, dy = b.x - a.x, b.y - a.y
+    square = dx * dx + dy * dy
+    share = 0.0 if square == 0 else max(0.0, min(1.0, ((x - a.x) * dx + (y - a.y) * dy) / square))
+    return math.hypot(a.x + share * dx - x, a.y + share * dy - y)

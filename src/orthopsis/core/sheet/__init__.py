@@ -1,0 +1,1 @@
+"""Lengths as teachers write them, the papers, and what a ruler can measure."""

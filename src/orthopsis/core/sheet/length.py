@@ -1,0 +1,113 @@
+"""What length did the teacher type, and how is a length written for the class?
+
+Lengths are millimetres inside the program. Outside they are inches with fractions, centimetres or
+millimetres: ``2 3/8 in``, ``2 3/8"``, ``2⅜``, ``6.2 cm``, ``6,2 cm``, ``62 mm``.
+"""
+
+import math
+import re
+from fractions import Fraction
+from typing import Literal
+
+from orthopsis.core.errors import UnreadableLength
+
+Units = Literal["mm", "cm", "in"]
+
+MM_PER: dict[Units, float] = {"mm": 1.0, "cm": 10.0, "in": 25.4}
+"""Millimetres in one unit; the inch is exactly 25.4 mm since 1959 (from memory)."""
+
+LONGEST_MM = 100_000.0
+"""No length of an exercise is over a hundred metres; longer ones are slips of the finger."""
+
+_GLYPHS = {
+    "½": "1/2", "¼": "1/4", "¾": "3/4", "⅛": "1/8", "⅜": "3/8", "⅝": "5/8", "⅞": "7/8", "⅓": "1/3", "⅔": "2/3",
+}  # fmt: skip
+_UNIT_WORDS: dict[str, Units] = {
+    "mm": "mm", "millimetre": "mm", "millimetres": "mm", "millimeter": "mm", "millimeters": "mm",
+    "cm": "cm", "centimetre": "cm", "centimetres": "cm", "centimeter": "cm", "centimeters": "cm",
+    "in": "in", "inch": "in", "inches": "in", '"': "in", "″": "in", "”": "in", "''": "in", "in.": "in",
+}  # fmt: skip
+_NUMBER = re.compile(
+    r"^(?P<sign>[-−+]?)\s*(?:(?P<whole>\d{1,9})[\s-]+)?(?P<num>\d{1,6})\s*/\s*(?P<den>\d{1,6})(?P<unit>\D*)$"
+    r"|^(?P<sign2>[-−+]?)\s*(?P<decimal>\d{0,9}(?:[.,]\d{0,9})?)(?P<unit2>\D*)$"
+)
+
+
+def parse_length(text: str, units: Units) -> float:
+    """Return the length in mm that ``text`` says; a bare number is in ``units``.
+
+    Raises:
+        UnreadableLength: the text is no length, has an unknown unit, or is absurdly long.
+    """
+    tidy = text.strip()
+    for glyph, plain in _GLYPHS.items():
+        tidy = tidy.replace(glyph, f" {plain}")
+    match = _NUMBER.match(tidy.strip()) if len(tidy) <= 40 else None
+    if match is None or not any(ch.isdigit() for ch in tidy):
+        raise _unreadable(text)
+    word = (match["unit"] or match["unit2"] or "").strip().lower()
+    unit = _UNIT_WORDS.get(word) if word else units
+    if unit is None:
+        raise UnreadableLength(
+            "unknown_unit",
+            f"“{text.strip()[:40]}” has a unit that is not known here.",
+            "Write in, cm or mm, for example 2 3/8 in or 6 cm.",
+        )
+    value = _sign(match) * _value(match, text) * MM_PER[unit]
+    if abs(value) > LONGEST_MM:
+        raise UnreadableLength("absurd_length", f"“{text.strip()[:40]}” is longer than any sheet.", "Check the unit.")
+    return value
+
+
+def format_length(mm: float, units: Units, division_mm: float) -> str:
+    """Return ``mm`` as the class writes it: ``2 3/8 in``, ``6.2 cm``, ``62 mm``.
+
+    Inches are written as the nearest fraction of the ruler; if the length lies off the ruler's marks by
+    more than a hundredth of a division it is written with "about".
+    """
+    if units == "in":
+        return f"{_inches(mm, division_mm)} in"
+    if units == "cm":
+        return f"{_decimal(mm / 10, 2)} cm"
+    return f"{_decimal(mm, 1)} mm"
+
+
+def _inches(mm: float, division_mm: float) -> str:
+    steps = max(1, round(MM_PER["in"] / division_mm))
+    count = round(abs(mm) / MM_PER["in"] * steps)
+    whole, rest = divmod(count, steps)
+    sign = "-" if mm < 0 and count else ""
+    fraction = Fraction(rest, steps)
+    about = "" if math.isclose(abs(mm), count * MM_PER["in"] / steps, abs_tol=division_mm / 100) else "about "
+    if not fraction:
+        return f"{about}{sign}{whole}"
+    part = f"{fraction.numerator}/{fraction.denominator}"
+    return f"{about}{sign}{whole} {part}" if whole else f"{about}{sign}{part}"
+
+
+def _decimal(value: float, digits: int) -> str:
+    text = f"{value:.{digits}f}".rstrip("0").rstrip(".") if digits else f"{value:.0f}"
+    return "0" if text in ("-0", "") else text
+
+
+def _sign(match: re.Match[str]) -> int:
+    return -1 if (match["sign"] or match["sign2"] or "") in ("-", "−") else 1
+
+
+def _value(match: re.Match[str], text: str) -> float:
+    if match["num"] is None:
+        decimal = (match["decimal"] or "").replace(",", ".")
+        if decimal in ("", "."):
+            raise _unreadable(text)
+        return float(decimal)
+    if int(match["den"]) == 0:
+        raise _unreadable(text)
+    return float(int(match["whole"] or 0) + Fraction(int(match["num"]), int(match["den"])))
+
+
+def _unreadable(text: str) -> UnreadableLength:
+    return UnreadableLength(
+        "unreadable_length",
+        f"“{text.strip()[:40]}” is not a length.",
+        "Write a number and a unit, for example 2 3/8 in, 6.2 cm or 62 mm.",
+    )

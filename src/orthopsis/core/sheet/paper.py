@@ -1,0 +1,48 @@
+"""Which papers are there, and how large is the sheet in front of the class?"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from orthopsis.core.sheet.length import Units
+
+PaperName = Literal["A4", "A3", "A2", "9 x 12 in", "12 x 18 in", "11 x 17 in", "18 x 24 in"]
+Orientation = Literal["landscape", "portrait"]
+
+PAPERS: dict[PaperName, tuple[float, float]] = {
+    "A4": (210.0, 297.0),
+    "A3": (297.0, 420.0),
+    "A2": (420.0, 594.0),
+    "9 x 12 in": (9 * 25.4, 12 * 25.4),
+    "12 x 18 in": (12 * 25.4, 18 * 25.4),
+    "11 x 17 in": (11 * 25.4, 17 * 25.4),
+    "18 x 24 in": (18 * 25.4, 24 * 25.4),
+}
+"""Short and long side in mm. Source: ISO 216; ASME Y14.1 and custom for the inch papers (from memory)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Sheet:
+    """The paper on the student's desk.
+
+    Attributes:
+        width_mm, height_mm: as it lies, origin at the lower left corner.
+        units: how the class writes lengths.
+        division_mm: the smallest division of the class's ruler that measures are rounded to.
+    """
+
+    width_mm: float
+    height_mm: float
+    units: Units = "mm"
+    division_mm: float = 1.0
+
+    def holds(self, x: float, y: float, margin_mm: float = 0.0) -> bool:
+        """Tell whether a page point lies on the paper, at least ``margin_mm`` from its edges."""
+        return (
+            margin_mm <= x <= self.width_mm - margin_mm and margin_mm <= y <= self.height_mm - margin_mm
+        )
+
+
+def paper_size(paper: PaperName, orientation: Orientation) -> tuple[float, float]:
+    """Return width and height in mm of a paper as it lies."""
+    short, long = PAPERS[paper]
+    return (long, short) if orientation == "landscape" else (short, long)

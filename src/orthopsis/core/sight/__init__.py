@@ -1,0 +1,1 @@
+"""What is seen and what is hidden."""

@@ -1,0 +1,1 @@
+"""One module a thing: its parameters, sentence, handles, solid and recipe side by side."""

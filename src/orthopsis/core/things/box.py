@@ -1,0 +1,404 @@
+"""A box in one-point perspective: front face drawn true, depth cut along a guide line.
+
+It knows boxes whose front is parallel to the picture, anywhere about the point, solid or see-through,
+as deep as measured, about half way, or a true cube. It does not know boxes that stand in each other.
+"""
+
+import math
+from collections.abc import Mapping
+
+import numpy as np
+
+from orthopsis.core.construct.count import guide_corners
+from orthopsis.core.construct.moves import (
+    Act,
+    Cross,
+    Measure,
+    MeasureAlong,
+    Move,
+    Parallel,
+    Phase,
+    Rule,
+    RuleToPoint,
+    ShareAlong,
+    Side,
+)
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, between, distance, join, toward
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import Edge, Face, Solid
+from orthopsis.core.things.declare import Choice, Clause, Handle, Length, Setting, ThingKind, Value, Values
+from orthopsis.core.view.frame import distance_names, distance_points
+
+CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
+"""Round the front face, anticlockwise as the viewer sees it."""
+
+HALF_WAY = 0.5
+FARTHEST_SHARE = 0.97
+"""A depth nearer to the point than this share of its guide line is refused: the back would be a dot."""
+CLEAR_CROSSING_DEG = 12.0
+"""Lines that cross flatter than this give no sharp point (common practice, no source)."""
+
+_EDGE = {
+    frozenset(("bottom_left", "bottom_right")): ("bottom", "level"),
+    frozenset(("top_left", "top_right")): ("top", "level"),
+    frozenset(("bottom_left", "top_left")): ("left", "upright"),
+    frozenset(("bottom_right", "top_right")): ("right", "upright"),
+}
+_SIDE_FACES = {
+    "bottom": ("bottom_left", "bottom_right"),
+    "right": ("bottom_right", "top_right"),
+    "top": ("top_right", "top_left"),
+    "left": ("top_left", "bottom_left"),
+}
+
+
+def _corner_points(values: Values) -> dict[str, Point]:
+    x, y = values.mm("left"), values.mm("bottom")
+    w, h = values.mm("width"), _height(values)
+    return {
+        "bottom_left": Point(x, y),
+        "bottom_right": Point(x + w, y),
+        "top_right": Point(x + w, y + h),
+        "top_left": Point(x, y + h),
+    }
+
+
+def _height(values: Values) -> float:
+    return values.mm("width") if values.word("depth_by") == "cube" else values.mm("height")
+
+
+def _guided(values: Values, setting: Setting) -> list[str]:
+    """Return the corners that get a guide line, round the front."""
+    points = _corner_points(values)
+    goal = setting.frame.away
+    for name, point in points.items():
+        if distance(point, goal) < setting.sheet.division_mm / 4:
+            raise GeometryError(
+                "corner_on_point",
+                f"The {name.replace('_', ' ')} corner of “{values.name}” lies on the vanishing point.",
+                "Move the box by one mark of the ruler.",
+                about="left",
+            )
+    if is_see_through(values):
+        return list(CORNERS)
+    return [CORNERS[i] for i in guide_corners([points[c] for c in CORNERS], goal)]
+
+
+def _depth_corner(values: Values, setting: Setting) -> str:
+    """Return the corner along whose guide line the depth is cut."""
+    guided = _guided(values, setting)
+    chosen = values.word("depth_corner")
+    points = _corner_points(values)
+    best = max(guided or CORNERS, key=lambda c: (round(distance(points[c], setting.frame.away), 3), c))
+    if chosen == "auto" or chosen in guided or not guided:
+        return best if chosen == "auto" else chosen
+    raise GeometryError(
+        "no_guide_line",
+        f"The {chosen.replace('_', ' ')} corner of “{values.name}” has no guide line: it would cross the front.",
+        f"Measure along the one of the {best.replace('_', ' ')} corner.",
+        about="depth_corner",
+        nearest=best,
+    )
+
+
+def _share(values: Values, setting: Setting) -> float:
+    """Return how far along its guide line the depth is cut, 0 at the front, 1 at the point."""
+    how = values.word("depth_by")
+    if how == "half":
+        return HALF_WAY
+    if how == "cube":
+        width, d = values.mm("width"), setting.frame.distance_mm
+        return width / (d + width)
+    corner = _depth_corner(values, setting)
+    reach = distance(_corner_points(values)[corner], setting.frame.away)
+    share = values.mm("depth") / reach
+    if share <= FARTHEST_SHARE:
+        return share
+    if not _guided(values, setting):
+        return HALF_WAY
+    sheet = setting.sheet
+    most = math.floor(FARTHEST_SHARE * reach / sheet.division_mm) * sheet.division_mm
+    raise GeometryError(
+        "depth_past_point",
+        f"The depth of “{values.name}” is longer than its guide line, which is "
+        f"{format_length(round_to(reach, sheet.division_mm), sheet.units, sheet.division_mm)} long.",
+        f"The longest depth that works is {format_length(most, sheet.units, sheet.division_mm)}.",
+        about="depth",
+        nearest=format_length(most, sheet.units, sheet.division_mm),
+    )
+
+
+def solid(values: Values, setting: Setting) -> Solid:
+    """Return the box in the world of the frame's eye: its front lies in the picture plane."""
+    eye, goal = setting.frame.eye, setting.frame.away
+    front_z = eye.distance_mm
+    back_z = front_z / (1 - _share(values, setting))
+    points = _corner_points(values)
+    flat = np.array([[points[c].x - goal.x, points[c].y - goal.y] for c in CORNERS])
+    front = np.column_stack((flat, np.full(4, front_z)))
+    back = np.column_stack((flat, np.full(4, back_z)))
+    names = tuple(f"{side}.{corner}" for side in ("front", "back") for corner in CORNERS)
+    return Solid(names, np.vstack((front, back)), _faces(), _edges(goal_name=setting.frame.name))
+
+
+def _faces() -> tuple[Face, ...]:
+    sides = [
+        Face(side, (f"front.{b}", f"front.{a}", f"back.{a}", f"back.{b}"), side)
+        for side, (a, b) in _SIDE_FACES.items()
+    ]
+    return (
+        Face("front", tuple(f"front.{c}" for c in CORNERS), "front"),
+        Face("back", tuple(f"back.{c}" for c in reversed(CORNERS)), "back"),
+        *sides,
+    )
+
+
+def _edges(goal_name: str) -> tuple[Edge, ...]:
+    result = []
+    for side in ("front", "back"):
+        for a, b in zip(CORNERS, (*CORNERS[1:], CORNERS[0]), strict=True):
+            name, runs = _EDGE[frozenset((a, b))]
+            result.append(Edge(f"{side}.{name}", f"{side}.{a}", f"{side}.{b}", runs))
+    result += [Edge(f"depth.{c}", f"front.{c}", f"back.{c}", goal_name) for c in CORNERS]
+    return tuple(result)
+
+
+def recipe(values: Values, setting: Setting) -> list[Move]:
+    """Return the hand's moves from the front face to the back edges."""
+    guided = _guided(values, setting)
+    moves = _front(values)
+    if not guided:
+        return moves
+    moves += [_move(values, "guides", _guide(values, c, setting)) for c in guided]
+    moves += _cut_depth(values, setting)
+    return moves + _back(values, setting, guided)
+
+
+def _full(values: Values, name: str) -> str:
+    return f"{values.name}.{name}"
+
+
+def _move(values: Values, phase: Phase, act: Act) -> Move:
+    return Move(phase, values.name, phase, act)
+
+
+def _front(values: Values) -> list[Move]:
+    def n(name: str) -> str:
+        return _full(values, f"front.{name}")
+
+    w, h = values.mm("width"), _height(values)
+    acts: list[Act] = [
+        Measure(n("bottom_left"), values.mm("left"), values.mm("bottom")),
+        Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
+        Side(n("left"), n("top_left"), n("bottom_left"), "upright", h),
+        Side(n("right"), n("top_right"), n("bottom_right"), "upright", h),
+        Rule(n("top"), n("top_left"), n("top_right"), "level"),
+    ]
+    return [_move(values, "front", act) for act in acts]
+
+
+def _guide(values: Values, corner: str, setting: Setting) -> RuleToPoint:
+    return RuleToPoint(
+        _full(values, f"guide.{corner}"), _full(values, f"front.{corner}"), setting.frame.name
+    )
+
+
+def _cut_depth(values: Values, setting: Setting) -> list[Move]:
+    how = values.word("depth_by")
+    if how == "cube":
+        return _cut_cube(values, setting)
+    corner = _depth_corner(values, setting)
+    makes, line = _full(values, f"back.{corner}"), _full(values, f"guide.{corner}")
+    act: Act = ShareAlong(makes, line, HALF_WAY)
+    if how == "measured":
+        _share(values, setting)
+        act = MeasureAlong(makes, line, values.mm("depth"))
+    return [_move(values, "depth", act)]
+
+
+def _cut_cube(values: Values, setting: Setting) -> list[Move]:
+    """Cut a guide line with the diagonal from the front corner beside it to the distance point beyond."""
+    corner, beside, point = _cube_corner(values, setting)
+    diagonal = _full(values, "diagonal")
+    rule = RuleToPoint(diagonal, _full(values, f"front.{beside}"), point, "construction")
+    cross = Cross(_full(values, f"back.{corner}"), diagonal, _full(values, f"guide.{corner}"))
+    return [_move(values, "depth", rule), _move(values, "depth", cross)]
+
+
+def _cube_corner(values: Values, setting: Setting) -> tuple[str, str, str]:
+    """Return the corner whose guide line is cut, the one its diagonal starts at, and the distance point."""
+    points, goal = _corner_points(values), setting.frame.away
+    points_at = dict(zip(("left", "right"), distance_points(setting.frame), strict=True))
+    called = dict(zip(("left", "right"), distance_names(setting.frame), strict=True))
+    options = []
+    for corner in _guided(values, setting):
+        height, side = corner.split("_")
+        beside = f"{height}_{'right' if side == 'left' else 'left'}"
+        guide, diagonal = join(points[corner], goal), join(points[beside], points_at[side])
+        crossing = math.degrees(math.asin(min(1.0, abs(guide.a * diagonal.b - guide.b * diagonal.a))))
+        is_shown = (height == "top") == (points[corner].y < goal.y)
+        options.append(((is_shown and crossing >= CLEAR_CROSSING_DEG, crossing), corner, beside, called[side]))
+    _, corner, beside, name = max(options)
+    return corner, beside, name
+
+
+def _back(values: Values, setting: Setting, guided: list[str]) -> list[Move]:
+    """Go round the back: level from an upright guide's corner, upright from a level one's."""
+    points, goal = _corner_points(values), setting.frame.away
+    start = _cube_corner(values, setting)[0] if values.word("depth_by") == "cube" else _depth_corner(values, setting)
+    known, moves, drawn = [start], [], set()
+    for here in known:
+        for there in _neighbours(here):
+            name, runs = _EDGE[frozenset((here, there))]
+            if there not in guided or there in known or _is_parallel(points[there], goal, runs):
+                continue
+            act = Parallel(
+                _full(values, f"back.{name}"),
+                _full(values, f"back.{there}"),
+                _full(values, f"back.{here}"),
+                "level" if runs == "level" else "upright",
+                _full(values, f"guide.{there}"),
+            )
+            moves.append(_move(values, "back", act))
+            known.append(there)
+            drawn.add(name)
+    for a, b in zip(CORNERS, (*CORNERS[1:], CORNERS[0]), strict=True):
+        name, runs = _EDGE[frozenset((a, b))]
+        if a in known and b in known and name not in drawn:
+            rule = Rule(_full(values, f"back.{name}"), _full(values, f"back.{a}"), _full(values, f"back.{b}"), runs)
+            moves.append(_move(values, "back", rule))
+    return moves
+
+
+def _neighbours(corner: str) -> tuple[str, str]:
+    i = CORNERS.index(corner)
+    return CORNERS[(i + 1) % 4], CORNERS[i - 1]
+
+
+def _is_parallel(corner: Point, goal: Point, runs: str) -> bool:
+    gap = goal.y - corner.y if runs == "level" else goal.x - corner.x
+    return abs(gap) < 1e-9
+
+
+def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    return {"left": at.x, "bottom": at.y}
+
+
+def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    least = setting.sheet.division_mm
+    width = max(at.x - values.mm("left"), least)
+    if values.word("depth_by") == "cube":
+        return {"width": max(width, at.y - values.mm("bottom"), least)}
+    return {"width": width, "height": max(at.y - values.mm("bottom"), least)}
+
+
+def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    corner = _depth_corner(values, setting)
+    start, goal = _corner_points(values)[corner], setting.frame.away
+    reach = distance(start, goal)
+    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
+    division = setting.sheet.division_mm
+    most = math.floor(FARTHEST_SHARE * reach / division) * division
+    return {"depth_by": "measured", "depth": min(max(along, division), most)}
+
+
+def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
+    """Return where the handles are; there is none for a depth that cannot be dragged."""
+    points = _corner_points(values)
+    result = {"place": points["bottom_left"], "size": points["top_right"]}
+    if values.word("depth_by") != "cube" and _guided(values, setting):
+        corner = _depth_corner(values, setting)
+        result["depth"] = between(points[corner], setting.frame.away, _share(values, setting))
+    return result
+
+
+def spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]:
+    """Return between which points each length is measured."""
+    p = _corner_points(values)
+    low = p["bottom_left"]
+    result = {
+        "left": (Point(0.0, low.y), low),
+        "bottom": (Point(low.x, 0.0), low),
+        "width": (low, p["bottom_right"]),
+        "height": (p["bottom_right"], p["top_right"]),
+    }
+    if values.word("depth_by") == "measured":
+        start = p[_depth_corner(values, setting)]
+        result["depth"] = (start, toward(start, setting.frame.away, values.mm("depth")))
+    return result
+
+
+def place(setting: Setting, count: int) -> Mapping[str, Value]:
+    """Return values for one more box: below left, above right, then on the eye level, and round again."""
+    sheet, goal = setting.sheet, setting.frame.away
+    size = round_to(min(sheet.width_mm, sheet.height_mm) / 5, sheet.division_mm)
+    turn, lap = count % 4, count // 4
+    x = (0.08, 0.72, 0.66, 0.12)[turn] * sheet.width_mm + lap * 4 * sheet.division_mm
+    below, above = goal.y * 0.35 - size / 2, goal.y + (sheet.height_mm - goal.y) * 0.55 - size / 2
+    y = (below, above, below, goal.y - size * 0.6)[turn]
+    return {
+        "left": max(0.0, round_to(x, sheet.division_mm)),
+        "bottom": max(0.0, round_to(y, sheet.division_mm)),
+        "width": size,
+        "height": size,
+        "depth_by": "half",
+    }
+
+
+def is_see_through(values: Values) -> bool:
+    """Tell whether hidden edges are shown and nothing is hidden by this box."""
+    return values.word("look") == "see_through"
+
+
+def needs_distance(values: Values) -> bool:
+    """Tell whether the recipe uses the distance points."""
+    return values.word("depth_by") == "cube"
+
+
+BOX = ThingKind(
+    kind="box",
+    title="Box",
+    parameters=(
+        Length("left", "the distance from the left edge", 60.0, 0.0, 2000.0),
+        Length("bottom", "the distance from the bottom edge", 40.0, 0.0, 2000.0),
+        Length("width", "the width", 60.0, 2.0, 2000.0),
+        Length("height", "the height", 50.0, 2.0, 2000.0),
+        Choice(
+            "depth_by",
+            "the depth",
+            {"measured": "measured", "half": "about half way", "cube": "a true cube"},
+            "half",
+        ),
+        Length("depth", "the depth", 30.0, 1.0, 2000.0),
+        Choice(
+            "depth_corner",
+            "the corner",
+            {"auto": "the longest guide line", **{c: f"the {c.replace('_', ' ')} corner's guide line" for c in CORNERS}},
+            "auto",
+        ),
+        Choice("look", "the look", {"solid": "Solid", "see_through": "See-through"}, "solid"),
+    ),
+    sentence=(
+        Clause("Front face {width} wide and {height} tall", {"depth_by": ("measured", "half")}),
+        Clause("Front face {width} square", {"depth_by": ("cube",)}),
+        Clause(", {left} from the left edge and {bottom} up. "),
+        Clause("Depth {depth_by}: {depth} along {depth_corner}. ", {"depth_by": ("measured",)}),
+        Clause("Depth {depth_by} along {depth_corner}. ", {"depth_by": ("half",)}),
+        Clause("Depth: {depth_by}, by the distance points. ", {"depth_by": ("cube",)}),
+        Clause("{look}."),
+    ),
+    handles=(
+        Handle("place", "Move the box", ("left", "bottom"), _drag_place),
+        Handle("size", "Change width and height", ("width", "height"), _drag_size),
+        Handle("depth", "Change the depth", ("depth",), _drag_depth),
+    ),
+    solid=solid,
+    recipe=recipe,
+    handles_at=handles_at,
+    spans=spans,
+    place=place,
+    needs_distance=needs_distance,
+    is_see_through=is_see_through,
+)

@@ -1,0 +1,179 @@
+"""What does a thing have to say of itself, so that everything else follows from it?
+
+The exercise schema, the API, the sentences and handles on the screen, the steps and the marking are all
+made from a ``ThingKind``. Nothing outside a thing's own module knows it by name.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field
+
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.paper import Sheet
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.view.frame import Frame
+
+Value = float | str
+
+
+@dataclass(frozen=True, slots=True)
+class Length:
+    """A measured length in page mm with its limits (both allowed)."""
+
+    name: str
+    says: str
+    default_mm: float
+    least_mm: float
+    most_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class Choice:
+    """One of a few words; ``options`` maps what is stored to what is read in the sentence."""
+
+    name: str
+    says: str
+    options: Mapping[str, str]
+    default: str
+
+
+Parameter = Length | Choice
+
+
+@dataclass(frozen=True, slots=True)
+class Setting:
+    """What a thing stands in: its frame, the sheet and the light's side is not its business."""
+
+    frame: Frame
+    sheet: Sheet
+
+
+@dataclass(frozen=True, slots=True)
+class Values:
+    """The parameter values of one thing in one exercise.
+
+    Attributes:
+        name: what the thing is called; the first part of its points' names.
+        held: value by parameter name; lengths in page mm.
+    """
+
+    name: str
+    held: Mapping[str, Value]
+
+    def mm(self, name: str) -> float:
+        """Return a length in mm."""
+        return float(self.held[name])
+
+    def word(self, name: str) -> str:
+        """Return a choice."""
+        return str(self.held[name])
+
+
+@dataclass(frozen=True, slots=True)
+class Clause:
+    """A part of a sentence. ``{width}`` is a place, ``[eye level]`` a word of the class's vocabulary.
+
+    ``when`` lists for parameters the values with which the clause is said.
+    """
+
+    text: str
+    when: Mapping[str, tuple[str, ...]] = field(default_factory=dict)
+
+    def is_said(self, values: Values) -> bool:
+        """Tell whether the clause belongs to the sentence with these values."""
+        return all(values.word(name) in allowed for name, allowed in self.when.items())
+
+
+Drag = Callable[[Values, Setting, Point], Mapping[str, Value]]
+
+
+@dataclass(frozen=True, slots=True)
+class Handle:
+    """A point that can be dragged.
+
+    Attributes:
+        name: within its thing.
+        says: what dragging it does, for screen readers and tips.
+        changes: the parameters that dragging may change; shown as measures meanwhile.
+        drag: from a page point to new values, not yet rounded to the ruler.
+    """
+
+    name: str
+    says: str
+    changes: tuple[str, ...]
+    drag: Drag
+
+
+@dataclass(frozen=True, slots=True)
+class ThingKind:
+    """A kind of thing, whole.
+
+    Attributes:
+        kind: its word in the exercise document.
+        title: its word on the screen.
+        front: the named corners of the face that is drawn first, in order.
+        solid: its shape in the world of the frame's eye: the view route.
+        recipe: the hand's moves: the construction route.
+        handles_at: where each usable handle is, by name, page mm.
+        spans: for a parameter the two page points between which it is measured.
+        place: values for a new one, so that it lands where it can be seen.
+    """
+
+    kind: str
+    title: str
+    parameters: tuple[Parameter, ...]
+    sentence: tuple[Clause, ...]
+    handles: tuple[Handle, ...]
+    solid: Callable[[Values, Setting], Solid]
+    recipe: Callable[[Values, Setting], list[Move]]
+    handles_at: Callable[[Values, Setting], Mapping[str, Point]]
+    spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]]
+    place: Callable[[Setting, int], Mapping[str, Value]]
+    needs_distance: Callable[[Values], bool]
+    is_see_through: Callable[[Values], bool]
+
+    def parameter(self, name: str) -> Parameter:
+        """Return the declared parameter of that name."""
+        return next(p for p in self.parameters if p.name == name)
+
+    def handle(self, name: str) -> Handle | None:
+        """Return the handle of that name, or None."""
+        return next((h for h in self.handles if h.name == name), None)
+
+
+def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) -> None:
+    """Refuse values outside the declared limits.
+
+    Raises:
+        GeometryError: placed at the parameter's name, with the nearest value that works.
+    """
+    for parameter in parameters:
+        if isinstance(parameter, Length):
+            _check_length(parameter, values, sheet)
+        elif values.word(parameter.name) not in parameter.options:
+            raise GeometryError(
+                "unknown_choice",
+                f"“{values.word(parameter.name)[:40]}” is not a choice for {parameter.says} of “{values.name}”.",
+                f"Choose {', '.join(parameter.options.values())}.",
+                about=parameter.name,
+                nearest=parameter.default,
+            )
+
+
+def _check_length(parameter: Length, values: Values, sheet: Sheet) -> None:
+    mm = values.mm(parameter.name)
+    if parameter.least_mm <= mm <= parameter.most_mm:
+        return
+    limit = parameter.least_mm if mm < parameter.least_mm else parameter.most_mm
+    shown = format_length(mm, sheet.units, sheet.division_mm)
+    nearest = format_length(limit, sheet.units, sheet.division_mm)
+    word = "small" if mm < parameter.least_mm else "large"
+    raise GeometryError(
+        "length_out_of_limits",
+        f"{shown} is too {word} for {parameter.says} of “{values.name}”.",
+        f"The nearest that works is {nearest}.",
+        about=parameter.name,
+        nearest=nearest.removeprefix("about "),
+    )

@@ -1,0 +1,1 @@
+"""The eye, its vanishing points, and the judgement of where they are placed."""

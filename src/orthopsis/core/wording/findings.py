@@ -1,0 +1,128 @@
+"""What a finding says to the teacher, and what the note says to the student."""
+
+FINDINGS: dict[str, str] = {
+    "sheet_not_found": "The sheet was not found in the picture. Place its corners by hand.",
+    "eye_level_missing": "The [eye level] was not found.",
+    "eye_level_tilted": "The [eye level] tilts by {angle}°; hand error explains {allowed}°.",
+    "eye_level_height": "The [eye level] is {miss} {side}; {limit} is fine.",
+    "upright_leans": "The {line} leans by {angle}°; a line this long may lean {allowed}°.",
+    "level_tilts": "The {line} tilts by {angle}°; a line this long may tilt {allowed}°.",
+    "back_not_parallel": "The {line} at the back is not parallel to the front: {angle}° off, {allowed}° is fine.",
+    "misses_point": "The {line} passes {miss} {side} the [vanishing point]; a line this long may miss by {limit}.",
+    "wrong_point": "The {line} goes the wrong way: to {point}, not to the [vanishing point].",
+    "no_point": "The {line} runs to no point: it passes {miss} {side} the [vanishing point].",
+    "missing_line": "The {line} is missing.",
+    "missing_lines": "{count} are missing: {line}.",
+    "cannot_tell": "{count} too short to tell.",
+}
+
+TITLES: dict[str, str] = {
+    "sheet_not_found": "Sheet not found",
+    "eye_level_missing": "No eye level",
+    "eye_level_tilted": "Eye level tilts",
+    "eye_level_height": "Eye level at another height",
+    "upright_leans": "An upright leans",
+    "level_tilts": "A level edge tilts",
+    "back_not_parallel": "Back edge not parallel",
+    "misses_point": "A line misses the point",
+    "wrong_point": "A line goes the wrong way",
+    "no_point": "A line goes to no point",
+    "missing_line": "A line is missing",
+    "missing_lines": "Lines are missing",
+    "cannot_tell": "Too short to tell",
+}
+
+PRAISE: dict[str, tuple[str, str, str]] = {
+    "all": (
+        "All your lines run home. Well done.",
+        "All your lines are right: every edge runs where it should.",
+        "Every line is within what a careful hand can do.",
+    ),
+    "receding": (
+        "{count} of your lines run to the [vanishing point].",
+        "{count} of your {total} lines to the [vanishing point] run home.",
+        "{count} of {total} receding edges meet the [vanishing point] within hand error.",
+    ),
+    "uprights": (
+        "Your [uprights] stand straight.",
+        "Your [uprights] are true.",
+        "Your [uprights] are square with the sheet.",
+    ),
+    "eye_level": (
+        "Your [eye level] is straight.",
+        "Your [eye level] is straight and level.",
+        "The [eye level] is level and at its height.",
+    ),
+    "start": (
+        "You have made a start.",
+        "You have made a start: the sheet is set up.",
+        "The drawing is begun.",
+    ),
+}
+
+ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
+    "eye_level": (
+        "Look at the [eye level]: measure the same height on both edges.",
+        "Look at the [eye level]: mark the same height on both edges before you join them.",
+        "Check the [eye level]: it must be level, and at the height that was set.",
+    ),
+    "uprights": (
+        "Look at the {line}: it should stand straight up.",
+        "Look at the {line}: put the ruler's end square on the paper's edge.",
+        "The {line} is off: square it against the paper's edge.",
+    ),
+    "levels": (
+        "Look at the {line}: it should run straight across.",
+        "Look at the {line}: it should run like the paper's bottom edge.",
+        "The {line} is off: keep it parallel to the bottom edge.",
+    ),
+    "back": (
+        "Look at the {line} at the back: it should run like the front one.",
+        "Look at the {line} at the back: compare it with the front edge through a see-through ruler.",
+        "The {line} at the back should be parallel to its front edge.",
+    ),
+    "receding": (
+        "Look at the {line}: put the ruler on the [vanishing point] and turn it to the corner.",
+        "Look at the {line}: rest the ruler on the [vanishing point] again and turn it to the corner.",
+        "The {line} misses: rest the ruler on the [vanishing point] first, then turn it to the corner.",
+    ),
+    "missing": (
+        "One line is missing: the {line}.",
+        "Count your lines: the {line} is missing.",
+        "The {line} is missing; count the corners that can have a line.",
+    ),
+}
+
+NEXT_TIME: dict[str, tuple[str, str, str]] = {
+    "eye_level": ("Next time: mark both edges.", "Next time: mark both edges first.", "Next time: two marks, then the line."),
+    "uprights": (
+        "Next time: turn the paper so that the line comes toward you.",
+        "Next time: use the set square for every [upright].",
+        "Next time: set square for [uprights], always.",
+    ),
+    "levels": (
+        "Next time: use the set square.",
+        "Next time: lay the set square along the paper's edge.",
+        "Next time: set square along the edge.",
+    ),
+    "back": (
+        "Next time: look through the ruler at the front line.",
+        "Next time: slide the ruler from the front edge to the back.",
+        "Next time: slide the set square from front to back.",
+    ),
+    "receding": (
+        "Next time: say “point first” before each line.",
+        "Next time: pencil on the [vanishing point] first, then the corner.",
+        "Next time: pencil on the [vanishing point], ruler against it, then turn.",
+    ),
+    "missing": (
+        "Next time: count the lines out loud.",
+        "Next time: count the corners before you go on.",
+        "Next time: count before you cut the depth.",
+    ),
+    "all": (
+        "Next time: one more box, on the other side of the [vanishing point].",
+        "Next time: try a box across the [eye level].",
+        "Next time: a see-through box, as a check of your own.",
+    ),
+}

@@ -1,0 +1,67 @@
+"""How is a phrase said to this class?
+
+Phrases are written once with the textbook's terms in square brackets, ``[eye level]``, and values in
+braces, ``{count}``. The class's vocabulary replaces the terms; the reading level chooses the phrase.
+"""
+
+import re
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Literal
+
+Vocabulary = Literal["eye_level", "horizon"]
+Level = Literal["youngest", "middle", "oldest"]
+LEVELS: tuple[Level, ...] = ("youngest", "middle", "oldest")
+
+TERMS: dict[str, dict[Vocabulary, str]] = {
+    "eye level": {"eye_level": "eye level", "horizon": "horizon line"},
+    "vanishing point": {"eye_level": "point", "horizon": "vanishing point"},
+    "distance point": {"eye_level": "distance point", "horizon": "special vanishing point"},
+    "distance points": {"eye_level": "distance points", "horizon": "special vanishing points"},
+    "guide line": {"eye_level": "guide line", "horizon": "convergence line"},
+    "guide lines": {"eye_level": "guide lines", "horizon": "convergence lines"},
+    "upright": {"eye_level": "upright", "horizon": "vertical"},
+    "uprights": {"eye_level": "uprights", "horizon": "verticals"},
+    "level line": {"eye_level": "level line", "horizon": "horizontal line"},
+    "level lines": {"eye_level": "level lines", "horizon": "horizontal lines"},
+    "level": {"eye_level": "level", "horizon": "horizontal"},
+    "colour": {"eye_level": "colour", "horizon": "color"},
+    "grey": {"eye_level": "grey", "horizon": "gray"},
+    "centimetre": {"eye_level": "centimetre", "horizon": "centimeter"},
+}
+"""Common practice, no source: two families of classroom words, British and American spelling with them."""
+
+_TERM = re.compile(r"\[(\w[\w ]*)\]")
+
+
+@dataclass(frozen=True, slots=True)
+class Wording:
+    """The words of a class."""
+
+    vocabulary: Vocabulary = "eye_level"
+    level: Level = "middle"
+
+    def term(self, name: str) -> str:
+        """Return the class's word for a term; a capital first letter is kept."""
+        word = TERMS[name.lower()][self.vocabulary]
+        return word[0].upper() + word[1:] if name[0].isupper() else word
+
+    def words(self, template: str) -> str:
+        """Return the template with its terms replaced and its places left as they are."""
+        return _TERM.sub(lambda m: self.term(m.group(1)), template)
+
+    def say(self, template: str, values: Mapping[str, object]) -> str:
+        """Return the template with terms and places filled in."""
+        return self.words(template).format_map(values)
+
+
+def counted(count: int, noun: str) -> str:
+    """Return ``3 lines`` or ``1 line``; the noun is given in the singular."""
+    return f"{count} {noun}" if count == 1 else f"{count} {noun}s"
+
+
+def listed(names: list[str]) -> str:
+    """Return ``a``, ``a and b`` or ``a, b and c``."""
+    if len(names) <= 1:
+        return "".join(names)
+    return f"{', '.join(names[:-1])} and {names[-1]}"
