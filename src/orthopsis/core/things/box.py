@@ -357,6 +357,11 @@ def needs_distance(values: Values) -> bool:
     return values.word("depth_by") == "cube"
 
 
+def free_lines(values: Values) -> str:
+    """Return how the names of the lines begin whose place is free: the back's, if the depth is by eye."""
+    return "back." if values.word("depth_by") == "half" else ""
+
+
 BOX = ThingKind(
     kind="box",
     title="Box",
@@ -400,5 +405,6 @@ BOX = ThingKind(
     spans=spans,
     place=place,
     needs_distance=needs_distance,
+    free_lines=free_lines,
     is_see_through=is_see_through,
 )

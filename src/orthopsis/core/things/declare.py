@@ -44,7 +44,7 @@ Parameter = Length | Choice
 
 @dataclass(frozen=True, slots=True)
 class Setting:
-    """What a thing stands in: its frame, the sheet and the light's side is not its business."""
+    """What a thing stands in; the light is not its business."""
 
     frame: Frame
     sheet: Sheet
@@ -118,6 +118,9 @@ class ThingKind:
         recipe: the hand's moves: the construction route.
         handles_at: where each usable handle is, by name, page mm.
         spans: for a parameter the two page points between which it is measured.
+        needs_distance: whether the recipe uses the distance points.
+        free_lines: how the names of the lines begin that a free length moves along the guide lines, or empty.
+        is_see_through: whether it hides nothing.
         place: values for a new one, so that it lands where it can be seen.
     """
 
@@ -132,6 +135,7 @@ class ThingKind:
     spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]]
     place: Callable[[Setting, int], Mapping[str, Value]]
     needs_distance: Callable[[Values], bool]
+    free_lines: Callable[[Values], str]
     is_see_through: Callable[[Values], bool]
 
     def parameter(self, name: str) -> Parameter:

@@ -1,0 +1,58 @@
+"""What checking a sheet answers. Places are page mm, origin lower left."""
+
+from typing import Literal
+
+from pydantic import Field
+
+from orthopsis.core.exercise.drawing import Part, Place
+
+Verdict = Literal["fine", "slightly_off", "off", "wrong_point", "cannot_tell", "unexpected"]
+
+
+class PointEstimate(Part):
+    """Where the student's lines really meet, how sure that is, and where they should."""
+
+    at: Place
+    sd_mm: float
+    expected: Place
+    lines: int
+
+
+class JudgedLine(Part):
+    """One drawn line.
+
+    ``miss_mm`` is how far it passes from its point (for level and upright lines: how far its ends differ),
+    ``allowed_mm`` is one tolerance: what the hand's own error explains.
+    """
+
+    start: Place = Field(alias="from")
+    end: Place = Field(alias="to")
+    matched: str
+    family: str
+    verdict: Verdict
+    miss_mm: float
+    allowed_mm: float
+    angle_deg: float
+    allowed_deg: float
+    aims_at: str = ""
+
+
+class Finding(Part):
+    """Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave."""
+
+    code: str
+    severity: int
+    title: str
+    text: str
+    lines: list[int]
+    about: str
+
+
+class Checked(Part):
+    """The judgement of one sheet."""
+
+    vanishing_points: dict[str, PointEstimate]
+    lines: list[JudgedLine]
+    missing: list[str]
+    findings: list[Finding]
+    note: str

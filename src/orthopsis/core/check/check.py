@@ -1,0 +1,80 @@
+"""From the lines on a student's sheet to the judgement of it."""
+
+from collections.abc import Sequence
+
+from orthopsis.core.check.answer import Checked, JudgedLine, PointEstimate
+from orthopsis.core.check.estimate import Estimate, estimate_point
+from orthopsis.core.check.feedback import note
+from orthopsis.core.check.findings import findings
+from orthopsis.core.check.hand import HAND_ERROR_MM
+from orthopsis.core.check.judge import judge, unexpected
+from orthopsis.core.check.match import Match, match
+from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.setting import Prepared, prepare
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.view.frame import distance_names, distance_points
+
+
+def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
+    """Return the judgement of the strokes (page mm) that a student drew for an exercise.
+
+    Raises:
+        GeometryError: the exercise itself cannot be drawn.
+    """
+    prepared = prepare(exercise)
+    drawing = draw(exercise)
+    free = {p.values.name: p.kind.free_lines(p.values) for p in prepared.things}
+    expected = expected_lines(drawing, free)
+    targets = _targets(prepared)
+    frames = {frame.name: frame.away for frame in prepared.frames}
+    matches = match(strokes, expected, frames)
+    sigma = HAND_ERROR_MM[prepared.wording.level]
+    lines = _judged(strokes, matches, targets, sigma)
+    matched = {m.expected.name for m in matches}
+    missing = [e for e in expected if e.is_asked and e.name not in matched and not _is_covered(e, matched)]
+    found = findings(lines, missing, prepared.eye_level_mm, sigma, prepared.wording, prepared.sheet.units)
+    return Checked(
+        vanishing_points=_estimates(strokes, matches, frames, sigma),
+        lines=lines,
+        missing=[e.name for e in missing],
+        findings=found,
+        note=note(lines, found, prepared.wording),
+    )
+
+
+def _is_covered(e: Expected, matched: set[str]) -> bool:
+    """Tell whether a receding edge is there as a part of its guide line."""
+    thing, _, name = e.name.partition(".")
+    return name.startswith("depth.") and f"{thing}.guide.{name.removeprefix('depth.')}" in matched
+
+
+def _targets(prepared: Prepared) -> dict[str, Point]:
+    result = {}
+    for frame in prepared.frames:
+        result[frame.name] = frame.away
+        if frame.is_metric:
+            result |= dict(zip(distance_names(frame), distance_points(frame), strict=True))
+    return result
+
+
+def _judged(
+    strokes: Sequence[Stroke], matches: Sequence[Match], targets: dict[str, Point], sigma: float
+) -> list[JudgedLine]:
+    by_stroke = {m.stroke: m.expected for m in matches}
+    return [
+        judge(stroke, by_stroke[i], targets, sigma) if i in by_stroke else unexpected(stroke)
+        for i, stroke in enumerate(strokes)
+    ]
+
+
+def _estimates(
+    strokes: Sequence[Stroke], matches: Sequence[Match], frames: dict[str, Point], sigma: float
+) -> dict[str, PointEstimate]:
+    result = {}
+    for name, at in frames.items():
+        fit = estimate_point([strokes[m.stroke] for m in matches if m.expected.family == name], sigma)
+        if isinstance(fit, Estimate):
+            result[name] = PointEstimate(at=fit.at.xy, sd_mm=round(fit.sd_mm, 2), expected=at.xy, lines=fit.lines)
+    return result

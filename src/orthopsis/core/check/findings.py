@@ -1,0 +1,116 @@
+"""What would a teacher say of the judged lines, in the order in which teachers look?"""
+
+from collections.abc import Sequence
+
+from orthopsis.core.check.answer import Finding, JudgedLine
+from orthopsis.core.check.stroke import Expected
+from orthopsis.core.sheet.length import Units
+from orthopsis.core.wording.findings import FINDINGS, TITLES
+from orthopsis.core.wording.names import edge_words
+from orthopsis.core.wording.vocabulary import Wording, counted, listed
+
+ORDER = (
+    "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
+    "wrong_point", "no_point", "misses_point", "missing_line", "missing_lines", "cannot_tell",
+)  # fmt: skip
+_BAD = ("slightly_off", "off", "wrong_point")
+EYE_LEVEL_MM = 3.0
+"""The eye level may lie this far from its height, or two hand errors if that is more (common practice, no source)."""
+
+
+def findings(
+    lines: Sequence[JudgedLine], missing: Sequence[Expected], eye_level_mm: float, sigma_mm: float, wording: Wording, units: Units
+) -> list[Finding]:
+    """Return the findings, first what is looked at first."""
+    found = [f for i, line in enumerate(lines) if (f := _of_line(i, line, wording)) is not None]
+    found += _eye_level(lines, missing, eye_level_mm, sigma_mm, wording)
+    found += _missing([e for e in missing if e.thing], wording)
+    short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched]
+    if short:
+        text = wording.say(FINDINGS["cannot_tell"], {"count": _is_are(len(short))})
+        found.append(_finding("cannot_tell", 0, text, short, "", wording))
+    return sorted(found, key=lambda f: (ORDER.index(f.code), -f.severity))
+
+
+def _is_are(count: int) -> str:
+    return f"{counted(count, 'line')} {'is' if count == 1 else 'are'}"
+
+
+def line_words(matched: str) -> str:
+    """Return how a matched line is called."""
+    thing, _, name = matched.partition(".")
+    if not name:
+        return matched
+    if name.startswith("guide."):
+        name = name.replace("guide.", "depth.", 1)
+    return edge_words(thing, name)
+
+
+def _finding(code: str, severity: int, text: str, lines: list[int], about: str, wording: Wording) -> Finding:
+    title = TITLES[code] if wording.vocabulary == "eye_level" else TITLES[code].replace("eye level", "horizon line")
+    return Finding(code=code, severity=severity, title=title, text=text, lines=lines, about=about)
+
+
+def _of_line(number: int, line: JudgedLine, wording: Wording) -> Finding | None:
+    if line.verdict not in _BAD or not line.matched or "." not in line.matched:
+        return None
+    code = _code(line)
+    side = "above" if line.miss_mm > 0 else "below"
+    values = {
+        "line": line_words(line.matched), "angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}",
+        "miss": f"{abs(line.miss_mm):.0f} mm", "limit": f"{line.allowed_mm:.0f} mm", "side": side,
+        "point": _aim_words(line.aims_at, wording),
+    }  # fmt: skip
+    severity = 1 if line.verdict == "slightly_off" else 3 if line.verdict == "wrong_point" else 2
+    return _finding(code, severity, wording.say(FINDINGS[code], values), [number], line.matched, wording)
+
+
+def _aim_words(name: str, wording: Wording) -> str:
+    if name in ("level", "upright"):
+        return f"a {wording.term(name)} direction"
+    return f"the {name.replace(' distance', '')} {wording.term('distance point')}" if "distance" in name else name
+
+
+def _code(line: JudgedLine) -> str:
+    name = line.matched.partition(".")[2]
+    if line.family in ("upright", "level"):
+        if name.startswith("back."):
+            return "back_not_parallel"
+        return "upright_leans" if line.family == "upright" else "level_tilts"
+    if line.verdict == "wrong_point":
+        return "wrong_point"
+    return "no_point" if abs(line.miss_mm) > 4 * line.allowed_mm else "misses_point"
+
+
+def _eye_level(
+    lines: Sequence[JudgedLine], missing: Sequence[Expected], height: float, sigma_mm: float, wording: Wording
+) -> list[Finding]:
+    if any(not e.thing for e in missing):
+        return [_finding("eye_level_missing", 3, wording.say(FINDINGS["eye_level_missing"], {}), [], "eye level", wording)]
+    mine = [(i, line) for i, line in enumerate(lines) if line.matched == "eye level"]
+    if not mine:
+        return []
+    number, line = max(mine, key=lambda pair: abs(pair[1].end[0] - pair[1].start[0]))
+    if line.verdict in _BAD:
+        values = {"angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}"}
+        severity = 1 if line.verdict == "slightly_off" else 2
+        text = wording.say(FINDINGS["eye_level_tilted"], values)
+        return [_finding("eye_level_tilted", severity, text, [number], "eye level", wording)]
+    off, limit = (line.start[1] + line.end[1]) / 2 - height, max(EYE_LEVEL_MM, 2 * sigma_mm)
+    if abs(off) <= limit:
+        return []
+    values = {"miss": f"{abs(off):.0f} mm", "side": "too high" if off > 0 else "too low", "limit": f"{limit:.0f} mm"}
+    text = wording.say(FINDINGS["eye_level_height"], values)
+    return [_finding("eye_level_height", 2, text, [number], "eye level", wording)]
+
+
+def _missing(missing: Sequence[Expected], wording: Wording) -> list[Finding]:
+    if not missing:
+        return []
+    names = [line_words(e.name) for e in missing]
+    if len(names) == 1:
+        text = wording.say(FINDINGS["missing_line"], {"line": names[0]})
+        return [_finding("missing_line", 2, text, [], missing[0].name, wording)]
+    shown = names if len(names) <= 4 else [*names[:3], f"{len(names) - 3} more"]
+    text = wording.say(FINDINGS["missing_lines"], {"count": counted(len(names), "line"), "line": listed(shown)})
+    return [_finding("missing_lines", 3 if len(names) > 4 else 2, text, [], missing[0].name, wording)]

@@ -1,0 +1,147 @@
+"""Which drawn line is which of the lines that were asked for?
+
+First by place and direction; then a receding edge that found no line takes one that starts at its corner
+and goes elsewhere: a line gone the wrong way. Lines whose place is free (a depth by eye) are first carried
+along the guide lines to where the student put them.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
+from orthopsis.core.plane.homogeneous import Point, distance
+
+NEAR_MM = 7.0
+"""A line further than this from where it belongs is not taken for it (common practice, no source)."""
+ALIKE_DEG = 14.0
+AT_CORNER_MM = 8.0
+WRONG_WAY_DEG = 75.0
+LEAST_OVERLAP = 0.35
+
+
+@dataclass(frozen=True, slots=True)
+class Match:
+    """A stroke (by number) and the line it was taken for."""
+
+    stroke: int
+    expected: Expected
+
+
+def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Match]:
+    """Return the matches, one line at most for each stroke; a line in pieces may have several strokes.
+
+    Args:
+        points: vanishing points by name, for carrying free lines.
+    """
+    placed = _place_free(strokes, expected, points)
+    usable = {i: s for i, s in enumerate(strokes) if s.length_mm >= SHORTEST_MM}
+    ranked = sorted(
+        (cost, i, j)
+        for i, s in usable.items()
+        for j, e in enumerate(placed)
+        if (cost := _cost(s, e)) is not None
+    )
+    taken: dict[int, int] = {}
+    for _, i, j in ranked:
+        if i not in taken and not _is_second(strokes, taken, i, j):
+            taken[i] = j
+    found = set(taken.values())
+    for j, e in enumerate(placed):
+        if j in found or not e.is_asked or not e.thing:
+            continue
+        free = {i: s for i, s in usable.items() if i not in taken}
+        gone = _gone_astray(free, e, points)
+        if gone is not None:
+            taken[gone] = j
+    return [Match(i, placed[j]) for i, j in sorted(taken.items())]
+
+
+def _cost(stroke: Stroke, e: Expected) -> float | None:
+    """Return how badly a stroke fits a line in mm, or None if it cannot be it."""
+    angle = angle_between_deg((stroke.start, stroke.end), (e.start, e.end))
+    if angle > ALIKE_DEG:
+        return None
+    size = e.length_mm
+    ux, uy = (e.end.x - e.start.x) / size, (e.end.y - e.start.y) / size
+    along = [(p.x - e.start.x) * ux + (p.y - e.start.y) * uy for p in (stroke.start, stroke.end)]
+    across = [abs((p.x - e.start.x) * uy - (p.y - e.start.y) * ux) for p in (stroke.start, stroke.end)]
+    overlap = min(size, max(along)) - max(0.0, min(along))
+    if overlap < LEAST_OVERLAP * min(size, stroke.length_mm) or min(across) > NEAR_MM:
+        return None
+    if sum(across) / 2 > NEAR_MM + 0.05 * stroke.length_mm:
+        return None
+    overhang = max(0.0, stroke.length_mm - size)
+    uncovered = max(0.0, size - overlap)
+    return sum(across) / 2 + 0.3 * angle + 0.02 * overhang + 0.05 * uncovered + (0.0 if e.is_asked else 2.0)
+
+
+def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int) -> bool:
+    """Tell whether another stroke that is already this line lies beside this one, rather than in a row with it."""
+    stroke = strokes[i]
+    for other, line in taken.items():
+        if line != j:
+            continue
+        size = stroke.length_mm
+        ux, uy = (stroke.end.x - stroke.start.x) / size, (stroke.end.y - stroke.start.y) / size
+        ends = (strokes[other].start, strokes[other].end)
+        along = sorted((p.x - stroke.start.x) * ux + (p.y - stroke.start.y) * uy for p in ends)
+        if min(size, along[1]) - max(0.0, along[0]) > 0.5 * min(size, strokes[other].length_mm):
+            return True
+    return False
+
+
+def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point]) -> int | None:
+    """Return the unmatched stroke that starts where this line should and goes another way."""
+    best: tuple[float, int] | None = None
+    corners = (e.start,) if e.family in points else (e.start, e.end)
+    for i, stroke in free.items():
+        for corner in corners:
+            for here, there in ((stroke.start, stroke.end), (stroke.end, stroke.start)):
+                gap = distance(here, corner)
+                angle = angle_between_deg((here, there), (e.start, e.end))
+                if gap > AT_CORNER_MM or angle > WRONG_WAY_DEG:
+                    continue
+                if e.family not in points and angle > 2 * ALIKE_DEG:
+                    continue
+                cost = gap + 0.1 * angle
+                if best is None or cost < best[0]:
+                    best = (cost, i)
+    return None if best is None else best[1]
+
+
+def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Expected]:
+    result = list(expected)
+    for thing in {e.thing for e in expected if e.is_free}:
+        factor, centre = _best_factor(strokes, [e for e in expected if e.thing == thing], points)
+        for j, e in enumerate(expected):
+            if e.thing != thing:
+                continue
+            if e.is_free:
+                result[j] = e.scaled(centre, factor)
+            elif e.family in points and e.is_asked:
+                result[j] = _stretched(e, centre, factor)
+    return result
+
+
+def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
+    """Return a receding edge whose far end is carried along with the back."""
+    end = Point(centre.x + factor * (e.end.x - centre.x), centre.y + factor * (e.end.y - centre.y))
+    return Expected(e.name, e.thing, e.family, e.start, end, e.is_asked, e.is_free)
+
+
+def _best_factor(strokes: Sequence[Stroke], lines: list[Expected], points: dict[str, Point]) -> tuple[float, Point]:
+    """Return how far the back was carried, as a factor about the vanishing point, that most strokes agree with."""
+    family = next((e.family for e in lines if e.family in points), next(iter(points)))
+    centre = points[family]
+    backs = [e for e in lines if e.is_free]
+    best, found = (0.0, 0.0), 1.0
+    for step in range(-28, 36):
+        factor = 1.0 + step * 0.025
+        agree = 0.0
+        for e in backs:
+            moved = e.scaled(centre, factor)
+            fits = [c for s in strokes if s.length_mm >= SHORTEST_MM and (c := _cost(s, moved)) is not None]
+            agree += max((max(0.0, NEAR_MM - c) for c in fits), default=0.0)
+        if (agree, -abs(step)) > best:
+            best, found = (agree, -abs(step)), factor
+    return found, centre

@@ -1,0 +1,1 @@
+"""Photo -> sheet -> lines in page millimetres; and the simulated document camera."""

@@ -1,0 +1,214 @@
+"""Which straight lines are on the sheet?
+
+The sheet is laid flat at a fixed scale, its paper made evenly white, short straight pieces are found by
+OpenCV's line segment detector, pieces of one line are gathered, and each line is fitted again to the
+graphite itself. Places are page mm.
+
+It does not know curves, and not lines thinner than a hard pencil's.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import cv2
+import numpy as np
+from numpy.typing import NDArray
+
+from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.paperwork.marks import INSET_MM, MARK_MM, QR_GAP_MM, QR_MM
+from orthopsis.scan.sheet import Matrix, Picture
+
+FLAT_PX_PER_MM = 5.0
+SHORTEST_PIECE_MM = 2.5
+SHORTEST_LINE_MM = 6.0
+SAME_LINE_MM = 1.3
+SAME_LINE_DEG = 4.0
+GAP_MM = 4.0
+FAINTEST = 0.06
+"""A line darkens the paper by at least this share."""
+PROFILE_MM = 1.2
+"""How far to each side the graphite of a line is looked for."""
+
+Real = NDArray[np.float64]
+
+
+@dataclass(frozen=True, slots=True)
+class FlatSheet:
+    """The sheet laid flat: grey picture, top row at the sheet's top edge, and darkness 0 to 1 of the marks on it."""
+
+    grey: Picture
+    dark: NDArray[np.float32]
+    width_mm: float
+    height_mm: float
+
+
+def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) -> FlatSheet:
+    """Return the sheet seen from straight above, with even light."""
+    k = FLAT_PX_PER_MM
+    to_flat = np.array([[k, 0, 0], [0, -k, height_mm * k], [0, 0, 1.0]]) @ to_page
+    size = (round(width_mm * k), round(height_mm * k))
+    flat = cv2.warpPerspective(grey, to_flat, size, flags=cv2.INTER_AREA, borderMode=cv2.BORDER_REPLICATE)
+    small = cv2.resize(flat, None, fx=0.25, fy=0.25, interpolation=cv2.INTER_AREA)
+    paper = cv2.morphologyEx(small, cv2.MORPH_CLOSE, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (15, 15)))
+    paper = cv2.resize(cv2.GaussianBlur(paper, (0, 0), 8), size, interpolation=cv2.INTER_LINEAR)
+    even = flat.astype(np.float32) / np.maximum(paper.astype(np.float32), 16)
+    dark = np.clip(1 - even, 0, 1)
+    _blank_margins(dark, width_mm, height_mm)
+    return FlatSheet(np.clip(even * 250, 0, 255).astype(np.uint8), dark, width_mm, height_mm)
+
+
+def _blank_margins(dark: NDArray[np.float32], width_mm: float, height_mm: float) -> None:
+    """Take the sheet's rim, its marks and its code out of the picture."""
+    k, rim = FLAT_PX_PER_MM, round(1.5 * FLAT_PX_PER_MM)
+    dark[:rim], dark[-rim:], dark[:, :rim], dark[:, -rim:] = 0, 0, 0, 0
+    mark = round((INSET_MM + MARK_MM + 1) * k)
+    code = round((INSET_MM + MARK_MM + QR_GAP_MM + QR_MM + 1) * k)
+    dark[:mark, :mark], dark[:mark, -mark:], dark[-mark:, :mark] = 0, 0, 0
+    dark[-round((INSET_MM + QR_MM + 1) * k) :, -code:] = 0
+
+
+def find_lines(flat: FlatSheet) -> list[Stroke]:
+    """Return the straight lines on the sheet, longest first."""
+    level = np.clip(255 - flat.dark * 420, 0, 255).astype(np.uint8)
+    found = cv2.createLineSegmentDetector(cv2.LSD_REFINE_STD, 1.0).detect(cv2.GaussianBlur(level, (0, 0), 0.8))[0]
+    if found is None:
+        return []
+    pieces = np.asarray(found, dtype=np.float64).reshape(-1, 4) / FLAT_PX_PER_MM
+    pieces[:, [1, 3]] = flat.height_mm - pieces[:, [1, 3]]
+    length = np.hypot(pieces[:, 2] - pieces[:, 0], pieces[:, 3] - pieces[:, 1])
+    order = np.argsort(-length)
+    pieces = pieces[order][length[order] >= SHORTEST_PIECE_MM]
+    strokes: list[Stroke] = []
+    for line in _gathered(pieces):
+        strokes += _fit(flat, line)
+    return _without_doubles(sorted(strokes, key=lambda s: -s.length_mm))
+
+
+def _gathered(pieces: Real) -> list[Real]:
+    """Return lines (start, end), shape (2, 2), each made of all the pieces that lie along it."""
+    unused = np.ones(len(pieces), dtype=bool)
+    lines = []
+    for i in range(len(pieces)):
+        if not unused[i]:
+            continue
+        unused[i] = False
+        line = pieces[i].reshape(2, 2)
+        while True:
+            along, members = _members(line, pieces, unused)
+            if not members.any():
+                break
+            unused[members] = False
+            line = _refit(line, pieces[members], along[members])
+        lines.append(line)
+    return lines
+
+
+def _members(line: Real, pieces: Real, unused: NDArray[np.bool_]) -> tuple[Real, NDArray[np.bool_]]:
+    start, d, length = _run(line)
+    normal = np.array([-d[1], d[0]])
+    ends = pieces.reshape(-1, 2, 2) - start
+    along, across = ends @ d, np.abs(ends @ normal)
+    direction = pieces[:, 2:] - pieces[:, :2]
+    size = np.hypot(*direction.T)
+    sine = np.abs(direction @ normal) / np.maximum(size, 1e-9)
+    loose = np.degrees(np.arcsin(np.clip(sine, 0, 1))) < SAME_LINE_DEG + 8.0 / np.maximum(size, 1.0)
+    near = (along.max(axis=1) > -GAP_MM) & (along.min(axis=1) < length + GAP_MM)
+    return along, unused & loose & near & (across.max(axis=1) < SAME_LINE_MM)
+
+
+def _refit(line: Real, members: Real, along: Real) -> Real:
+    start, d, length = _run(line)
+    points = np.vstack((line, members.reshape(-1, 2)))
+    weight = np.repeat([length, *np.hypot(members[:, 2] - members[:, 0], members[:, 3] - members[:, 1])], 2)
+    centre = np.average(points, axis=0, weights=weight)
+    _, _, axes = np.linalg.svd((points - centre) * np.sqrt(weight)[:, None], full_matrices=False)
+    way = axes[0] if axes[0] @ d > 0 else -axes[0]
+    reach = (points - centre) @ way
+    return np.array([centre + reach.min() * way, centre + reach.max() * way])
+
+
+def _run(line: Real) -> tuple[Real, Real, float]:
+    length = float(np.hypot(*(line[1] - line[0])))
+    return line[0], (line[1] - line[0]) / max(length, 1e-9), length
+
+
+def _fit(flat: FlatSheet, line: Real) -> list[Stroke]:
+    """Fit a line to the middle of its graphite, twice, and cut it where there is none."""
+    for _ in range(2):
+        at, across, dark = _profile(flat, line)
+        good = dark > FAINTEST
+        if good.sum() < 4:
+            return []
+        start, d, _ = _run(line)
+        slope, shift = _straight(at[good], across[good], dark[good])
+        normal = np.array([-d[1], d[0]])
+        ends = np.array([at[good].min(), at[good].max()])
+        line = start + ends[:, None] * d + (shift + slope * ends)[:, None] * normal
+    at, _, dark = _profile(flat, line)
+    return _runs(line, at, dark)
+
+
+def _profile(flat: FlatSheet, line: Real) -> tuple[Real, Real, Real]:
+    """Return along the line each 0.4 mm: place, sideways middle of the graphite, and its darkness."""
+    start, d, length = _run(line)
+    normal = np.array([-d[1], d[0]])
+    at = np.arange(-2.0, length + 2.0, 0.4)
+    side = np.arange(-PROFILE_MM, PROFILE_MM + 0.01, 0.15)
+    places = start + at[:, None, None] * d + side[None, :, None] * normal
+    x = (places[..., 0] * FLAT_PX_PER_MM).astype(np.float32)
+    y = ((flat.height_mm - places[..., 1]) * FLAT_PX_PER_MM).astype(np.float32)
+    sample = cv2.remap(flat.dark, x, y, cv2.INTER_LINEAR, borderMode=cv2.BORDER_CONSTANT, borderValue=0)
+    sample = cv2.blur(sample, (1, 3))
+    peak = sample.max(axis=1)
+    weight = np.maximum(sample - 0.5 * peak[:, None], 0)
+    total = weight.sum(axis=1)
+    across = (weight * side).sum(axis=1) / np.maximum(total, 1e-9)
+    return at, across, peak.astype(np.float64)
+
+
+def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
+    """Return slope and shift of the straight line through the profile, crossing lines thrown out."""
+    keep = np.ones(len(at), dtype=bool)
+    slope, shift = 0.0, 0.0
+    for _ in range(3):
+        slope, shift = np.polyfit(at[keep], across[keep], 1, w=np.sqrt(np.minimum(dark[keep], 0.5)))
+        error = np.abs(across - (slope * at + shift))
+        keep = error < max(0.25, 2.5 * float(np.median(error)))
+        if keep.sum() < 4:
+            break
+    return float(slope), float(shift)
+
+
+def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
+    """Return the unbroken runs of graphite along the line."""
+    start, d, _ = _run(line)
+    on = cv2.morphologyEx(
+        (dark > FAINTEST).astype(np.uint8).reshape(1, -1), cv2.MORPH_CLOSE, np.ones((1, round(GAP_MM / 0.4)), np.uint8)
+    ).reshape(-1)
+    edges = np.flatnonzero(np.diff(np.concatenate(([0], on, [0]))))
+    strokes = []
+    for first, last in zip(edges[::2], edges[1::2] - 1, strict=True):
+        if at[last] - at[first] >= SHORTEST_LINE_MM and np.mean(dark[first : last + 1] > FAINTEST) > 0.6:
+            a, b = start + at[first] * d, start + at[last] * d
+            darkness = float(np.median(dark[first : last + 1]))
+            strokes.append(Stroke(Point(float(a[0]), float(a[1])), Point(float(b[0]), float(b[1])), round(darkness, 3)))
+    return strokes
+
+
+def _without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:
+    """Leave out lines that lie on a longer one."""
+    kept: list[Stroke] = []
+    for stroke in strokes:
+        ends = np.array([stroke.start.xy, stroke.end.xy])
+        if not any(_covers(longer, ends) for longer in kept):
+            kept.append(stroke)
+    return kept
+
+
+def _covers(stroke: Stroke, ends: Real) -> bool:
+    start, d, length = _run(np.array([stroke.start.xy, stroke.end.xy]))
+    along = (ends - start) @ d
+    across = np.abs((ends - start) @ np.array([-d[1], d[0]]))
+    shared = min(length, along.max()) - max(0.0, along.min())
+    return bool(across.max() < 1.6 and shared > 0.6 * (along.max() - along.min()))

@@ -1,0 +1,117 @@
+"""What would a made-up student draw, with which mistakes?
+
+Everything chance decides comes from the generator that is passed in. Names of mistakes are those of the
+findings they should lead to.
+"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+
+from orthopsis.core.check.hand import HAND_ERROR_MM, tolerance_at_point
+from orthopsis.core.check.stroke import Expected, expected_lines
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+
+MISTAKES = ("misses_point", "wrong_point", "missing_line", "upright_leans", "back_not_parallel", "eye_level_tilted")
+LONG_ENOUGH_MM = 22.0
+"""Mistakes are put on lines that are long enough to be told."""
+
+
+@dataclass(frozen=True, slots=True)
+class DrawnByHand:
+    """A line as the made-up student drew it: its true ends (page mm), how dark, and what is wrong with it."""
+
+    name: str
+    family: str
+    start: Point
+    end: Point
+    darkness: float
+    mistake: str = ""
+
+
+@dataclass(frozen=True, slots=True)
+class StudentSheet:
+    """A made-up sheet: the lines, and which lines were left out."""
+
+    lines: tuple[DrawnByHand, ...]
+    left_out: tuple[str, ...]
+
+
+def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequence[str]) -> StudentSheet:
+    """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
+    prepared = prepare(exercise)
+    sigma = HAND_ERROR_MM[exercise.wording.level]
+    wanted = [e for e in expected_lines(draw(exercise), {}) if e.is_asked]
+    points = {frame.name: frame.away for frame in prepared.frames}
+    guilty = _choose(wanted, points, mistakes, rng)
+    lines, left_out = [], []
+    for e in wanted:
+        mistake = guilty.get(e.name, "")
+        if mistake == "missing_line":
+            left_out.append(e.name)
+            continue
+        start, end = _with_mistake(e, mistake, points, sigma, rng)
+        start, end = (_shaken(p, 0.5 * sigma, rng) for p in (start, end))
+        darkness = float(rng.uniform(0.55, 0.9)) if e.thing else float(rng.uniform(0.4, 0.6))
+        lines.append(DrawnByHand(e.name, e.family, start, end, darkness, mistake))
+    return StudentSheet(tuple(lines), tuple(left_out))
+
+
+def _choose(
+    wanted: Sequence[Expected], points: dict[str, Point], mistakes: Sequence[str], rng: np.random.Generator
+) -> dict[str, str]:
+    """Return for each mistake the name of a line that suits it."""
+    guilty: dict[str, str] = {}
+    for mistake in mistakes:
+        suits = [e for e in wanted if e.name not in guilty and _suits(e, mistake, points)]
+        if suits:
+            guilty[suits[int(rng.integers(len(suits)))].name] = mistake
+    return guilty
+
+
+def _suits(e: Expected, mistake: str, points: dict[str, Point]) -> bool:
+    if mistake == "eye_level_tilted":
+        return not e.thing
+    if not e.thing or e.length_mm < LONG_ENOUGH_MM:
+        return False
+    if mistake in ("misses_point", "wrong_point"):
+        return e.family in points
+    if mistake == "upright_leans":
+        return e.family == "upright" and ".front." in e.name
+    return mistake == "missing_line" or (mistake == "back_not_parallel" and ".back." in e.name)
+
+
+def _with_mistake(
+    e: Expected, mistake: str, points: dict[str, Point], sigma: float, rng: np.random.Generator
+) -> tuple[Point, Point]:
+    start, end = e.start, e.end
+    sign = 1.0 if rng.random() < 0.5 else -1.0
+    if mistake in ("upright_leans", "back_not_parallel", "eye_level_tilted"):
+        shift = sign * (2.83 * sigma * float(rng.uniform(2.4, 5.0)) + sigma)
+        across = (0.0, shift) if e.family == "level" else (shift, 0.0)
+        return start, Point(end.x + across[0], end.y + across[1])
+    if mistake == "misses_point":
+        return start, _aimed_beside(e, points[e.family], sign * float(rng.uniform(2.4, 6.0)), sigma)
+    if mistake == "wrong_point":
+        outward = 1.0 if start.x < points[e.family].x else -1.0
+        return start, Point(start.x + outward * e.length_mm, start.y)
+    return start, end
+
+
+def _aimed_beside(e: Expected, goal: Point, tolerances: float, sigma: float) -> Point:
+    """Return the end of a line of this length that passes its point by so many tolerances."""
+    reach = distance(Point((e.start.x + e.end.x) / 2, (e.start.y + e.end.y) / 2), goal)
+    miss = tolerances * tolerance_at_point(e.length_mm, reach, sigma).allowed_mm
+    dx, dy = unit_toward(e.start, goal)
+    beside = Point(goal.x - dy * miss, goal.y + dx * miss)
+    ux, uy = unit_toward(e.start, beside)
+    return Point(e.start.x + ux * e.length_mm, e.start.y + uy * e.length_mm)
+
+
+def _shaken(point: Point, sigma: float, rng: np.random.Generator) -> Point:
+    dx, dy = rng.normal(0.0, sigma, 2)
+    return Point(point.x + float(dx), point.y + float(dy))
