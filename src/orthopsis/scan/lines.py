@@ -53,7 +53,7 @@ def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) 
     paper = cv2.morphologyEx(small, cv2.MORPH_CLOSE, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (15, 15)))
     paper = cv2.resize(cv2.GaussianBlur(paper, (0, 0), 8), size, interpolation=cv2.INTER_LINEAR)
     even = flat.astype(np.float32) / np.maximum(paper.astype(np.float32), 16)
-    dark = np.clip(1 - even, 0, 1)
+    dark = np.clip(1 - even, 0, 1).astype(np.float32)
     _blank_margins(dark, width_mm, height_mm)
     return FlatSheet(np.clip(even * 250, 0, 255).astype(np.uint8), dark, width_mm, height_mm)
 
@@ -118,7 +118,7 @@ def _members(line: Real, pieces: Real, unused: NDArray[np.bool_]) -> tuple[Real,
 
 
 def _refit(line: Real, members: Real, along: Real) -> Real:
-    start, d, length = _run(line)
+    _start, d, length = _run(line)
     points = np.vstack((line, members.reshape(-1, 2)))
     weight = np.repeat([length, *np.hypot(members[:, 2] - members[:, 0], members[:, 3] - members[:, 1])], 2)
     centre = np.average(points, axis=0, weights=weight)
@@ -184,7 +184,9 @@ def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
     """Return the unbroken runs of graphite along the line."""
     start, d, _ = _run(line)
     on = cv2.morphologyEx(
-        (dark > FAINTEST).astype(np.uint8).reshape(1, -1), cv2.MORPH_CLOSE, np.ones((1, round(GAP_MM / 0.4)), np.uint8)
+        (dark > FAINTEST).astype(np.uint8).reshape(1, -1),
+        cv2.MORPH_CLOSE,
+        np.ones((1, round(GAP_MM / 0.4)), np.uint8),
     ).reshape(-1)
     edges = np.flatnonzero(np.diff(np.concatenate(([0], on, [0]))))
     strokes = []

@@ -43,7 +43,11 @@ def kind_of(data: bytes) -> str:
         UnusablePicture: something else, or too large.
     """
     if len(data) > MOST_BYTES:
-        raise UnusablePicture("file_too_large", "The file is larger than 30 MB.", "Make the picture smaller, or scan at 200 dpi.")
+        raise UnusablePicture(
+            "file_too_large",
+            "The file is larger than 30 MB.",
+            "Make the picture smaller, or scan at 200 dpi.",
+        )
     if data[:3] == b"\xff\xd8\xff":
         return "jpeg"
     if data[:8] == b"\x89PNG\r\n\x1a\n":
@@ -54,7 +58,9 @@ def kind_of(data: bytes) -> str:
     if head.startswith((b"<svg", b"<?xml")) and b"<svg" in head:
         return "svg"
     raise UnusablePicture(
-        "not_a_picture", "This file is not a picture that can be read.", "Use a JPEG, PNG, PDF or SVG of the sheet."
+        "not_a_picture",
+        "This file is not a picture that can be read.",
+        "Use a JPEG, PNG, PDF or SVG of the sheet.",
     )
 
 
@@ -78,15 +84,18 @@ def _photo(data: bytes) -> Picture:
             image = Image.open(io.BytesIO(data), formats=_FORMATS)
             if image.width * image.height > MOST_PIXELS:
                 raise UnusablePicture(
-                    "too_many_pixels", f"The picture has {image.width * image.height // 1_000_000} megapixels; 64 is the most.",
+                    "too_many_pixels",
+                    f"The picture has {image.width * image.height // 1_000_000} megapixels; 64 is the most.",
                     "Make it smaller, or photograph with a lower resolution.",
-                )  # fmt: skip
+                )
             image.draft("RGB", (LARGEST_SIDE_PX, LARGEST_SIDE_PX))
             image.thumbnail((LARGEST_SIDE_PX, LARGEST_SIDE_PX))
             upright = ImageOps.exif_transpose(image).convert("RGB")
     except (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError, EOFError):
         raise UnusablePicture(
-            "broken_picture", "The picture is broken or was cut off on the way.", "Upload it again, or take it again."
+            "broken_picture",
+            "The picture is broken or was cut off on the way.",
+            "Upload it again, or take it again.",
         ) from None
     return np.asarray(upright, dtype=np.uint8)
 
@@ -102,9 +111,12 @@ def _pdf_page(data: bytes) -> Picture:
             document.close()
             return picture
     except (pypdfium2.PdfiumError, ValueError, OSError):
-        raise UnusablePicture("broken_pdf", "The PDF cannot be opened.", "Scan the sheet again, without a password.") from None
+        raise UnusablePicture(
+            "broken_pdf", "The PDF cannot be opened.", "Scan the sheet again, without a password."
+        ) from None
     document.close()
     raise UnusablePicture(
-        "too_many_pages", f"The PDF has {pages} pages; {MOST_PDF_PAGES} is the most, and a sheet is one page.",
+        "too_many_pages",
+        f"The PDF has {pages} pages; {MOST_PDF_PAGES} is the most, and a sheet is one page.",
         "Save the sheet's page as a PDF of its own.",
-    )  # fmt: skip
+    )

@@ -74,7 +74,7 @@ def read_sheet(
 
 
 def _flat_jpeg(photo: bytes, to_page: Matrix, width_mm: float, height_mm: float) -> bytes:
-    colour = cv2.imdecode(np.frombuffer(photo, np.uint8), cv2.IMREAD_COLOR)
+    colour = np.asarray(cv2.imdecode(np.frombuffer(photo, np.uint8), cv2.IMREAD_COLOR), dtype=np.uint8)
     k = PREVIEW_PX_PER_MM
     to_flat = np.array([[k, 0, 0], [0, -k, height_mm * k], [0, 0, 1.0]]) @ to_page
     flat = cv2.warpPerspective(colour, to_flat, (round(width_mm * k), round(height_mm * k)), flags=cv2.INTER_AREA)

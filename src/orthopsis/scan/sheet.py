@@ -50,12 +50,18 @@ def find_sheet(grey: Picture, width_mm: float, height_mm: float) -> FoundSheet |
     return NoSheet("neither the corner marks nor the paper's edges were found")
 
 
-def sheet_from_corners(corners: Sequence[tuple[float, float]], width_mm: float, height_mm: float) -> FoundSheet | NoSheet:
+def sheet_from_corners(
+    corners: Sequence[tuple[float, float]], width_mm: float, height_mm: float
+) -> FoundSheet | NoSheet:
     """Return the sheet from four corners in photo pixels, from lower left, anticlockwise on the paper."""
     source = np.array(corners, dtype=np.float32)
     if source.shape != (4, 2) or abs(cv2.contourArea(source)) < 100 or not cv2.isContourConvex(source):
         return NoSheet("the four corners do not enclose a sheet")
-    return FoundSheet("hand", 1.0, cv2.getPerspectiveTransform(source, _page_corners(width_mm, height_mm)))
+    return FoundSheet("hand", 1.0, _perspective(source, _page_corners(width_mm, height_mm)))
+
+
+def _perspective(source: NDArray[np.float32], target: NDArray[np.float32]) -> Matrix:
+    return np.asarray(cv2.getPerspectiveTransform(source, target), dtype=np.float64)
 
 
 def _page_corners(width_mm: float, height_mm: float) -> NDArray[np.float32]:
@@ -69,7 +75,8 @@ def _by_marks(grey: Picture, width_mm: float, height_mm: float) -> FoundSheet | 
     if numbers is None:
         return None
     squares = dict(zip(CORNER_NUMBERS, mark_squares(width_mm, height_mm), strict=True))
-    source, target = [], []
+    source: list[NDArray[np.float32]] = []
+    target: list[tuple[float, float]] = []
     for corners, number in zip(found, np.asarray(numbers).reshape(-1), strict=True):
         if int(number) in squares:
             x, y = squares[int(number)]
@@ -84,7 +91,9 @@ def _by_marks(grey: Picture, width_mm: float, height_mm: float) -> FoundSheet | 
     error = float(np.sqrt(np.mean(np.sum((seen - np.array(target)) ** 2, axis=1))))
     if error > 3.0:
         return None
-    return FoundSheet("marks", round(max(0.0, 1 - error / 3.0) * len(source) / 16, 2), np.asarray(to_page, dtype=np.float64))
+    return FoundSheet(
+        "marks", round(max(0.0, 1 - error / 3.0) * len(source) / 16, 2), np.asarray(to_page, dtype=np.float64)
+    )
 
 
 def _by_edges(grey: Picture, width_mm: float, height_mm: float) -> FoundSheet | None:
@@ -97,9 +106,9 @@ def _by_edges(grey: Picture, width_mm: float, height_mm: float) -> FoundSheet | 
     for outline in sorted(outlines, key=cv2.contourArea, reverse=True)[:3]:
         if cv2.contourArea(outline) < LEAST_SHARE * small.size:
             return None
-        corners = _four_corners(outline)
+        corners = _four_corners(np.asarray(outline, dtype=np.int32))
         if corners is not None:
-            to_page = cv2.getPerspectiveTransform(
+            to_page = _perspective(
                 (_from_lower_left(corners) / scale).astype(np.float32), _page_corners(width_mm, height_mm)
             )
             filled = cv2.contourArea(outline) / max(1.0, cv2.contourArea(corners.astype(np.float32)))

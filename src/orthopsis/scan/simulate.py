@@ -28,9 +28,20 @@ from orthopsis.scan.student import MISTAKES, DrawnByHand, StudentSheet, draw_as_
 Picture = NDArray[np.uint8]
 Real = NDArray[np.float32]
 
-PX_PER_MM = 8.0
-PHOTO_PX = (4000, 3000)
 PENCIL_WIDTH_MM = (0.4, 0.75)
+
+
+@dataclass(frozen=True, slots=True)
+class Camera:
+    """How finely the paper is drawn, and how large the photo is (a lying sheet's width and height)."""
+
+    px_per_mm: float = 8.0
+    photo_px: tuple[int, int] = (4000, 3000)
+
+
+TWELVE_MEGAPIXELS = Camera()
+SMALL = Camera(5.0, (2400, 1800))
+"""A document camera of four megapixels."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -59,8 +70,9 @@ class Photo:
 
 
 def simulate_photo(
-    exercise: Exercise, code: SheetCode, seed: int, *, mistakes: tuple[str, ...] | None = None, with_marks: bool = True
-) -> Photo:
+    exercise: Exercise, code: SheetCode, seed: int, *, mistakes: tuple[str, ...] | None = None,
+    with_marks: bool = True, camera: Camera = TWELVE_MEGAPIXELS,
+) -> Photo:  # fmt: skip
     """Return the photo of one made-up student's sheet.
 
     Args:
@@ -70,12 +82,13 @@ def simulate_photo(
     chosen = _chance_mistakes(rng) if mistakes is None else mistakes
     drawn = draw_as_student(exercise, rng, chosen)
     sheet = sheet_of(exercise)
-    paper = _paper(sheet, rng)
+    k = camera.px_per_mm
+    paper = _paper(sheet, k, rng)
     if with_marks:
-        _print_marks(paper, sheet, code)
+        _print_marks(paper, sheet, code, k)
     for line in drawn.lines:
-        _pencil(paper, line, sheet, rng)
-    photo, corners = _photograph(paper, rng)
+        _pencil(paper, line, k, rng)
+    photo, corners = _photograph(paper, camera.photo_px, rng)
     done, encoded = cv2.imencode(".jpg", photo, [cv2.IMWRITE_JPEG_QUALITY, 88])
     if not done:
         raise RuntimeError("the photo could not be written as JPEG")
@@ -87,28 +100,28 @@ def _chance_mistakes(rng: np.random.Generator) -> tuple[str, ...]:
     return tuple(str(m) for m in rng.choice(MISTAKES, size=count, replace=False))
 
 
-def _paper(sheet: Sheet, rng: np.random.Generator) -> Real:
-    height, width = round(sheet.height_mm * PX_PER_MM), round(sheet.width_mm * PX_PER_MM)
+def _paper(sheet: Sheet, k: float, rng: np.random.Generator) -> Real:
+    height, width = round(sheet.height_mm * k), round(sheet.width_mm * k)
     grain = rng.normal(0.0, 1.0, (height // 2 + 1, width // 2 + 1)).astype(np.float32)
-    grain = cv2.resize(cv2.GaussianBlur(grain, (0, 0), 1.0), (width, height))
-    return (np.float32(0.95) + np.float32(0.012) * grain).astype(np.float32)
+    fine = cv2.resize(cv2.GaussianBlur(grain, (0, 0), 1.0), (width, height))
+    return (np.float32(0.95) + np.float32(0.012) * fine).astype(np.float32)
 
 
-def _print_marks(paper: Real, sheet: Sheet, code: SheetCode) -> None:
+def _print_marks(paper: Real, sheet: Sheet, code: SheetCode, k: float) -> None:
     for number, (x, y) in zip(CORNER_NUMBERS, mark_squares(sheet.width_mm, sheet.height_mm), strict=True):
-        _print_cells(paper, mark_rows(number), x, y, MARK_MM)
+        _print_cells(paper, mark_rows(number), x, y, MARK_MM, k)
     x, y = qr_square(sheet.width_mm)
-    _print_cells(paper, qr_rows(code), x, y, QR_MM)
+    _print_cells(paper, qr_rows(code), x, y, QR_MM, k)
 
 
-def _print_cells(paper: Real, rows: list[list[bool]], x_mm: float, y_mm: float, size_mm: float) -> None:
-    size = round(size_mm * PX_PER_MM)
+def _print_cells(paper: Real, rows: list[list[bool]], x_mm: float, y_mm: float, size_mm: float, k: float) -> None:
+    size = round(size_mm * k)
     cells = np.where(np.array(rows), 0.08, 0.95).astype(np.float32)
-    left, top = round(x_mm * PX_PER_MM), paper.shape[0] - round((y_mm + size_mm) * PX_PER_MM)
+    left, top = round(x_mm * k), paper.shape[0] - round((y_mm + size_mm) * k)
     paper[top : top + size, left : left + size] = cv2.resize(cells, (size, size), interpolation=cv2.INTER_NEAREST)
 
 
-def _pencil(paper: Real, line: DrawnByHand, sheet: Sheet, rng: np.random.Generator) -> None:
+def _pencil(paper: Real, line: DrawnByHand, k: float, rng: np.random.Generator) -> None:
     """Draw a line that trembles, with graphite that skips on the grain."""
     start, end = np.array(line.start.xy), np.array(line.end.xy)
     length = float(np.hypot(*(end - start)))
@@ -116,7 +129,7 @@ def _pencil(paper: Real, line: DrawnByHand, sheet: Sheet, rng: np.random.Generat
     share = np.linspace(0.0, 1.0, count)[:, None]
     across = np.array([-(end - start)[1], (end - start)[0]]) / max(length, 1e-9)
     points = start + share * (end - start) + _tremble(count, length, rng)[:, None] * across
-    pixels = points * PX_PER_MM
+    pixels = points * k
     pixels[:, 1] = paper.shape[0] - pixels[:, 1]
     low = np.maximum(np.floor(pixels.min(axis=0)).astype(int) - 12, 0)
     high = np.ceil(pixels.max(axis=0)).astype(int) + 12
@@ -124,7 +137,7 @@ def _pencil(paper: Real, line: DrawnByHand, sheet: Sheet, rng: np.random.Generat
     if region.size == 0:
         return
     ink = np.zeros(region.shape, dtype=np.uint8)
-    width = max(1, round(float(rng.uniform(*PENCIL_WIDTH_MM)) * PX_PER_MM))
+    width = max(1, round(float(rng.uniform(*PENCIL_WIDTH_MM)) * k))
     local = np.round((pixels - low) * 16).astype(np.int32)
     cv2.polylines(ink, [local.reshape(-1, 1, 2)], False, 255, width, cv2.LINE_AA, 4)
     soft = cv2.GaussianBlur(ink, (0, 0), 1.2).astype(np.float32) / 255
@@ -141,9 +154,11 @@ def _tremble(count: int, length_mm: float, rng: np.random.Generator) -> NDArray[
     return np.asarray(waves, dtype=np.float64)
 
 
-def _photograph(paper: Real, rng: np.random.Generator) -> tuple[Picture, list[tuple[float, float]]]:
+def _photograph(
+    paper: Real, photo_px: tuple[int, int], rng: np.random.Generator
+) -> tuple[Picture, list[tuple[float, float]]]:
     """Look at the sheet on a desk through a tilted camera; return the photo and the corners from lower left."""
-    width, height = PHOTO_PX
+    width, height = photo_px
     ph, pw = paper.shape
     if ph > pw:
         width, height = height, width
@@ -159,9 +174,9 @@ def _photograph(paper: Real, rng: np.random.Generator) -> tuple[Picture, list[tu
     seen = cv2.warpPerspective(paper, lens, (width, height), flags=cv2.INTER_AREA, borderValue=-1.0)
     inside = cv2.warpPerspective(np.ones_like(paper), lens, (width, height), flags=cv2.INTER_LINEAR)
     scene = np.where(inside > 0.99, seen, desk) * _light(height, width, rng)
-    scene = cv2.GaussianBlur(scene.astype(np.float32), (0, 0), float(rng.uniform(0.6, 1.1)))
+    soft = cv2.GaussianBlur(scene.astype(np.float32), (0, 0), float(rng.uniform(0.6, 1.1)))
     tint = np.array([0.93, 0.98, 1.0], dtype=np.float32) ** np.float32(rng.uniform(0.2, 1.2))
-    colour = scene[:, :, None] * tint * 255 + rng.normal(0.0, 2.2, (height, width, 1)).astype(np.float32)
+    colour = soft[:, :, None] * tint * 255 + rng.normal(0.0, 2.2, (height, width, 1)).astype(np.float32)
     return np.clip(colour, 0, 255).astype(np.uint8), [(float(x), float(y)) for x, y in corners]
 
 

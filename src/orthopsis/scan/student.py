@@ -16,7 +16,14 @@ from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 
-MISTAKES = ("misses_point", "wrong_point", "missing_line", "upright_leans", "back_not_parallel", "eye_level_tilted")
+MISTAKES = (
+    "misses_point",
+    "wrong_point",
+    "missing_line",
+    "upright_leans",
+    "back_not_parallel",
+    "eye_level_tilted",
+)
 LONG_ENOUGH_MM = 22.0
 """Mistakes are put on lines that are long enough to be told."""
 

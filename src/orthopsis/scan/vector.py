@@ -35,8 +35,19 @@ def lines_of_svg(data: bytes, width_mm: float, height_mm: float) -> list[Stroke]
         size = (float(svg.width), float(svg.height))
         segments = _segments(svg)
     except DefusedXmlException:
-        raise UnusablePicture("unsafe_svg", "This SVG holds definitions that are not opened.", "Export it as plain SVG.") from None
-    except (ElementTree.ParseError, ValueError, TypeError, AttributeError, IndexError, KeyError, ZeroDivisionError, RecursionError):
+        raise UnusablePicture(
+            "unsafe_svg", "This SVG holds definitions that are not opened.", "Export it as plain SVG."
+        ) from None
+    except (
+        ElementTree.ParseError,
+        ValueError,
+        TypeError,
+        AttributeError,
+        IndexError,
+        KeyError,
+        ZeroDivisionError,
+        RecursionError,
+    ):
         raise UnusablePicture("broken_svg", "The SVG cannot be read.", "Export it again as plain SVG.") from None
     if not all(0 < side < 1e6 for side in size):
         raise UnusablePicture("broken_svg", "The SVG has no usable size.", "Give it a width and a height.")
@@ -51,10 +62,17 @@ def _segments(svg: SVG) -> list[tuple[float, float, float, float]]:
     result = []
     for element in svg.elements(lambda e: isinstance(e, Shape)):
         for part in Path(element):
-            if isinstance(part, Line | Close) and not isinstance(part, Move) and part.start is not None and part.end is not None:
+            if (
+                isinstance(part, Line | Close)
+                and not isinstance(part, Move)
+                and part.start is not None
+                and part.end is not None
+            ):
                 ends = (float(part.start.x), float(part.start.y), float(part.end.x), float(part.end.y))
                 if all(abs(v) < 1e7 for v in ends):
                     result.append(ends)
             if len(result) > MOST_LINES:
-                raise UnusablePicture("too_many_lines", f"The SVG has more than {MOST_LINES} lines.", "Export only the sheet.")
+                raise UnusablePicture(
+                    "too_many_lines", f"The SVG has more than {MOST_LINES} lines.", "Export only the sheet."
+                )
     return result

@@ -19,7 +19,12 @@ EYE_LEVEL_MM = 3.0
 
 
 def findings(
-    lines: Sequence[JudgedLine], missing: Sequence[Expected], eye_level_mm: float, sigma_mm: float, wording: Wording, units: Units
+    lines: Sequence[JudgedLine],
+    missing: Sequence[Expected],
+    eye_level_mm: float,
+    sigma_mm: float,
+    wording: Wording,
+    units: Units,
 ) -> list[Finding]:
     """Return the findings, first what is looked at first."""
     found = [f for i, line in enumerate(lines) if (f := _of_line(i, line, wording)) is not None]
@@ -86,7 +91,16 @@ def _eye_level(
     lines: Sequence[JudgedLine], missing: Sequence[Expected], height: float, sigma_mm: float, wording: Wording
 ) -> list[Finding]:
     if any(not e.thing for e in missing):
-        return [_finding("eye_level_missing", 3, wording.say(FINDINGS["eye_level_missing"], {}), [], "eye level", wording)]
+        return [
+            _finding(
+                "eye_level_missing",
+                3,
+                wording.say(FINDINGS["eye_level_missing"], {}),
+                [],
+                "eye level",
+                wording,
+            )
+        ]
     mine = [(i, line) for i, line in enumerate(lines) if line.matched == "eye level"]
     if not mine:
         return []
@@ -99,7 +113,11 @@ def _eye_level(
     off, limit = (line.start[1] + line.end[1]) / 2 - height, max(EYE_LEVEL_MM, 2 * sigma_mm)
     if abs(off) <= limit:
         return []
-    values = {"miss": f"{abs(off):.0f} mm", "side": "too high" if off > 0 else "too low", "limit": f"{limit:.0f} mm"}
+    values = {
+        "miss": f"{abs(off):.0f} mm",
+        "side": "too high" if off > 0 else "too low",
+        "limit": f"{limit:.0f} mm",
+    }
     text = wording.say(FINDINGS["eye_level_height"], values)
     return [_finding("eye_level_height", 2, text, [number], "eye level", wording)]
 

@@ -72,7 +72,14 @@ def _other_aim(stroke: Stroke, expected: Expected, targets: Mapping[str, Point],
 
 
 def _line(
-    stroke: Stroke, matched: str, family: str, verdict: str, miss: float, tolerance: Tolerance, angle: float, aims_at: str = ""
+    stroke: Stroke,
+    matched: str,
+    family: str,
+    verdict: str,
+    miss: float,
+    tolerance: Tolerance,
+    angle: float,
+    aims_at: str = "",
 ) -> JudgedLine:
     kinds: dict[str, Verdict] = {
         "fine": "fine", "slightly_off": "slightly_off", "off": "off", "wrong_point": "wrong_point",

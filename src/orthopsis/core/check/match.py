@@ -36,10 +36,7 @@ def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[
     placed = _place_free(strokes, expected, points)
     usable = {i: s for i, s in enumerate(strokes) if s.length_mm >= SHORTEST_MM}
     ranked = sorted(
-        (cost, i, j)
-        for i, s in usable.items()
-        for j, e in enumerate(placed)
-        if (cost := _cost(s, e)) is not None
+        (cost, i, j) for i, s in usable.items() for j, e in enumerate(placed) if (cost := _cost(s, e)) is not None
     )
     taken: dict[int, int] = {}
     for _, i, j in ranked:

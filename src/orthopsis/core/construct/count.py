@@ -5,7 +5,7 @@ Never typed in: it follows from the front's outline and the vanishing point.
 
 from collections.abc import Sequence
 
-from orthopsis.core.plane.homogeneous import Point, offset, join
+from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.plane.polygon import starts_inside
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 

@@ -118,7 +118,15 @@ def _(act: Rule, board: Board, thing: str) -> None:
 def _(act: RuleToPoint, board: Board, thing: str) -> None:
     start, goal = board.point(act.start), board.point(act.point)
     board.lines[act.makes] = Ruled(
-        act.makes, join(start, goal), start, goal, act.point, act.role, thing, rests_on=act.point, turns_to=act.start
+        act.makes,
+        join(start, goal),
+        start,
+        goal,
+        act.point,
+        act.role,
+        thing,
+        rests_on=act.point,
+        turns_to=act.start,
     )
 
 

@@ -1,6 +1,6 @@
 """Where will this drawing look wrong, or be hard to draw? Each piece of advice has a number and a cure."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
 from orthopsis.core.exercise.drawing import Advice, CureEdit, Step
@@ -29,9 +29,15 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
 
 
 def _advice(
-    solved: Solved, code: str, about: str, value: float, limit: float, unit: str, shown: dict[str, object],
+    solved: Solved,
+    code: str,
+    about: str,
+    value: float,
+    limit: float,
+    unit: str,
+    shown: Mapping[str, object],
     edits: list[CureEdit] | None = None,
-) -> Advice:  # fmt: skip
+) -> Advice:
     words, phrases = solved.prepared.wording, ADVICE[code]
     return Advice(
         code=code,
@@ -108,16 +114,21 @@ def _cone(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice
     if not frame.is_metric:
         return
     off = max(angle_off_axis_deg(p, frame.eye.principal, frame.distance_mm) for p in drawn)
-    for code, cone in (("outside_outer_cone", OUTER_CONE_DEG), ("outside_comfortable_cone", COMFORTABLE_CONE_DEG)):
+    for code, cone in (
+        ("outside_outer_cone", OUTER_CONE_DEG),
+        ("outside_comfortable_cone", COMFORTABLE_CONE_DEG),
+    ):
         if off > cone / 2:
             reach = cone_radius_mm(frame.distance_mm, 2 * off)
             better = reach / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
             division = solved.prepared.sheet.division_mm
             rounded = round_to(better + division, division)
             shown = {
-                "thing": placed.values.name, "value": round(off), "limit": round(cone / 2),
+                "thing": placed.values.name,
+                "value": round(off),
+                "limit": round(cone / 2),
                 "better": solved.prepared.length(rounded),
-            }  # fmt: skip
+            }
             edit = CureEdit(path="views.0.distance_mm", value=rounded)
             yield _advice(solved, code, f"things.{placed.index}", off, cone / 2, "°", shown, [edit])
             return
@@ -134,8 +145,11 @@ def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
         width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
         if width < THIN_MM:
             shown = {
-                "thing": placed.values.name, "side": face.turned, "value": f"{width:.1f} mm", "limit": f"{THIN_MM:.0f} mm",
-            }  # fmt: skip
+                "thing": placed.values.name,
+                "side": face.turned,
+                "value": f"{width:.1f} mm",
+                "limit": f"{THIN_MM:.0f} mm",
+            }
             yield _advice(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
 
 
@@ -148,9 +162,11 @@ def _close_lines(solved: Solved, placed: Placed, corners: list[Point]) -> Iterat
     values = placed.values
     edits = [CureEdit(path=f"things.{placed.index}.bottom", value=values.mm("bottom") + better)]
     shown = {
-        "thing": values.name, "value": f"{gap:.1f} mm", "limit": f"{PENCIL_MM} mm",
+        "thing": values.name,
+        "value": f"{gap:.1f} mm",
+        "limit": f"{PENCIL_MM} mm",
         "better": solved.prepared.length(better),
-    }  # fmt: skip
+    }
     yield _advice(solved, "lines_too_close", f"things.{placed.index}", gap, PENCIL_MM, "mm", shown, edits)
 
 
@@ -166,7 +182,10 @@ def _distance_points(solved: Solved) -> Iterator[Advice]:
             continue
         better = min(x, width - x)
         edits = [CureEdit(path=f"views.{i}.distance_mm", value=better)] if better > 0 else []
-        shown = {"value": prepared.length(round_to(over, prepared.sheet.division_mm)), "better": prepared.length(better)}
+        shown = {
+            "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
+            "better": prepared.length(better),
+        }
         yield _advice(solved, "distance_point_off_sheet", f"views.{i}", over, 0.0, "mm", shown, edits)
 
 

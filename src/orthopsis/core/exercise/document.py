@@ -93,7 +93,12 @@ def _thing_model(kind: ThingKind) -> type[ThingDocument]:
             fields[parameter.name] = (options, Field(default=parameter.default, description=parameter.says))
     return cast(
         type[ThingDocument],
-        create_model(f"{kind.title}Thing", __base__=ThingDocument, __doc__=f"{kind.title}: {len(fields)} fields", **fields),
+        create_model(
+            f"{kind.title}Thing",
+            __base__=ThingDocument,
+            __doc__=f"{kind.title}: {len(fields)} fields",
+            **fields,
+        ),
     )
 
 
@@ -170,11 +175,15 @@ def _parse(source: str | bytes) -> dict[str, Any]:
         data = json.loads(source)
     except (ValueError, RecursionError):
         raise UnreadableExercise(
-            "not_json", "This is not an exercise document: it is not JSON.", "Choose a file that Orthopsis has written."
+            "not_json",
+            "This is not an exercise document: it is not JSON.",
+            "Choose a file that Orthopsis has written.",
         ) from None
     if not isinstance(data, dict):
         raise UnreadableExercise(
-            "not_an_exercise", "This is not an exercise document.", "Choose a file that Orthopsis has written."
+            "not_an_exercise",
+            "This is not an exercise document.",
+            "Choose a file that Orthopsis has written.",
         )
     return data
 
@@ -202,7 +211,10 @@ def _first_fault(error: ValidationError) -> UnreadableExercise:
     place = ".".join(str(part) for part in fault["loc"] if part not in ("function-after", "function-before"))
     message = str(fault["msg"]).removeprefix("Value error, ")
     return UnreadableExercise(
-        "bad_field", f"The field {place or 'exercise'} cannot be used: {message}.", "Correct it and try again.", about=place
+        "bad_field",
+        f"The field {place or 'exercise'} cannot be used: {message}.",
+        "Correct it and try again.",
+        about=place,
     )
 
 

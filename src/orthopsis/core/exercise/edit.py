@@ -79,7 +79,9 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
         raise GeometryError("unknown_kind", f"“{kind[:40]}” is not a kind of thing.", f"Choose {', '.join(KINDS)}.")
     if len(exercise.things) >= MOST_THINGS:
         raise GeometryError(
-            "too_many_things", f"An exercise holds at most {MOST_THINGS} things.", "Remove some, or begin another sheet."
+            "too_many_things",
+            f"An exercise holds at most {MOST_THINGS} things.",
+            "Remove some, or begin another sheet.",
         )
     setting = setting_of(exercise)
     held = KINDS[kind].place(setting, len(exercise.things))
@@ -143,7 +145,11 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
     if path.endswith("_mm"):
         mm = parse_length(text, units)
         if path.endswith("distance_mm") and mm <= 0:
-            raise GeometryError("no_distance", "A viewing distance is longer than nothing.", "Give a length, or leave it empty.")
+            raise GeometryError(
+                "no_distance",
+                "A viewing distance is longer than nothing.",
+                "Give a length, or leave it empty.",
+            )
         return mm
     try:
         return _chosen(text, choices(prepare(exercise), path), path.rsplit(".", maxsplit=1)[-1])
@@ -156,7 +162,9 @@ def _chosen(text: str, options: Mapping[str, str], says: str) -> str:
         if text.strip() in (value, shown):
             return value
     raise GeometryError(
-        "unknown_choice", f"“{text.strip()[:40]}” is not a choice for {says}.", f"Choose {', '.join(options.values())}."
+        "unknown_choice",
+        f"“{text.strip()[:40]}” is not a choice for {says}.",
+        f"Choose {', '.join(options.values())}.",
     )
 
 
@@ -186,7 +194,9 @@ def _with(exercise: Exercise, changes: Mapping[str, Any]) -> Exercise:
     except ValidationError as error:
         message = str(error.errors()[0]["msg"]).removeprefix("Value error, ")
         about = next(iter(changes))
-        raise GeometryError("cannot_hold", f"This cannot be kept here: {message}.", "Type another value.", about=about) from None
+        raise GeometryError(
+            "cannot_hold", f"This cannot be kept here: {message}.", "Type another value.", about=about
+        ) from None
 
 
 def _child(part: Any, name: str, path: str) -> Any:
@@ -229,4 +239,3 @@ def _check_index(exercise: Exercise, index: int) -> None:
 
 def _no_place(path: str) -> GeometryError:
     return GeometryError("no_such_place", f"There is no “{path[:60]}” in this exercise.", "Load the exercise again.")
-

@@ -3,8 +3,16 @@
 from dataclasses import dataclass
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import Act, Across, Measure, Move, Shift
-from orthopsis.core.exercise.drawing import DrawnLine, HandlePlace, MeasureMark, Picture, Place, SheetSize, TonedFace
+from orthopsis.core.construct.moves import Across, Act, Measure, Move, Shift
+from orthopsis.core.exercise.drawing import (
+    DrawnLine,
+    HandlePlace,
+    MeasureMark,
+    Picture,
+    Place,
+    SheetSize,
+    TonedFace,
+)
 from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
 from orthopsis.core.light.tone import face_tone
 from orthopsis.core.plane.homogeneous import Point, between
@@ -65,7 +73,10 @@ def picture(solved: Solved) -> Picture:
     names |= {n for f in prepared.frames for n in distance_names(f) if n in solved.board.points}
     return Picture(
         sheet=SheetSize(
-            width_mm=sheet.width_mm, height_mm=sheet.height_mm, units=sheet.units, division_mm=sheet.division_mm
+            width_mm=sheet.width_mm,
+            height_mm=sheet.height_mm,
+            units=sheet.units,
+            division_mm=sheet.division_mm,
         ),
         eye_level_mm=prepared.eye_level_mm,
         vanishing_points={n: solved.board.points[n].xy for n in sorted(names)},
@@ -95,7 +106,8 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
 
 
 def _light_lines(board: Board) -> tuple[list[DrawnLine], dict[str, int]]:
-    lines, ids = [], {}
+    lines: list[DrawnLine] = []
+    ids: dict[str, int] = {}
     for ruled in board.lines.values():
         ids[ruled.name] = len(lines)
         lines.append(_light_line(len(lines), ruled))
@@ -131,18 +143,30 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
             start, end = (between(*ends, share).xy for share in (piece.start, piece.end))
             result.append(
                 DrawnLine(
-                    id=first + len(result), thing=name, name=piece.edge.name, start=start, end=end, role="edge",
-                    family=piece.edge.runs, visible=piece.visible,
-                )  # fmt: skip
+                    id=first + len(result),
+                    thing=name,
+                    name=piece.edge.name,
+                    start=start,
+                    end=end,
+                    role="edge",
+                    family=piece.edge.runs,
+                    visible=piece.visible,
+                )
             )
     level = board.lines[EYE_LEVEL]
     for t0, t1 in sight.seen_behind_all(level.start.xy, level.end.xy):
         start, end = (between(level.start, level.end, t).xy for t in (t0, t1))
         result.append(
             DrawnLine(
-                id=first + len(result), thing="", name=EYE_LEVEL, start=start, end=end, role="detail",
-                family="level", visible=True,
-            )  # fmt: skip
+                id=first + len(result),
+                thing="",
+                name=EYE_LEVEL,
+                start=start,
+                end=end,
+                role="detail",
+                family="level",
+                visible=True,
+            )
         )
     return result
 

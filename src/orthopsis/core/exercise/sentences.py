@@ -91,8 +91,12 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
         value = placed.values.word(name)
         options = [PlaceOption(value=v, text=t) for v, t in parameter.options.items()]
         return SentencePiece(
-            text=parameter.options[value], path=path, kind="choice", value=value, options=options, says=parameter.says
+            text=parameter.options[value],
+            path=path,
+            kind="choice",
+            value=value,
+            options=options,
+            says=parameter.says,
         )
     mm = placed.values.mm(name)
     return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
-

@@ -100,7 +100,9 @@ def placed_errors(placed: Placed) -> Iterator[None]:
 def _check_eye_level(exercise: Exercise, sheet: Sheet) -> None:
     height = exercise.eye_level.height_mm
     if not 0 < height < sheet.height_mm:
-        half = format_length(round(sheet.height_mm / 2 / sheet.division_mm) * sheet.division_mm, sheet.units, sheet.division_mm)
+        half = format_length(
+            round(sheet.height_mm / 2 / sheet.division_mm) * sheet.division_mm, sheet.units, sheet.division_mm
+        )
         raise GeometryError(
             "eye_level_off_sheet", "The eye level is not on the sheet.",
             f"Put it between the bottom and the top edge, for example {half} up.",

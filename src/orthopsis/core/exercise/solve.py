@@ -1,4 +1,4 @@
-"""The two questions that are asked of an exercise: its whole drawing, or only its picture while something is dragged."""
+"""The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
 
 from orthopsis.core.exercise.advise import advise
 from orthopsis.core.exercise.document import Exercise

@@ -2,7 +2,16 @@
 
 from collections.abc import Mapping
 
-from orthopsis.core.construct.moves import Measure, MeasureAlong, Move, Parallel, Rule, RuleToPoint, ShareAlong, Side
+from orthopsis.core.construct.moves import (
+    Measure,
+    MeasureAlong,
+    Move,
+    Parallel,
+    Rule,
+    RuleToPoint,
+    ShareAlong,
+    Side,
+)
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.picture import Solved
@@ -113,7 +122,7 @@ def _values_of(solved: Solved, move: Move) -> dict[str, object]:
 
 def _finish(solved: Solved) -> list[Step]:
     level = solved.prepared.wording.level
-    light = [i for i in solved.light_ids.values()]
+    light = list(solved.light_ids.values())
     final = list(solved.final_ids)
     edges = [i for i in final if solved.lines[i].role == "edge"]
     merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges})

@@ -6,8 +6,26 @@ the oldest less. Common practice, no source: teachers correct them by experience
 
 from orthopsis.core.wording.vocabulary import Level
 
-_BASE_S = {"setup": 60, "front": 40, "guides": 30, "depth": 40, "back": 30, "take_away": 60, "darken": 30, "tone": 60}
-_EACH_S = {"setup": 20, "front": 15, "guides": 18, "depth": 20, "back": 25, "take_away": 6, "darken": 8, "tone": 12}
+_BASE_S = {
+    "setup": 60,
+    "front": 40,
+    "guides": 30,
+    "depth": 40,
+    "back": 30,
+    "take_away": 60,
+    "darken": 30,
+    "tone": 60,
+}
+_EACH_S = {
+    "setup": 20,
+    "front": 15,
+    "guides": 18,
+    "depth": 20,
+    "back": 25,
+    "take_away": 6,
+    "darken": 8,
+    "tone": 12,
+}
 _FACTOR: dict[Level, float] = {"youngest": 1.6, "middle": 1.0, "oldest": 0.75}
 
 

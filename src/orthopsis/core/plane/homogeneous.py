@@ -84,7 +84,9 @@ def join(first: Point, second: Point) -> Line:
     triple = _cross(_triple(first), _triple(second))
     if _is_same(first, second):
         raise CoincidentPoints(
-            "points_coincide", "Two points that should be joined by a line fall together.", "Move one of them."
+            "points_coincide",
+            "Two points that should be joined by a line fall together.",
+            "Move one of them.",
         )
     return _line(triple)
 
@@ -105,7 +107,9 @@ def meet(first: Line, second: Line, *, tol: float = SAME_LINE) -> Point:
         return Point(x / w, y / w)
     if math.hypot(x, y) <= SAME_POINT_MM:
         raise CoincidentLines(
-            "lines_coincide", "Two lines that should cross lie on top of each other.", "Move one of their points."
+            "lines_coincide",
+            "Two lines that should cross lie on top of each other.",
+            "Move one of their points.",
         )
     return ideal(x, y)
 

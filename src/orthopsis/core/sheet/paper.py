@@ -37,9 +37,7 @@ class Sheet:
 
     def holds(self, x: float, y: float, margin_mm: float = 0.0) -> bool:
         """Tell whether a page point lies on the paper, at least ``margin_mm`` from its edges."""
-        return (
-            margin_mm <= x <= self.width_mm - margin_mm and margin_mm <= y <= self.height_mm - margin_mm
-        )
+        return margin_mm <= x <= self.width_mm - margin_mm and margin_mm <= y <= self.height_mm - margin_mm
 
 
 def paper_size(paper: PaperName, orientation: Orientation) -> tuple[float, float]:

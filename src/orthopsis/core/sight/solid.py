@@ -7,8 +7,6 @@ with what the construction made under the same name.
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
-import numpy as np
-
 from orthopsis.core.plane.tolerance import THIN_FACE_MM2
 from orthopsis.core.view.eye import Array, Eye
 

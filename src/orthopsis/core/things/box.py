@@ -145,8 +145,7 @@ def solid(values: Values, setting: Setting) -> Solid:
 
 def _faces() -> tuple[Face, ...]:
     sides = [
-        Face(side, (f"front.{b}", f"front.{a}", f"back.{a}", f"back.{b}"), side)
-        for side, (a, b) in _SIDE_FACES.items()
+        Face(side, (f"front.{b}", f"front.{a}", f"back.{a}", f"back.{b}"), side) for side, (a, b) in _SIDE_FACES.items()
     ]
     return (
         Face("front", tuple(f"front.{c}" for c in CORNERS), "front"),
@@ -200,9 +199,7 @@ def _front(values: Values) -> list[Move]:
 
 
 def _guide(values: Values, corner: str, setting: Setting) -> RuleToPoint:
-    return RuleToPoint(
-        _full(values, f"guide.{corner}"), _full(values, f"front.{corner}"), setting.frame.name
-    )
+    return RuleToPoint(_full(values, f"guide.{corner}"), _full(values, f"front.{corner}"), setting.frame.name)
 
 
 def _cut_depth(values: Values, setting: Setting) -> list[Move]:
@@ -380,7 +377,10 @@ BOX = ThingKind(
         Choice(
             "depth_corner",
             "the corner",
-            {"auto": "the longest guide line", **{c: f"the {c.replace('_', ' ')} corner's guide line" for c in CORNERS}},
+            {
+                "auto": "the longest guide line",
+                **{c: f"the {c.replace('_', ' ')} corner's guide line" for c in CORNERS},
+            },
             "auto",
         ),
         Choice("look", "the look", {"solid": "Solid", "see_through": "See-through"}, "solid"),

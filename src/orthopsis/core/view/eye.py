@@ -39,7 +39,9 @@ class Eye:
         z = world[:, 2]
         if np.any(z <= 0):
             raise GeometryError(
-                "behind_the_eye", "A part of this thing would be behind the viewer.", "Move it away or make it smaller."
+                "behind_the_eye",
+                "A part of this thing would be behind the viewer.",
+                "Move it away or make it smaller.",
             )
         px, py = self.principal.xy
         scale = self.distance_mm / z

@@ -94,7 +94,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
 }
 
 NEXT_TIME: dict[str, tuple[str, str, str]] = {
-    "eye_level": ("Next time: mark both edges.", "Next time: mark both edges first.", "Next time: two marks, then the line."),
+    "eye_level": (
+        "Next time: mark both edges.",
+        "Next time: mark both edges first.",
+        "Next time: two marks, then the line.",
+    ),
     "uprights": (
         "Next time: turn the paper so that the line comes toward you.",
         "Next time: use the set square for every [upright].",

@@ -68,9 +68,10 @@ STEPS: dict[str, StepPhrases] = {
     "guides": StepPhrases(
         "{thing}: {lines} to the point",
         (
-            "Put the ruler on the [vanishing point]. Turn it until it touches a corner of {thing}. Draw very lightly. "
-            "Count: {count}.",
-            "Rest the ruler on the [vanishing point], turn it to each corner in turn: {corners}. Draw {lines}, lightly.",
+            "Put the ruler on the [vanishing point]. Turn it until it touches a corner of {thing}. "
+            "Draw very lightly. Count: {count}.",
+            "Rest the ruler on the [vanishing point], turn it to each corner in turn: {corners}. Draw "
+            "{lines}, lightly.",
             "Rule light [guide lines] to the [vanishing point] from {corners} of {thing}: {count} in all.",
         ),
         "A corner gets a line only when the line does not run across the front.",
@@ -103,7 +104,8 @@ STEPS: dict[str, StepPhrases] = {
         "{thing}: depth about half way",
         (
             "On the line from the {corner} corner make a mark about half way to the [vanishing point].",
-            "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the [vanishing point].",
+            "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the "
+            "[vanishing point].",
             "Cut the depth by eye, about half way along the [guide line] of the {corner} corner.",
         ),
         "A free length is decided by eye, once; the rest follows from it.",
@@ -114,9 +116,11 @@ STEPS: dict[str, StepPhrases] = {
         (
             "Put the ruler on the {side} [distance point]. Turn it to the {beside} corner. Where it crosses the line "
             "from the {corner} corner, make a mark.",
-            "Rule lightly from the {beside} corner to the {side} [distance point]. Where it crosses the [guide line] of "
+            "Rule lightly from the {beside} corner to the {side} [distance point]. Where it crosses the "
+            "[guide line] of "
             "the {corner} corner is the back corner.",
-            "The diagonal from the {beside} corner to the {side} [distance point] cuts the [guide line] of the {corner} "
+            "The diagonal from the {beside} corner to the {side} [distance point] cuts the [guide line] of "
+            "the {corner} "
             "corner at the true depth of a cube.",
         ),
         "The line from a front corner to the opposite [distance point] cuts off the depth of a cube.",
@@ -136,7 +140,8 @@ STEPS: dict[str, StepPhrases] = {
         "Take away what is not seen",
         (
             "Rub out the light lines behind the boxes and the lines that go on to the [vanishing point].",
-            "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] behind things.",
+            "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] "
+            "behind things.",
             "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before it.",
         ),
         "Nothing shows through a solid thing.",

@@ -1,0 +1,1 @@
+"""The web application: routers, sessions, background work. Thin: parse, call, answer."""

@@ -1,0 +1,166 @@
+"""The Desk's questions to the core: draw this, change that, drag here. Nothing is kept."""
+
+from typing import Annotated, Any, Literal
+
+from fastapi import APIRouter
+from pydantic import BaseModel, Field
+
+from orthopsis.app.problems import PROBLEMS
+from orthopsis.app.session import Me
+from orthopsis.core.exercise import edit
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture
+from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.things.registry import KINDS
+
+router = APIRouter(prefix="/api/desk", tags=["desk"], responses=PROBLEMS)
+Document = dict[str, Any]
+Path = Annotated[str, Field(max_length=80)]
+Coordinate = Annotated[float, Field(allow_inf_nan=False, ge=-1e6, le=1e6)]
+
+
+class TypeAct(BaseModel):
+    """Type or choose a value at a place."""
+
+    op: Literal["type"]
+    path: Path
+    text: Annotated[str, Field(max_length=200)]
+
+
+class CureAct(BaseModel):
+    """Try the cure of a piece of advice."""
+
+    op: Literal["cure"]
+    edits: Annotated[list[CureEdit], Field(max_length=20)]
+
+
+class AddAct(BaseModel):
+    """Add a thing."""
+
+    op: Literal["add"]
+    kind: Path
+
+
+class ThingAct(BaseModel):
+    """Remove or copy a thing."""
+
+    op: Literal["remove", "copy"]
+    index: int
+
+
+class MoveAct(BaseModel):
+    """Move a thing in the order from near to far."""
+
+    op: Literal["move"]
+    index: int
+    by: Annotated[int, Field(ge=-200, le=200)]
+
+
+class RenameAct(BaseModel):
+    """Call a thing otherwise."""
+
+    op: Literal["rename"]
+    index: int
+    name: Annotated[str, Field(max_length=60)]
+
+
+class DragAct(BaseModel):
+    """Drag a handle to a page place (mm)."""
+
+    op: Literal["drag"]
+    handle: Path
+    x: Coordinate
+    y: Coordinate
+    snap: bool = True
+
+
+Act = Annotated[TypeAct | CureAct | AddAct | ThingAct | MoveAct | RenameAct | DragAct, Field(discriminator="op")]
+
+
+class DrawRequest(BaseModel):
+    """An exercise to be drawn."""
+
+    exercise: Document
+
+
+class ActRequest(DrawRequest):
+    """An exercise and what is done to it."""
+
+    act: Act
+
+
+class DragRequest(DrawRequest):
+    """An exercise and a handle that is being dragged."""
+
+    drag: DragAct
+
+
+class DeskAnswer(BaseModel):
+    """The exercise and its whole drawing."""
+
+    exercise: Document
+    drawing: Drawing
+
+
+class DragAnswer(BaseModel):
+    """The exercise and its picture; steps and advice are asked for when the hand rests."""
+
+    exercise: Document
+    picture: Picture
+
+
+class KindLine(BaseModel):
+    """A kind of thing that can be added."""
+
+    kind: str
+    title: str
+
+
+@router.get("/kinds")
+def kinds(_: Me) -> list[KindLine]:
+    """Return the kinds of things."""
+    return [KindLine(kind=k.kind, title=k.title) for k in KINDS.values()]
+
+
+@router.post("/draw")
+def draw_exercise(body: DrawRequest, _: Me) -> DeskAnswer:
+    """Return the whole drawing of an exercise."""
+    return _answer(read_exercise(body.exercise))
+
+
+@router.post("/act")
+def act(body: ActRequest, _: Me) -> DeskAnswer:
+    """Change an exercise and return it with its drawing."""
+    return _answer(_acted(read_exercise(body.exercise), body.act))
+
+
+@router.post("/drag")
+def drag(body: DragRequest, _: Me) -> DragAnswer:
+    """Move a handle and return the picture only."""
+    exercise = _acted(read_exercise(body.exercise), body.drag)
+    return DragAnswer(exercise=exercise.document(), picture=draw_picture(exercise))
+
+
+def _acted(exercise: Exercise, act: Act) -> Exercise:
+    match act:
+        case TypeAct():
+            return edit.type_at(exercise, act.path, act.text)
+        case CureAct():
+            for change in act.edits:
+                exercise = edit.set_at(exercise, change.path, change.value)
+            return exercise
+        case AddAct():
+            return edit.add_thing(exercise, act.kind)
+        case ThingAct():
+            change_thing = edit.remove_thing if act.op == "remove" else edit.copy_thing
+            return change_thing(exercise, act.index)
+        case MoveAct():
+            return edit.move_thing(exercise, act.index, act.by)
+        case RenameAct():
+            return edit.rename_thing(exercise, act.index, act.name)
+        case DragAct():
+            return edit.drag(exercise, act.handle, act.x, act.y, snap=act.snap)
+
+
+def _answer(exercise: Exercise) -> DeskAnswer:
+    return DeskAnswer(exercise=exercise.document(), drawing=draw(exercise))

@@ -1,0 +1,110 @@
+"""The application: routers, error map, headers, the built front end."""
+
+from collections.abc import AsyncIterator, Awaitable, Callable
+from contextlib import asynccontextmanager
+
+from fastapi import Depends, FastAPI, Request, Response
+from fastapi.responses import FileResponse
+from starlette.types import ASGIApp, Message, Receive, Scope, Send
+
+from orthopsis import __version__
+from orthopsis.app import check, desk, problems, register, shelf, signing_in, today
+from orthopsis.app.problems import Problem, Refusal
+from orthopsis.app.reading import Reader
+from orthopsis.app.session import Limiter, refuse_other_sites
+from orthopsis.app.settings import Settings
+from orthopsis.store.engine import open_engine, open_sessions
+
+MOST_BODY_BYTES = 32_000_000
+_HEADERS = {
+    "Content-Security-Policy": "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; "
+    "object-src 'none'; base-uri 'none'; frame-ancestors 'self'",
+    "X-Content-Type-Options": "nosniff",
+    "Referrer-Policy": "same-origin",
+}
+
+
+def create_app(settings: Settings) -> FastAPI:
+    """Return the application on an already migrated database."""
+    engine = open_engine(settings.database_url)
+    sessions = open_sessions(engine)
+
+    @asynccontextmanager
+    async def lifespan(app: FastAPI) -> AsyncIterator[None]:
+        app.state.reader.start()
+        yield
+        app.state.reader.stop()
+        engine.dispose()
+
+    app = FastAPI(
+        title="Orthopsis", version=__version__, lifespan=lifespan, dependencies=[Depends(refuse_other_sites)],
+        docs_url=None, redoc_url=None, openapi_url="/api/openapi.json",
+    )  # fmt: skip
+    app.state.sessions = sessions
+    app.state.limiter = Limiter()
+    app.state.reader = Reader(sessions, settings.readers)
+    problems.install(app)
+    app.add_middleware(BodyLimit)
+    for module in (signing_in, desk, shelf, register, today, check):
+        app.include_router(module.router)
+    _serve_front_end(app, settings)
+
+    @app.middleware("http")
+    async def headers(request: Request, call: Callable[[Request], Awaitable[Response]]) -> Response:
+        response = await call(request)
+        for name, value in _HEADERS.items():
+            response.headers.setdefault(name, value)
+        return response
+
+    return app
+
+
+def _serve_front_end(app: FastAPI, settings: Settings) -> None:
+    dist = settings.dist.resolve()
+
+    @app.get("/api/{rest:path}", include_in_schema=False)
+    def unknown(rest: str) -> None:
+        raise Refusal(404, "no_such_address", "There is nothing at this address.", "Go back to Today.")
+
+    @app.get("/{path:path}", include_in_schema=False)
+    def front_end(path: str) -> FileResponse:
+        """Serve a built file, or the one page that every other address belongs to."""
+        wanted = (dist / path).resolve() if "\0" not in path else dist
+        if path and wanted.is_relative_to(dist) and wanted.is_file():
+            lasting = "assets/" in path
+            cache = "public, max-age=31536000, immutable" if lasting else "no-cache"
+            return FileResponse(wanted, headers={"Cache-Control": cache})
+        return FileResponse(dist / "index.html", headers={"Cache-Control": "no-cache"})
+
+
+class BodyLimit:
+    """Refuses bodies that are larger than any upload may be, whether they say so or not."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self._app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        if scope["type"] != "http":
+            await self._app(scope, receive, send)
+            return
+        stated = dict(scope["headers"]).get(b"content-length", b"0")
+        if not stated.isdigit() or int(stated) > MOST_BODY_BYTES:
+            await _refuse_large(scope, receive, send)
+            return
+        received = 0
+
+        async def counted() -> Message:
+            nonlocal received
+            message = await receive()
+            received += len(message.get("body", b""))
+            if received > MOST_BODY_BYTES:
+                raise Refusal(413, "too_large", "The file is too large.", "30 MB is the most.")
+            return message
+
+        await self._app(scope, counted, send)
+
+
+async def _refuse_large(scope: Scope, receive: Receive, send: Send) -> None:
+    problem = Problem(code="too_large", why="The file is too large.", fix="30 MB is the most.")
+    response = Response(problem.model_dump_json(), status_code=413, media_type="application/json")
+    await response(scope, receive, send)

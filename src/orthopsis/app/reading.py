@@ -1,0 +1,171 @@
+"""Reading piles in the background.
+
+The queue is the database: a sheet whose state is ``queued`` is read. So nothing is lost when the process
+ends, and cancelling is a change of state. The pictures are read in processes of their own, since that
+is hours of arithmetic beside a server that must answer.
+"""
+
+import logging
+import threading
+from concurrent.futures import Future, ProcessPoolExecutor
+from concurrent.futures.process import BrokenProcessPool
+from multiprocessing import get_context
+from typing import Any
+
+import cv2
+from sqlalchemy.exc import SQLAlchemyError
+
+from orthopsis.core.check.check import check
+from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.scan.read import NotRead, read_sheet
+from orthopsis.store import piles
+from orthopsis.store.engine import Sessions
+from orthopsis.store.models import Pile, SheetRow
+
+log = logging.getLogger(__name__)
+Strokes = list[list[float]]
+
+
+def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[float, float]] | None) -> dict[str, Any]:
+    """Read one sheet and judge it (runs in a process of its own)."""
+    cv2.setNumThreads(1)
+    exercise = read_exercise(document)
+    sheet = sheet_of(exercise)
+    try:
+        reading = read_sheet(data, sheet.width_mm, sheet.height_mm, corners)
+    except GeometryError as error:
+        return {"state": "failed", "problem": f"{error.why} {error.fix}"}
+    if isinstance(reading, NotRead):
+        return {
+            "state": "not_found",
+            "problem": f"The sheet was not found: {reading.reason}. Place its corners by hand.",
+        }
+    checked = check(exercise, reading.strokes)
+    return {
+        "state": "read",
+        "found_by": reading.found_by,
+        "confidence": reading.confidence,
+        "strokes": [[*s.start.xy, *s.end.xy, s.darkness] for s in reading.strokes],
+        "checked": checked.model_dump(mode="json"),
+        "student_code": reading.code.student if reading.code else "",
+        "exercise_code": reading.code.exercise if reading.code else "",
+        "flat": reading.flat_jpeg,
+    }
+
+
+def strokes_of(rows: list[list[float]]) -> list[Stroke]:
+    """Return kept strokes as the core knows them."""
+    return [Stroke(Point(r[0], r[1]), Point(r[2], r[3]), r[4]) for r in rows]
+
+
+class Reader:
+    """Takes queued sheets from the database and has them read, ``workers`` at a time."""
+
+    def __init__(self, sessions: Sessions, workers: int) -> None:
+        self._sessions = sessions
+        self._workers = workers
+        self._wake = threading.Event()
+        self._stopping = False
+        self._pool: ProcessPoolExecutor | None = None
+        self._busy: dict[int, Future[dict[str, Any]]] = {}
+        self._thread = threading.Thread(target=self._run, name="reader", daemon=True)
+
+    def start(self) -> None:
+        """Take up what an earlier run left, and begin."""
+        self._thread.start()
+
+    def wake(self) -> None:
+        """Tell that something was queued."""
+        self._wake.set()
+
+    def stop(self) -> None:
+        """Finish; what is being read is read again at the next start."""
+        self._stopping = True
+        self._wake.set()
+        self._thread.join(timeout=5)
+        if self._pool is not None:
+            self._pool.shutdown(wait=False, cancel_futures=True)
+            for process in list((self._pool._processes or {}).values()):
+                process.terminate()
+
+    def _run(self) -> None:
+        resumed = False
+        while not self._stopping:
+            try:
+                if not resumed:
+                    self._resume()
+                    resumed = True
+                self._collect()
+                self._take()
+            except SQLAlchemyError as error:
+                log.warning("the reader waits for the database: %s", error)
+                self._wake.wait(1.0)
+            self._wake.wait(0.05 if self._busy else 2.0)
+            self._wake.clear()
+
+    def _resume(self) -> None:
+        with self._sessions.begin() as db:
+            piles.requeue_interrupted(db)
+
+    def _take(self) -> None:
+        room = self._workers - len(self._busy)
+        if room <= 0:
+            return
+        with self._sessions.begin() as db:
+            jobs = []
+            for row in piles.take_queued(db, room):
+                pile = db.get(Pile, row.pile_id)
+                if pile is not None:
+                    data = piles.sheet_picture(db, row.id, "upload")
+                    corners = [(float(x), float(y)) for x, y in row.corners] if row.corners else None
+                    jobs.append((row.id, data, pile.document, corners))
+        for sheet_id, *job in jobs:
+            self._busy[sheet_id] = self._submit(*job)
+
+    def _submit(self, *job: Any) -> Future[dict[str, Any]]:
+        if self._pool is None:
+            self._pool = ProcessPoolExecutor(self._workers, mp_context=get_context("spawn"))
+        return self._pool.submit(read_and_check, *job)
+
+    def _collect(self) -> None:
+        for sheet_id, future in list(self._busy.items()):
+            if not future.done():
+                continue
+            try:
+                result = future.result()
+            except BrokenProcessPool:
+                self._pool = None
+                result = {
+                    "state": "failed",
+                    "problem": "Reading this sheet broke off. Read it again, or take a new photo.",
+                }
+            except Exception as error:
+                log.exception("reading a sheet failed")
+                result = {
+                    "state": "failed",
+                    "problem": f"This sheet could not be read ({type(error).__name__}). Take a new photo.",
+                }
+            with self._sessions.begin() as db:
+                _write(db, sheet_id, result)
+            del self._busy[sheet_id]
+
+
+def _write(db: Any, sheet_id: int, result: dict[str, Any]) -> None:
+    row = db.get(SheetRow, sheet_id)
+    if row is None:
+        return
+    if result["state"] != "read":
+        row.state, row.problem = result["state"], result["problem"][:300]
+        return
+    piles.set_read(row, result["found_by"], result["confidence"], result["strokes"], result["checked"])
+    row.decisions = {}
+    if result["flat"]:
+        piles.set_picture(db, sheet_id, "flat", result["flat"])
+    pile = db.get(Pile, row.pile_id)
+    if row.student_id is None and result["student_code"] and pile is not None:
+        student = piles.student_by_code(db, pile.class_id, result["student_code"])
+        row.student_id = student.id if student else None

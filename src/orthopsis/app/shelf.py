@@ -1,0 +1,201 @@
+"""The shelf: exercises kept, saved by version, printed and exported."""
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from fastapi import APIRouter, Query, Response
+from pydantic import BaseModel
+
+from orthopsis.app.problems import PROBLEMS
+from orthopsis.app.session import Db, Me
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.paperwork.marks import SheetCode
+from orthopsis.paperwork.sheets import Copy, PrintKind, sheet_pdf, steps_pdf
+from orthopsis.paperwork.write import MEDIA_TYPES, write_drawing
+from orthopsis.store import classes, exercises
+from orthopsis.store.errors import Refused
+from orthopsis.store.models import ExerciseRow
+
+router = APIRouter(prefix="/api/exercises", tags=["shelf"], responses=PROBLEMS)
+MOST_EXERCISES = 1000
+Form = Literal["json", "svg", "pdf", "png", "dxf", "obj", "exercise"]
+
+
+class ShelfLine(BaseModel):
+    """An exercise on the shelf, with the picture of its finished sheet."""
+
+    id: int
+    title: str
+    version: int
+    updated_at: datetime
+    is_put_away: bool
+    things: int
+    picture: Picture
+
+
+class KeptExercise(BaseModel):
+    """An exercise with the version that the next save must name."""
+
+    id: int
+    version: int
+    exercise: dict[str, Any]
+
+
+class SaveRequest(BaseModel):
+    """A new state, and the version that it was made from."""
+
+    base_version: int
+    exercise: dict[str, Any]
+
+
+class NewRequest(BaseModel):
+    """A document to put on the shelf; left out, an empty exercise."""
+
+    exercise: dict[str, Any] | None = None
+
+
+class AwayRequest(BaseModel):
+    """Whether the exercise is put away."""
+
+    put_away: bool
+
+
+class VersionLine(BaseModel):
+    """An earlier state."""
+
+    version: int
+    saved_at: datetime
+    things: int
+
+
+@router.get("")
+def shelf(db: Db, teacher: Me, put_away: bool = False) -> list[ShelfLine]:
+    """Return the teacher's exercises."""
+    return [_line(row) for row in exercises.list_exercises(db, teacher.id, put_away=put_away)]
+
+
+@router.post("", status_code=201)
+def add(body: NewRequest, db: Db, teacher: Me) -> KeptExercise:
+    """Put a new exercise on the shelf."""
+    if exercises.count_exercises(db, teacher.id) >= MOST_EXERCISES:
+        raise Refused("shelf_full", f"The shelf holds {MOST_EXERCISES} exercises.", "Remove some first.")
+    exercise = read_exercise(body.exercise) if body.exercise is not None else Exercise()
+    draw(exercise)
+    row = exercises.add_exercise(db, teacher.id, exercise)
+    db.commit()
+    return _kept(row)
+
+
+@router.get("/{exercise_id}")
+def get(exercise_id: int, db: Db, teacher: Me) -> KeptExercise:
+    """Return an exercise."""
+    return _kept(exercises.get_exercise(db, teacher.id, exercise_id))
+
+
+@router.put("/{exercise_id}")
+def save(exercise_id: int, body: SaveRequest, db: Db, teacher: Me) -> KeptExercise:
+    """Save a new state; 409 if another window saved meanwhile."""
+    exercise = read_exercise(body.exercise)
+    draw_picture(exercise)
+    row = exercises.save_exercise(db, teacher.id, exercise_id, exercise, body.base_version)
+    db.commit()
+    return _kept(row)
+
+
+@router.post("/{exercise_id}/away", status_code=204)
+def put_away(exercise_id: int, body: AwayRequest, db: Db, teacher: Me) -> None:
+    """Take an exercise off the shelf or put it back."""
+    exercises.put_away(db, teacher.id, exercise_id, body.put_away)
+    db.commit()
+
+
+@router.get("/{exercise_id}/versions")
+def versions(exercise_id: int, db: Db, teacher: Me) -> list[VersionLine]:
+    """Return the versions, the newest first."""
+    return [
+        VersionLine(version=v.version, saved_at=v.saved_at, things=len(v.document["things"]))
+        for v in exercises.list_versions(db, teacher.id, exercise_id)
+    ]
+
+
+@router.get("/{exercise_id}/versions/{version}")
+def version(exercise_id: int, version: int, db: Db, teacher: Me) -> KeptExercise:
+    """Return an earlier state; saving it again makes it the newest."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    earlier = exercises.get_version(db, teacher.id, exercise_id, version)
+    return KeptExercise(id=row.id, version=row.version, exercise=earlier.document)
+
+
+@router.get("/{exercise_id}/print/{kind}.pdf", response_class=Response)
+def print_pdf(
+    exercise_id: int,
+    kind: Literal["starter", "steps", "answer", "overlay"],
+    db: Db,
+    teacher: Me,
+    class_id: int | None = None,
+    per_page: Annotated[int, Query(ge=1, le=8)] = 4,
+    copies: Annotated[int, Query(ge=1, le=40)] = 1,
+) -> Response:
+    """Return a PDF: starter, steps, answer or overlay; with a class, a starter or answer sheet for each student."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    drawing = draw(read_exercise(row.document))
+    if kind == "steps":
+        data = steps_pdf(drawing, row.title, per_page)
+    else:
+        page = {"starter": 1, "answer": 2, "overlay": 3}[kind]
+        data = sheet_pdf(drawing, _kind(kind), row.title, _copies(db, teacher.id, row, class_id, page, copies))
+    return _file(data, "application/pdf", f"{row.title} {kind}.pdf", inline=True)
+
+
+@router.get("/{exercise_id}/file.{form}", response_class=Response)
+def export(exercise_id: int, form: Form, db: Db, teacher: Me) -> Response:
+    """Return the drawing in an open format, or the exercise document itself."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    exercise = read_exercise(row.document)
+    if form == "exercise":
+        text = exercise.model_dump_json(by_alias=True, indent=1, serialize_as_any=True)
+        return _file(text.encode(), "application/json", f"{row.title}.exercise.json")
+    return _file(write_drawing(exercise, form), MEDIA_TYPES[form], f"{row.title}.{form}")
+
+
+def _kind(kind: str) -> PrintKind:
+    kinds: dict[str, PrintKind] = {"starter": "starter", "answer": "answer", "overlay": "overlay"}
+    return kinds[kind]
+
+
+def _copies(db: Db, owner_id: int, row: ExerciseRow, class_id: int | None, page: int, copies: int) -> list[Copy]:
+    if class_id is None:
+        return [Copy(SheetCode(row.code, "", page))] * copies
+    school_class = classes.get_class(db, owner_id, class_id)
+    students = classes.list_students(db, school_class.id)
+    if not students:
+        raise Refused(
+            "empty_class",
+            f"“{school_class.name}” has no students yet.",
+            "Enter their aliases in the register.",
+        )
+    return [Copy(SheetCode(row.code, s.code, page), f"{s.alias}  ·  {school_class.name}") for s in students]
+
+
+def _file(data: bytes, media_type: str, name: str, *, inline: bool = False) -> Response:
+    plain = "".join(ch if ch.isalnum() or ch in " .-_" else "_" for ch in name).encode("ascii", "replace").decode()
+    disposition = f'{"inline" if inline else "attachment"}; filename="{plain.replace("?", "_")}"'
+    return Response(data, media_type=media_type, headers={"Content-Disposition": disposition})
+
+
+def _line(row: ExerciseRow) -> ShelfLine:
+    return ShelfLine(
+        id=row.id,
+        title=row.title,
+        version=row.version,
+        updated_at=row.updated_at,
+        is_put_away=row.is_put_away,
+        things=len(row.document["things"]),
+        picture=draw_picture(read_exercise(row.document)),
+    )
+
+
+def _kept(row: ExerciseRow) -> KeptExercise:
+    return KeptExercise(id=row.id, version=row.version, exercise=row.document)

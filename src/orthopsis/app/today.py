@@ -1,0 +1,170 @@
+"""Today: the next lessons, the pile that waits, and who needs what."""
+
+from datetime import date
+
+from fastapi import APIRouter
+from pydantic import BaseModel
+
+from orthopsis.app.problems import PROBLEMS
+from orthopsis.app.session import Db, Me
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.wording.findings import TITLES
+from orthopsis.store import classes, piles
+from orthopsis.store.models import ExerciseRow, Lesson, SchoolClass
+
+router = APIRouter(prefix="/api", tags=["today"], responses=PROBLEMS)
+
+
+class LessonLine(BaseModel):
+    """A lesson to come, with the sheet and the step it starts from."""
+
+    id: int
+    on_date: date
+    class_id: int
+    class_name: str
+    exercise_id: int
+    exercise: str
+    start_step: int
+    steps: int
+    step_title: str
+    minutes: float
+    picture: Picture
+
+
+class PileLine(BaseModel):
+    """A pile with what is left to do on it."""
+
+    id: int
+    class_name: str
+    exercise: str
+    waiting: int
+    reading: int
+    to_look_at: int
+    kept: int
+
+
+class NeedLine(BaseModel):
+    """A student whose last kept sheet left something to practise."""
+
+    class_id: int
+    class_name: str
+    alias: str
+    finding: str
+    exercise: str
+
+
+class TodayAnswer(BaseModel):
+    """The first screen."""
+
+    lessons: list[LessonLine]
+    piles: list[PileLine]
+    needs: list[NeedLine]
+    has_exercises: bool
+    has_classes: bool
+
+
+class LessonRequest(BaseModel):
+    """A lesson to plan."""
+
+    class_id: int
+    exercise_id: int
+    on_date: date
+    start_step: int = 1
+
+
+@router.get("/today")
+def today(since: date, db: Db, teacher: Me) -> TodayAnswer:
+    """Return the first screen; ``since`` is the teacher's own date."""
+    lessons = classes.list_lessons(db, teacher.id, since)
+    own = classes.list_classes(db, teacher.id)
+    has_exercises = bool(db.query(ExerciseRow.id).filter(ExerciseRow.owner_id == teacher.id).first())
+    return TodayAnswer(
+        lessons=[_lesson(*row) for row in lessons[:6]],
+        piles=[line for line in pile_lines(db, teacher.id) if line.waiting or line.reading or line.to_look_at],
+        needs=[need for c in own for need in _needs(db, c)][:12],
+        has_exercises=has_exercises,
+        has_classes=bool(own),
+    )
+
+
+@router.post("/lessons", status_code=201)
+def plan_lesson(body: LessonRequest, db: Db, teacher: Me) -> LessonLine:
+    """Plan a lesson."""
+    row = classes.add_lesson(db, teacher.id, body.class_id, body.exercise_id, body.on_date, body.start_step)
+    db.commit()
+    school_class, exercise = db.get(SchoolClass, row.class_id), db.get(ExerciseRow, row.exercise_id)
+    assert school_class is not None
+    assert exercise is not None
+    return _lesson(row, school_class, exercise)
+
+
+@router.delete("/lessons/{lesson_id}", status_code=204)
+def remove_lesson(lesson_id: int, db: Db, teacher: Me) -> None:
+    """Remove a planned lesson."""
+    classes.remove_lesson(db, teacher.id, lesson_id)
+    db.commit()
+
+
+def pile_lines(db: Db, owner_id: int) -> list[PileLine]:
+    """Return all piles of a teacher with what is left to do."""
+    result = []
+    for pile in piles.list_piles(db, owner_id):
+        states = piles.count_states(db, pile.id)
+        school_class, exercise = db.get(SchoolClass, pile.class_id), db.get(ExerciseRow, pile.exercise_id)
+        result.append(
+            PileLine(
+                id=pile.id,
+                class_name=school_class.name if school_class else "",
+                exercise=exercise.title if exercise else str(pile.document["title"]),
+                waiting=states.get("waiting", 0) + states.get("failed", 0),
+                reading=states.get("queued", 0) + states.get("reading", 0),
+                to_look_at=states.get("read", 0) + states.get("not_found", 0),
+                kept=states.get("kept", 0),
+            )
+        )
+    return result
+
+
+def _lesson(row: Lesson, school_class: SchoolClass, exercise: ExerciseRow) -> LessonLine:
+    drawing = draw(read_exercise(exercise.document))
+    start = min(max(row.start_step, 1), len(drawing.steps))
+    return LessonLine(
+        id=row.id,
+        on_date=row.on_date,
+        class_id=school_class.id,
+        class_name=school_class.name,
+        exercise_id=exercise.id,
+        exercise=exercise.title,
+        start_step=start,
+        steps=len(drawing.steps),
+        step_title=drawing.steps[start - 1].title,
+        minutes=sum(step.minutes for step in drawing.steps[start - 1 :]),
+        picture=Picture.model_validate(drawing, from_attributes=True),
+    )
+
+
+def _needs(db: Db, school_class: SchoolClass) -> list[NeedLine]:
+    last = {sheet.student_id: (sheet, pile) for sheet, pile in piles.kept_sheets(db, school_class.id)}
+    result = []
+    for student in classes.list_students(db, school_class.id):
+        if student.id not in last:
+            continue
+        sheet, pile = last[student.id]
+        open_codes = [
+            f["code"]
+            for f in (sheet.checked or {"findings": []})["findings"]
+            if f["severity"] >= 2 and sheet.decisions.get(f"{f['code']}:{f['about']}") != "meant"
+        ]
+        if open_codes:
+            result.append(
+                NeedLine(
+                    class_id=school_class.id,
+                    class_name=school_class.name,
+                    alias=student.alias,
+                    finding=TITLES[open_codes[0]],
+                    exercise=str(pile.document["title"]),
+                )
+            )
+    return result

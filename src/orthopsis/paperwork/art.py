@@ -1,0 +1,115 @@
+"""What is to be drawn on a page, in page millimetres: recorded once, replayed to PDF, SVG and DXF."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass, field, replace
+from typing import Literal
+
+from orthopsis.core.exercise.drawing import Drawing, DrawnLine, Place
+from orthopsis.core.exercise.stage import Stage, stage_after
+
+Pen = Literal["dark", "light", "fresh", "level", "overlay"]
+
+WIDTH_MM: dict[Pen, float] = {"dark": 0.6, "light": 0.2, "fresh": 0.35, "level": 0.3, "overlay": 0.25}
+GREY: dict[Pen, float] = {"dark": 0.05, "light": 0.55, "fresh": 0.1, "level": 0.35, "overlay": 0.0}
+TONE_GREY = (1.0, 0.88, 0.72, 0.52)
+"""Grey of the four tone steps, paper to darkest."""
+
+
+@dataclass(frozen=True, slots=True)
+class ArtLine:
+    """A straight line; ``group`` names what it belongs to."""
+
+    start: Place
+    end: Place
+    pen: Pen
+    group: str
+
+
+@dataclass(frozen=True, slots=True)
+class ArtFace:
+    """A filled face with its tone step."""
+
+    outline: tuple[Place, ...]
+    tone: int
+    group: str
+
+
+@dataclass(frozen=True, slots=True)
+class ArtMark:
+    """A point: a small cross."""
+
+    at: Place
+    name: str
+
+
+@dataclass(frozen=True, slots=True)
+class Art:
+    """A page to be drawn."""
+
+    width_mm: float
+    height_mm: float
+    lines: tuple[ArtLine, ...] = ()
+    faces: tuple[ArtFace, ...] = ()
+    marks: tuple[ArtMark, ...] = field(default=())
+
+
+def step_art(drawing: Drawing, count: int) -> Art:
+    """Return the sheet after ``count`` steps, what is new drawn stronger, and a depth's mark shown."""
+    art = _staged(drawing, stage_after(drawing.steps, count))
+    step = drawing.steps[count - 1]
+    fresh = [ArtMark(drawing.points[n], n) for n in step.marks if step.phase == "depth" and n in drawing.points]
+    setup = [s for s in drawing.steps[:count] if s.phase == "setup"]
+    known = {name for s in setup for name in s.marks}
+    return replace(art, marks=(*(m for m in art.marks if m.name in known), *fresh))
+
+
+def answer_art(drawing: Drawing) -> Art:
+    """Return the finished sheet."""
+    stage = stage_after(drawing.steps, len(drawing.steps))
+    return _staged(drawing, Stage(stage.light, stage.dark, frozenset(), (), stage.toned))
+
+
+def starter_art(drawing: Drawing) -> Art:
+    """Return the sheet with the eye level and the points only."""
+    count = sum(step.phase == "setup" for step in drawing.steps)
+    stage = stage_after(drawing.steps, count)
+    return _staged(drawing, Stage(stage.light, stage.dark, frozenset(), (), False))
+
+
+def overlay_art(drawing: Drawing) -> Art:
+    """Return what is laid over a student's sheet: every light line and edge, thin, points marked."""
+    lines = [_line(line, "overlay") for line in drawing.lines if line.visible]
+    return _page(drawing, tuple(lines), ())
+
+
+def full_art(drawing: Drawing) -> Art:
+    """Return everything that was solved: light lines, edges seen and hidden, faces."""
+    edges = [
+        _line(line, "dark" if line.visible else "light") for line in drawing.lines if line.role in ("edge", "detail")
+    ]
+    light = [_line(line, "light") for line in drawing.lines if line.role not in ("edge", "detail")]
+    return _page(drawing, (*light, *edges), _faces(drawing))
+
+
+def _staged(drawing: Drawing, stage: Stage) -> Art:
+    lines = []
+    for line in drawing.lines:
+        if line.id in stage.dark:
+            lines.append(_line(line, "dark"))
+        elif line.id in stage.light:
+            fresh = line.id in stage.fresh and line.name != "eye level"
+            lines.append(_line(line, "fresh" if fresh else "level" if line.name == "eye level" else "light"))
+    return _page(drawing, tuple(lines), _faces(drawing) if stage.toned else ())
+
+
+def _line(line: DrawnLine, pen: Pen) -> ArtLine:
+    return ArtLine(line.start, line.end, pen, line.thing or "sheet")
+
+
+def _faces(drawing: Drawing) -> tuple[ArtFace, ...]:
+    return tuple(ArtFace(tuple(f.outline), f.tone, f.thing) for f in drawing.faces)
+
+
+def _page(drawing: Drawing, lines: Sequence[ArtLine], faces: Sequence[ArtFace]) -> Art:
+    marks = tuple(ArtMark(at, name) for name, at in drawing.vanishing_points.items())
+    return Art(drawing.sheet.width_mm, drawing.sheet.height_mm, tuple(lines), tuple(faces), marks)

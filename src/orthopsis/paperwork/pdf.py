@@ -1,0 +1,158 @@
+"""Pages of a PDF, true to size: millimetres on the page are millimetres on the paper."""
+
+import io
+from pathlib import Path
+
+from reportlab.lib.units import mm
+from reportlab.lib.utils import simpleSplit
+from reportlab.pdfbase import pdfmetrics
+from reportlab.pdfbase.ttfonts import TTFont
+from reportlab.pdfgen.canvas import Canvas
+
+from orthopsis.paperwork.art import GREY, TONE_GREY, WIDTH_MM, Art
+from orthopsis.paperwork.mark_bits import mark_rows
+from orthopsis.paperwork.marks import (
+    CORNER_NUMBERS,
+    INSET_MM,
+    MARK_MM,
+    QR_MM,
+    SheetCode,
+    mark_squares,
+    qr_rows,
+    qr_square,
+)
+
+REGULAR, BOLD = "Andika", "Andika-Bold"
+_FONTS = Path(__file__).parent / "fonts"
+_PT_PER_MM = mm
+
+
+class Pages:
+    """A PDF that is written page by page."""
+
+    def __init__(self, title: str) -> None:
+        _register_fonts()
+        self._out = io.BytesIO()
+        self.canvas = Canvas(self._out, pageCompression=1, invariant=1)
+        self.canvas.setTitle(title)
+        self.canvas.setCreator("Orthopsis")
+        self._forms = 0
+
+    def begin(self, width_mm: float, height_mm: float) -> None:
+        """Begin a page of this size; lengths after this are millimetres."""
+        self.canvas.setPageSize((width_mm * mm, height_mm * mm))
+        self.canvas.scale(mm, mm)
+        self.canvas.setLineCap(1)
+
+    def end(self) -> None:
+        """Finish the page."""
+        self.canvas.showPage()
+
+    def bytes(self) -> bytes:
+        """Return the whole PDF."""
+        self.canvas.save()
+        return self._out.getvalue()
+
+    def keep(self, art: Art) -> str:
+        """Record a drawing once, to be shown on many pages; return its name."""
+        self._forms += 1
+        name = f"art{self._forms}"
+        self.canvas.beginForm(name, 0, 0, art.width_mm, art.height_mm)
+        self.canvas.setLineCap(1)
+        draw_art(self.canvas, art)
+        self.canvas.endForm()
+        return name
+
+    def show(self, name: str, x: float = 0.0, y: float = 0.0, scale: float = 1.0) -> None:
+        """Show a recorded drawing with its lower left corner at a place (mm)."""
+        self.canvas.saveState()
+        self.canvas.translate(x, y)
+        self.canvas.scale(scale, scale)
+        self.canvas.doForm(name)
+        self.canvas.restoreState()
+
+    def text(self, x: float, y: float, words: str, size_mm: float, font: str = REGULAR, grey: float = 0.15) -> None:
+        """Write one line of text; ``size_mm`` is the type size."""
+        self.canvas.setFillGray(grey)
+        self.canvas.setFont(font, size_mm)
+        self.canvas.drawString(x, y, words)
+
+    def paragraph(self, x: float, y: float, words: str, size_mm: float, width_mm: float, font: str = REGULAR) -> float:
+        """Write a paragraph downward from ``y`` and return where the next may begin."""
+        for row in simpleSplit(words, font, size_mm, width_mm):
+            y -= size_mm * 1.4
+            self.text(x, y, row, size_mm, font)
+        return y
+
+    def furniture(self, width_mm: float, height_mm: float, code: SheetCode | None, title: str, student: str) -> None:
+        """Print corner marks, code, title and test line."""
+        if code is not None:
+            for number, (x, y) in zip(CORNER_NUMBERS, mark_squares(width_mm, height_mm), strict=True):
+                self._cells(mark_rows(number), x, y, MARK_MM)
+            x, y = qr_square(width_mm)
+            self._cells(qr_rows(code), x, y, QR_MM)
+        left = INSET_MM + MARK_MM + 4
+        self.text(left, height_mm - INSET_MM - 4, title, 4.2, BOLD, 0.25)
+        if student:
+            self.text(left, height_mm - INSET_MM - 9.5, student, 4.2, REGULAR, 0.25)
+        self._test_line(left, INSET_MM + 2)
+
+    def _test_line(self, x: float, y: float) -> None:
+        """A line of 10 cm with a mark at 4 in: if it measures otherwise, the printer has scaled the page."""
+        canvas = self.canvas
+        canvas.setStrokeGray(0.3)
+        canvas.setLineWidth(0.2)
+        canvas.line(x, y, x + 101.6, y)
+        for at, tall in ((0.0, 2.5), (100.0, 2.5), (101.6, 1.5)):
+            canvas.line(x + at, y, x + at, y + tall)
+        self.text(
+            x + 2,
+            y + 1.0,
+            "10 cm to the tall mark, 4 in to the end: if not, print at 100 %",
+            2.6,
+            REGULAR,
+            0.35,
+        )
+
+    def _cells(self, rows: list[list[bool]], x: float, y: float, size_mm: float) -> None:
+        cell = size_mm / len(rows)
+        self.canvas.setFillGray(0.0)
+        path = self.canvas.beginPath()
+        for r, row in enumerate(rows):
+            top = y + size_mm - (r + 1) * cell
+            start = None
+            for c, dark in enumerate([*row, False]):
+                if dark and start is None:
+                    start = c
+                elif not dark and start is not None:
+                    path.rect(x + start * cell, top, (c - start) * cell, cell)
+                    start = None
+        self.canvas.drawPath(path, stroke=0, fill=1)
+
+
+def draw_art(canvas: Canvas, art: Art) -> None:
+    """Replay a recorded page on a canvas whose unit is the millimetre."""
+    for face in art.faces:
+        canvas.setFillGray(TONE_GREY[face.tone])
+        path = canvas.beginPath()
+        path.moveTo(*face.outline[0])
+        for corner in face.outline[1:]:
+            path.lineTo(*corner)
+        path.close()
+        canvas.drawPath(path, stroke=0, fill=1)
+    for line in art.lines:
+        canvas.setStrokeGray(GREY[line.pen])
+        canvas.setLineWidth(WIDTH_MM[line.pen])
+        canvas.line(*line.start, *line.end)
+    canvas.setStrokeGray(0.1)
+    canvas.setLineWidth(0.3)
+    for mark in art.marks:
+        x, y = mark.at
+        canvas.line(x - 2.2, y, x + 2.2, y)
+        canvas.line(x, y - 2.2, x, y + 2.2)
+
+
+def _register_fonts() -> None:
+    if REGULAR not in pdfmetrics.getRegisteredFontNames():
+        pdfmetrics.registerFont(TTFont(REGULAR, str(_FONTS / "Andika-Regular.ttf")))
+        pdfmetrics.registerFont(TTFont(BOLD, str(_FONTS / "Andika-Bold.ttf")))

@@ -1,0 +1,43 @@
+"""A solved exercise in any of the open formats."""
+
+from collections.abc import Callable
+
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.solve import draw
+from orthopsis.paperwork.art import answer_art, full_art
+from orthopsis.paperwork.dxf import dxf_bytes
+from orthopsis.paperwork.obj import obj_bytes
+from orthopsis.paperwork.pdf import Pages
+from orthopsis.paperwork.raster import png_of_pdf
+from orthopsis.paperwork.svg import svg_bytes
+
+MEDIA_TYPES = {
+    "json": "application/json", "svg": "image/svg+xml", "pdf": "application/pdf", "png": "image/png",
+    "dxf": "image/vnd.dxf", "obj": "model/obj",
+}  # fmt: skip
+
+
+def write_drawing(exercise: Exercise, form: str) -> bytes:
+    """Return the drawing of an exercise in one of the formats of ``MEDIA_TYPES``.
+
+    Raises:
+        GeometryError: the exercise cannot be drawn.
+    """
+    writers: dict[str, Callable[[Exercise], bytes]] = {
+        "json": lambda e: draw(e).model_dump_json(indent=1).encode("utf-8"),
+        "svg": lambda e: svg_bytes(full_art(draw(e)), e.title),
+        "pdf": _pdf,
+        "png": lambda e: png_of_pdf(_pdf(e)),
+        "dxf": lambda e: dxf_bytes(draw(e)),
+        "obj": obj_bytes,
+    }
+    return writers[form](exercise)
+
+
+def _pdf(exercise: Exercise) -> bytes:
+    art = answer_art(draw(exercise))
+    pages = Pages(exercise.title)
+    pages.begin(art.width_mm, art.height_mm)
+    pages.show(pages.keep(art))
+    pages.end()
+    return pages.bytes()

@@ -1,0 +1,1 @@
+"""What is kept: models, migrations, repositories, the private database server, backup and restore."""

@@ -1,0 +1,8 @@
+"""The time that is written into rows: UTC without a zone, whole seconds, as MariaDB keeps it."""
+
+from datetime import UTC, datetime
+
+
+def now() -> datetime:
+    """Return the present moment."""
+    return datetime.now(UTC).replace(tzinfo=None, microsecond=0)

@@ -1,0 +1,163 @@
+"""Piles of students' sheets: the queue that is read, the judgements, and what the teacher decided."""
+
+from collections.abc import Sequence
+from typing import Any
+
+from sqlalchemy import func, select, update
+from sqlalchemy.orm import Session
+
+from orthopsis.store.classes import get_class
+from orthopsis.store.clock import now
+from orthopsis.store.errors import NotFound, Refused
+from orthopsis.store.exercises import get_exercise
+from orthopsis.store.models import Pile, SchoolClass, SheetPicture, SheetRow, Student
+
+MOST_SHEETS = 80
+
+
+def add_pile(db: Session, owner_id: int, class_id: int, exercise_id: int) -> Pile:
+    """Begin a pile with the exercise as it is now."""
+    get_class(db, owner_id, class_id)
+    exercise = get_exercise(db, owner_id, exercise_id)
+    row = Pile(class_id=class_id, exercise_id=exercise_id, document=exercise.document, created_at=now())
+    db.add(row)
+    db.flush()
+    return row
+
+
+def list_piles(db: Session, owner_id: int) -> list[Pile]:
+    """Return a teacher's piles, the newest first."""
+    wanted = select(Pile).join(SchoolClass, SchoolClass.id == Pile.class_id).where(SchoolClass.owner_id == owner_id)
+    return list(db.scalars(wanted.order_by(Pile.id.desc())))
+
+
+def get_pile(db: Session, owner_id: int, pile_id: int) -> Pile:
+    """Return a pile of this teacher.
+
+    Raises:
+        NotFound: it is not there, or somebody else's.
+    """
+    row = db.get(Pile, pile_id)
+    if row is None:
+        raise NotFound("pile")
+    get_class(db, owner_id, row.class_id)
+    return row
+
+
+def count_states(db: Session, pile_id: int) -> dict[str, int]:
+    """Return how many sheets of a pile are in each state."""
+    wanted = select(SheetRow.state, func.count()).where(SheetRow.pile_id == pile_id).group_by(SheetRow.state)
+    return dict(db.execute(wanted))
+
+
+def list_sheets(db: Session, pile_id: int) -> list[SheetRow]:
+    """Return the sheets of a pile in the order in which they came."""
+    return list(db.scalars(select(SheetRow).where(SheetRow.pile_id == pile_id).order_by(SheetRow.id)))
+
+
+def add_sheet(
+    db: Session, pile_id: int, file_name: str, form: str, data: bytes, student_id: int | None = None
+) -> SheetRow:
+    """Put a sheet on a pile, to be read.
+
+    Raises:
+        Refused: the pile is full.
+    """
+    if sum(count_states(db, pile_id).values()) >= MOST_SHEETS:
+        raise Refused("pile_full", f"A pile holds at most {MOST_SHEETS} sheets.", "Begin another pile.")
+    row = SheetRow(
+        pile_id=pile_id,
+        student_id=student_id,
+        file_name=file_name[:120],
+        form=form,
+        state="waiting",
+        decisions={},
+        added_at=now(),
+    )
+    db.add(row)
+    db.flush()
+    db.add(SheetPicture(sheet_id=row.id, kind="upload", data=data))
+    return row
+
+
+def get_sheet(db: Session, owner_id: int, sheet_id: int) -> SheetRow:
+    """Return a sheet on one of this teacher's piles.
+
+    Raises:
+        NotFound: it is not there, or somebody else's.
+    """
+    row = db.get(SheetRow, sheet_id)
+    if row is None:
+        raise NotFound("sheet")
+    get_pile(db, owner_id, row.pile_id)
+    return row
+
+
+def sheet_picture(db: Session, sheet_id: int, kind: str) -> bytes:
+    """Return a picture of a sheet.
+
+    Raises:
+        NotFound: there is none of that kind.
+    """
+    row = db.get(SheetPicture, (sheet_id, kind))
+    if row is None:
+        raise NotFound("picture")
+    return row.data
+
+
+def set_picture(db: Session, sheet_id: int, kind: str, data: bytes) -> None:
+    """Keep a picture of a sheet in place of an earlier one."""
+    db.merge(SheetPicture(sheet_id=sheet_id, kind=kind, data=data))
+
+
+def queue_pile(db: Session, pile_id: int) -> int:
+    """Let all waiting sheets of a pile be read; return how many."""
+    return _move(db, pile_id, ("waiting", "failed"), "queued")
+
+
+def cancel_pile(db: Session, pile_id: int) -> int:
+    """Take the sheets that are not yet being read out of the queue; return how many."""
+    return _move(db, pile_id, ("queued",), "waiting")
+
+
+def _move(db: Session, pile_id: int, states: Sequence[str], to: str) -> int:
+    changed = db.execute(
+        update(SheetRow).where(SheetRow.pile_id == pile_id, SheetRow.state.in_(states)).values(state=to)
+    )
+    return int(changed.rowcount)  # type: ignore[attr-defined]
+
+
+def take_queued(db: Session, most: int) -> list[SheetRow]:
+    """Return up to ``most`` queued sheets, now marked as being read."""
+    rows = list(db.scalars(select(SheetRow).where(SheetRow.state == "queued").order_by(SheetRow.id).limit(most)))
+    for row in rows:
+        row.state = "reading"
+    return rows
+
+
+def requeue_interrupted(db: Session) -> None:
+    """After a crash: what was being read is read again."""
+    db.execute(update(SheetRow).where(SheetRow.state == "reading").values(state="queued"))
+
+
+def student_by_code(db: Session, class_id: int, code: str) -> Student | None:
+    """Return the student of a class whose printed sheets carry this code."""
+    return db.scalar(select(Student).where(Student.class_id == class_id, Student.code == code))
+
+
+def kept_sheets(db: Session, class_id: int) -> list[tuple[SheetRow, Pile]]:
+    """Return the kept sheets of a class with their piles, the oldest first."""
+    wanted = (
+        select(SheetRow, Pile)
+        .join(Pile, Pile.id == SheetRow.pile_id)
+        .where(Pile.class_id == class_id, SheetRow.state == "kept")
+        .order_by(SheetRow.kept_at, SheetRow.id)
+    )
+    return [(sheet, pile) for sheet, pile in db.execute(wanted)]
+
+
+def set_read(row: SheetRow, found_by: str, confidence: float, strokes: list[Any], checked: dict[str, Any]) -> None:
+    """Write down what was read off a sheet and how it was judged."""
+    row.state, row.problem = "read", ""
+    row.found_by, row.confidence = found_by, confidence
+    row.strokes, row.checked, row.note = strokes, checked, str(checked["note"])
