@@ -1582,7 +1582,7 @@ export interface components {
              */
             nearest: string;
             /** Version */
-            version?: number | null;
+            version: number | null;
         };
         /**
          * RenameAct

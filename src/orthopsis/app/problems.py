@@ -9,7 +9,7 @@ from typing import Any
 from fastapi import FastAPI, Request
 from fastapi.exceptions import RequestValidationError
 from fastapi.responses import JSONResponse
-from pydantic import BaseModel
+from pydantic import BaseModel, ConfigDict
 from sqlalchemy.exc import DBAPIError, InterfaceError, OperationalError
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
@@ -22,6 +22,8 @@ log = logging.getLogger(__name__)
 
 class Problem(BaseModel):
     """What went wrong, why, and what to do. ``about`` is the place in the exercise, ``nearest`` what works there."""
+
+    model_config = ConfigDict(json_schema_serialization_defaults_required=True)
 
     code: str
     why: str

@@ -15,7 +15,9 @@ Role = Literal["edge", "detail", "guide", "construction", "shadow"]
 class Part(BaseModel):
     """Base of all parts of an answer."""
 
-    model_config = ConfigDict(frozen=True, populate_by_name=True, serialize_by_alias=True)
+    model_config = ConfigDict(
+        frozen=True, populate_by_name=True, serialize_by_alias=True, json_schema_serialization_defaults_required=True
+    )
 
 
 class SheetSize(Part):

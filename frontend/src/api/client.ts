@@ -1,0 +1,44 @@
+/** Typed calls to the application; every failure is a `ProblemError` that says why and what to do. */
+import createClient from 'openapi-fetch'
+
+import type { paths } from './schema'
+import type { Problem } from './types'
+
+export const api = createClient<paths>({ baseUrl: '/' })
+
+export class ProblemError extends Error {
+  constructor(
+    readonly status: number,
+    readonly problem: Problem,
+  ) {
+    super(`${problem.why} ${problem.fix}`.trim())
+  }
+}
+
+const UNREACHABLE: Problem = {
+  code: 'unreachable',
+  why: 'The application does not answer.',
+  fix: 'Nothing is lost: it is tried again by itself. Is it still running?',
+  about: '',
+  nearest: '',
+  version: null,
+}
+
+/** Await a call and return its data, or throw a `ProblemError`. */
+export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response: Response }>): Promise<T> {
+  let answer
+  try {
+    answer = await call
+  } catch {
+    throw new ProblemError(0, UNREACHABLE)
+  }
+  if (answer.error !== undefined || !answer.response.ok) {
+    const problem = isProblem(answer.error) ? answer.error : { ...UNREACHABLE, code: 'unknown' }
+    throw new ProblemError(answer.response.status, problem)
+  }
+  return answer.data as T
+}
+
+function isProblem(value: unknown): value is Problem {
+  return typeof value === 'object' && value !== null && 'why' in value && 'fix' in value
+}

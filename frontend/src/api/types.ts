@@ -1,0 +1,31 @@
+/** Short names for the generated types. */
+import type { components } from './schema'
+
+type S = components['schemas']
+export type Problem = S['Problem']
+export type Picture = S['Picture']
+export type Drawing = S['Drawing']
+export type DrawnLine = S['DrawnLine']
+export type Step = S['Step']
+export type Advice = S['Advice']
+export type Sentence = S['Sentence']
+export type SentencePiece = S['SentencePiece']
+export type HandlePlace = S['HandlePlace']
+export type MeasureMark = S['MeasureMark']
+export type TodayAnswer = S['TodayAnswer']
+export type PileAnswer = S['PileAnswer']
+export type PileLine = S['PileLine']
+export type SheetAnswer = S['SheetAnswer']
+export type SheetLine = S['SheetLine']
+export type JudgedLine = S['JudgedLine']
+export type Finding = S['Finding']
+export type ClassLine = S['ClassLine']
+export type ClassRecord = S['ClassRecord']
+export type ShelfLine = S['ShelfLine']
+export type VersionLine = S['VersionLine']
+export type TeacherLine = S['TeacherLine']
+export type Who = S['Who']
+export type Act = S['ActRequest']['act']
+/** The exercise document: kept and sent back as it is; only the core knows what is in it. */
+export type ExerciseDocument = { [key: string]: unknown }
+export type Place = [number, number]

@@ -1,0 +1,11 @@
+import '@fontsource/andika/400.css'
+import '@fontsource/andika/700.css'
+import './theme/base.css'
+
+import { createPinia } from 'pinia'
+import { createApp } from 'vue'
+
+import App from './App.vue'
+import { router } from './router'
+
+createApp(App).use(createPinia()).use(router).mount('#app')

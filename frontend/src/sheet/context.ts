@@ -1,0 +1,19 @@
+/** What the parts of a sheet share: its picture, its scale on the screen, and the way from pixels to the page. */
+import { inject, type ComputedRef, type InjectionKey } from 'vue'
+
+import type { Picture, Place } from '@/api/types'
+
+export interface SheetContext {
+  picture: ComputedRef<Picture>
+  mmPerPx: ComputedRef<number>
+  at: (place: Place) => Place
+  pageAt: (event: PointerEvent) => Place
+}
+
+export const SHEET: InjectionKey<SheetContext> = Symbol('sheet')
+
+export function useSheet(): SheetContext {
+  const context = inject(SHEET)
+  if (!context) throw new Error('a part of a sheet stands outside of a SheetView')
+  return context
+}

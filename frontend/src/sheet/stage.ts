@@ -1,0 +1,31 @@
+/** What is on the paper after a step: looked up in the drawing's steps, line by line. */
+import type { Step } from '@/api/types'
+
+export interface Stage {
+  light: Set<number>
+  dark: Set<number>
+  fresh: Set<number>
+  marks: string[]
+  toned: boolean
+}
+
+export function stageAfter(steps: readonly Step[], count: number): Stage {
+  const light = new Set<number>()
+  const dark = new Set<number>()
+  let toned = false
+  for (const step of steps.slice(0, count)) {
+    step.takes_away.forEach((id) => light.delete(id))
+    step.draws.forEach((id) => light.add(id))
+    step.darkens.forEach((id) => dark.add(id))
+    toned ||= step.tones
+  }
+  dark.forEach((id) => light.delete(id))
+  const last = count > 0 ? steps[count - 1] : undefined
+  return {
+    light,
+    dark,
+    fresh: new Set(last ? [...last.draws, ...last.darkens] : []),
+    marks: last?.marks ?? [],
+    toned,
+  }
+}

@@ -1,0 +1,155 @@
+<script setup lang="ts">
+/** The Desk: the exercise in words, the sheet, the margin, the ladder. */
+import { useEventListener } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
+import { onBeforeRouteLeave } from 'vue-router'
+
+import { ProblemError } from '@/api/client'
+import SheetFaces from '@/sheet/SheetFaces.vue'
+import SheetHandles from '@/sheet/SheetHandles.vue'
+import SheetLines from '@/sheet/SheetLines.vue'
+import SheetMeasures from '@/sheet/SheetMeasures.vue'
+import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetView from '@/sheet/SheetView.vue'
+import { stageAfter } from '@/sheet/stage'
+import EmptyState from '@/shell/EmptyState.vue'
+import { useExercise } from '@/stores/exercise'
+
+import ExerciseWords from './desk/ExerciseWords.vue'
+import LongView from './desk/LongView.vue'
+import MarginAdvice from './desk/MarginAdvice.vue'
+import SavedState from './desk/SavedState.vue'
+import StepLadder from './desk/StepLadder.vue'
+
+const props = defineProps<{ id: string }>()
+const exercise = useExercise()
+const chosen = ref('')
+const step = ref(0)
+const failure = ref('')
+
+watch(
+  () => props.id,
+  async (id) => {
+    chosen.value = ''
+    step.value = 0
+    try {
+      await exercise.load(Number(id))
+      failure.value = ''
+    } catch (error) {
+      if (!(error instanceof ProblemError)) throw error
+      failure.value = error.message
+    }
+  },
+  { immediate: true },
+)
+
+const stage = computed(() =>
+  exercise.drawing && step.value ? stageAfter(exercise.drawing.steps, step.value) : undefined,
+)
+const thing = computed(() => exercise.drawing?.sentences.find((s) => s.about === chosen.value)?.title || undefined)
+watch(
+  () => exercise.drawing?.steps.length,
+  (count) => {
+    if (count !== undefined && step.value > count) step.value = 0
+  },
+)
+
+function choose(about: string): void {
+  chosen.value = about
+  step.value = 0
+}
+
+useEventListener('keydown', (event) => {
+  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+  if (typing || !(event.ctrlKey || event.metaKey)) return
+  const key = event.key.toLowerCase()
+  if (key === 'z' && !event.shiftKey) void exercise.undo()
+  else if (key === 'y' || (key === 'z' && event.shiftKey)) void exercise.redo()
+  else return
+  event.preventDefault()
+})
+useEventListener(window, 'beforeunload', (event) => {
+  if (exercise.kept !== 'kept') event.preventDefault()
+})
+onBeforeRouteLeave(() => void exercise.save())
+onBeforeUnmount(() => void exercise.save())
+</script>
+
+<template>
+  <div v-if="failure" class="page">
+    <EmptyState title="This exercise cannot be opened" :text="failure"
+      ><RouterLink to="/desk">To the shelf</RouterLink></EmptyState
+    >
+  </div>
+  <div v-else-if="exercise.picture && exercise.drawing" class="desk">
+    <SavedState />
+    <ExerciseWords class="words" :chosen="chosen" @choose="choose" />
+    <section class="middle" aria-label="The sheet">
+      <LongView :picture="exercise.picture" />
+      <div class="table">
+        <SheetView
+          :picture="exercise.picture"
+          :label="`Sheet of ${exercise.title}`"
+          :padding="9"
+          @pointerdown="chosen = ''"
+        >
+          <SheetFaces v-if="!stage || stage.toned" />
+          <SheetLines :stage="stage" :selected="thing" />
+          <SheetPoints :marks="stage?.marks" />
+          <SheetMeasures v-if="chosen" :about="chosen" />
+          <SheetHandles v-if="!stage" :selected="chosen" @select="choose" @drag="exercise.drag" @rest="exercise.rest" />
+        </SheetView>
+      </div>
+    </section>
+    <MarginAdvice class="margin" :chosen="chosen" @choose="choose" />
+    <StepLadder v-model:step="step" class="ladder" />
+  </div>
+</template>
+
+<style scoped>
+.desk {
+  display: grid;
+  grid-template: minmax(0, 1fr) 176px / minmax(270px, 23vw) minmax(0, 1fr) minmax(220px, 19vw);
+  height: 100%;
+}
+
+.words,
+.margin {
+  overflow: auto;
+  background: var(--panel);
+}
+
+.middle {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+}
+
+.table {
+  flex: 1;
+  min-height: 0;
+  padding: 2px 6px 6px;
+}
+
+.ladder {
+  grid-column: 1 / -1;
+}
+
+@media (max-height: 620px) {
+  .desk {
+    grid-template-rows: minmax(0, 1fr) 120px;
+  }
+}
+
+@media (max-width: 760px) {
+  .desk {
+    grid-template: 52vh auto auto 176px / minmax(0, 1fr);
+    overflow: auto;
+  }
+
+  .middle {
+    order: -1;
+  }
+}
+</style>

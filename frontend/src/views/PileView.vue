@@ -1,0 +1,294 @@
+<script setup lang="ts">
+/** The pile: who needs help first at the left, the sheet in the middle, what a teacher would see at the right. */
+import { useEventListener, useIntervalFn } from '@vueuse/core'
+import { NButton, NPopconfirm, NProgress } from 'naive-ui'
+import { computed, ref, shallowRef, watch } from 'vue'
+import { useRouter } from 'vue-router'
+
+import { api, ask } from '@/api/client'
+import type { SheetAnswer } from '@/api/types'
+import EmptyState from '@/shell/EmptyState.vue'
+import { useLoad } from '@/shell/useLoad'
+import { useSay } from '@/shell/useSay'
+
+import CornerPlacer from './check/CornerPlacer.vue'
+import FindingList from './check/FindingList.vue'
+import JudgedSheet from './check/JudgedSheet.vue'
+import SheetUpload from './check/SheetUpload.vue'
+
+const props = defineProps<{ id: string }>()
+const router = useRouter()
+const { trying } = useSay()
+const pileId = computed(() => Number(props.id))
+const {
+  data: pile,
+  failure,
+  reload,
+} = useLoad(() => ask(api.GET('/api/piles/{pile_id}', { params: { path: { pile_id: pileId.value } } })))
+const chosen = ref(0)
+const sheet = shallowRef<SheetAnswer | null>(null)
+const pointed = ref<number[]>([])
+const placing = ref(false)
+
+const count = (...states: string[]): number => pile.value?.sheets.filter((s) => states.includes(s.state)).length ?? 0
+const reading = computed(() => count('queued', 'reading'))
+const waiting = computed(() => count('waiting', 'failed'))
+const total = computed(() => pile.value?.sheets.length ?? 0)
+const done = computed(() => total.value - reading.value - count('waiting'))
+
+useIntervalFn(async () => {
+  if (!reading.value) return
+  await reload()
+  if (sheet.value && ['queued', 'reading'].includes(sheet.value.state)) await open(sheet.value.id)
+}, 700)
+
+async function open(id: number): Promise<void> {
+  const answer = await trying(() => ask(api.GET('/api/sheets/{sheet_id}', { params: { path: { sheet_id: id } } })))
+  if (!answer) return
+  chosen.value = id
+  sheet.value = answer
+  pointed.value = []
+  placing.value = answer.state === 'not_found'
+}
+
+watch(pile, (now) => {
+  const first = now?.sheets.find((s) => ['not_found', 'read'].includes(s.state))
+  if (!chosen.value && first) void open(first.id)
+})
+
+async function readAll(): Promise<void> {
+  await trying(() => ask(api.POST('/api/piles/{pile_id}/read', { params: { path: { pile_id: pileId.value } } })))
+  await reload()
+}
+
+async function cancel(): Promise<void> {
+  await trying(() => ask(api.POST('/api/piles/{pile_id}/cancel', { params: { path: { pile_id: pileId.value } } })))
+  await reload()
+}
+
+async function changed(answer: SheetAnswer): Promise<void> {
+  sheet.value = answer
+  pointed.value = []
+  placing.value = answer.state === 'not_found'
+  await reload()
+}
+
+/** After keeping: the next sheet that is still to be looked at. */
+async function kept(): Promise<void> {
+  const order = pile.value?.sheets ?? []
+  const here = order.findIndex((s) => s.id === chosen.value)
+  await reload()
+  const open_ = [...order.slice(here + 1), ...order.slice(0, here)].filter(
+    (s) => s.state === 'read' || s.state === 'not_found',
+  )
+  if (open_[0]) await open(open_[0].id)
+  else if (sheet.value) await open(sheet.value.id)
+}
+
+async function removeSheet(): Promise<void> {
+  if (!sheet.value) return
+  const path = { sheet_id: sheet.value.id }
+  await trying(() => ask(api.DELETE('/api/sheets/{sheet_id}', { params: { path } })))
+  sheet.value = null
+  chosen.value = 0
+  await reload()
+}
+
+async function removePile(): Promise<void> {
+  await trying(() => ask(api.DELETE('/api/piles/{pile_id}', { params: { path: { pile_id: pileId.value } } })))
+  await router.push('/check')
+}
+
+function step(by: number): void {
+  const order = pile.value?.sheets ?? []
+  const next = order[order.findIndex((s) => s.id === chosen.value) + by]
+  if (next) void open(next.id)
+}
+
+useEventListener('keydown', (event) => {
+  if (event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement || event.ctrlKey) return
+  if (event.key === 'ArrowDown') step(1)
+  else if (event.key === 'ArrowUp') step(-1)
+  else return
+  event.preventDefault()
+})
+
+const STATES: Record<string, string> = {
+  waiting: 'not yet read',
+  queued: 'waits to be read',
+  reading: 'is being read …',
+}
+</script>
+
+<template>
+  <div v-if="failure" class="page">
+    <EmptyState title="This pile cannot be opened" :text="failure"
+      ><RouterLink to="/check">To the piles</RouterLink></EmptyState
+    >
+  </div>
+  <div v-else-if="pile" class="pile">
+    <Teleport to="#bar-side">
+      <span class="bar-words">{{ pile.class_name }} · {{ pile.exercise }}</span>
+    </Teleport>
+    <section class="list" aria-label="The pile, who needs help first">
+      <SheetUpload :pile-id="pile.id" @uploaded="reload" />
+      <div v-if="reading" class="progress">
+        <NProgress
+          type="line"
+          :percentage="total ? Math.round((100 * done) / total) : 0"
+          :show-indicator="false"
+          color="#a83c17"
+        />
+        <p>{{ done }} of {{ total }} read <button type="button" class="word-button" @click="cancel">Stop</button></p>
+      </div>
+      <NButton v-else-if="waiting" type="primary" block class="read" @click="readAll">
+        Read {{ waiting }} {{ waiting === 1 ? 'sheet' : 'sheets' }}
+      </NButton>
+      <p v-if="!total" class="quiet hint">Photograph or scan the sheets and put them here: one file for each sheet.</p>
+      <ul>
+        <li v-for="s in pile.sheets" :key="s.id">
+          <button type="button" :class="{ here: s.id === chosen, kept: s.state === 'kept' }" @click="open(s.id)">
+            <strong>{{ s.alias || s.file_name }}</strong>
+            <span>{{ STATES[s.state] ?? s.headline }}<template v-if="s.state === 'kept'"> · kept</template></span>
+          </button>
+        </li>
+      </ul>
+      <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="removePile">
+        <template #trigger><button type="button" class="word-button remove">Remove this pile</button></template>
+        Remove the pile with all {{ total }} sheets and their judgements?
+      </NPopconfirm>
+    </section>
+    <section class="table" aria-label="The sheet">
+      <CornerPlacer
+        v-if="sheet && placing && sheet.has_photo"
+        :key="sheet.id"
+        :sheet="sheet"
+        @placed="changed"
+        @close="placing = false"
+      />
+      <JudgedSheet v-else-if="sheet" :sheet="sheet" :picture="pile.picture" :pointed="pointed" />
+      <EmptyState
+        v-else
+        :title="total ? 'No sheet chosen' : 'The pile is empty'"
+        :text="
+          total
+            ? 'Choose a sheet at the left, or let them all be read.'
+            : 'Put the photos of the sheets on the pile at the left.'
+        "
+      />
+      <p v-if="sheet?.has_photo && !placing && sheet.state !== 'waiting'" class="below">
+        <span v-if="sheet.found_by" class="quiet"
+          >Sheet found by its
+          {{ sheet.found_by === 'hand' ? 'corners, placed by hand' : sheet.found_by.replace('_', ' ') }}.</span
+        >
+        <button type="button" class="word-button" @click="placing = true">Place the corners by hand</button>
+        <button type="button" class="word-button" @click="removeSheet">Take off the pile</button>
+      </p>
+    </section>
+    <FindingList
+      v-if="sheet"
+      :key="sheet.id"
+      class="findings"
+      :sheet="sheet"
+      :students="pile.students"
+      @point="pointed = $event"
+      @changed="changed"
+      @kept="kept"
+    />
+  </div>
+</template>
+
+<style scoped>
+.pile {
+  height: 100%;
+  display: grid;
+  grid-template-columns: 230px minmax(0, 1fr) minmax(270px, 25vw);
+}
+
+.list,
+.findings {
+  background: var(--panel);
+  overflow: auto;
+  min-height: 0;
+}
+
+.list {
+  padding: 12px 0;
+}
+
+.read,
+.progress,
+.hint {
+  margin: 10px 12px;
+  width: auto;
+}
+
+.progress p {
+  margin: 2px 0 0;
+}
+
+ul {
+  list-style: none;
+  padding: 0;
+  margin: 10px 0;
+}
+
+li button {
+  display: block;
+  width: 100%;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-left: 5px solid transparent;
+  padding: 7px 14px 7px 11px;
+  cursor: pointer;
+  line-height: 1.3;
+}
+
+li button:hover {
+  background: rgb(253 251 245 / 60%);
+}
+
+li .here {
+  background: var(--paper);
+  border-left-color: var(--accent);
+}
+
+li strong {
+  display: block;
+}
+
+li span {
+  font-size: 14px;
+  color: var(--ink-soft);
+}
+
+li .kept strong {
+  font-weight: 400;
+}
+
+.remove {
+  margin-left: 8px;
+  font-weight: 400;
+}
+
+.table {
+  display: flex;
+  flex-direction: column;
+  min-width: 0;
+  min-height: 0;
+  padding: 8px;
+}
+
+.below {
+  margin: 0;
+  display: flex;
+  gap: 14px;
+  align-items: center;
+}
+
+.bar-words {
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+</style>

@@ -1,0 +1,201 @@
+<script setup lang="ts">
+/** What is printed of an exercise, at 1:1, for how many. */
+import { useLocalStorage } from '@vueuse/core'
+import { NButton, NInputNumber, NSelect } from 'naive-ui'
+import { computed, ref } from 'vue'
+import { useRoute } from 'vue-router'
+
+import { api, ask } from '@/api/client'
+import SheetFaces from '@/sheet/SheetFaces.vue'
+import SheetLines from '@/sheet/SheetLines.vue'
+import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetView from '@/sheet/SheetView.vue'
+import { stageAfter } from '@/sheet/stage'
+import EmptyState from '@/shell/EmptyState.vue'
+import { useLoad } from '@/shell/useLoad'
+
+type Kind = 'starter' | 'steps' | 'answer' | 'overlay'
+
+const props = defineProps<{ id: string }>()
+const route = useRoute()
+const kind = ref<Kind>('starter')
+const perPage = useLocalStorage('print-steps-a-page', 4)
+const copies = ref(1)
+const whose = ref(Number(route.query.class) || 0)
+
+const { data, failure } = useLoad(async () => {
+  const path = { exercise_id: Number(props.id) }
+  const kept = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
+  const { drawing } = await ask(api.POST('/api/desk/draw', { body: { exercise: kept.exercise } }))
+  const classes = await ask(api.GET('/api/classes'))
+  return { title: String(kept.exercise.title), drawing, classes }
+})
+
+const KINDS: { kind: Kind; title: string; text: string }[] = [
+  { kind: 'starter', title: 'Starter sheet', text: 'Eye level and points are given; the student draws the rest.' },
+  { kind: 'steps', title: 'Step sheets', text: 'The steps as pictures with words, for the wall or the desk.' },
+  { kind: 'answer', title: 'Answer', text: 'The finished sheet, dark lines and tone.' },
+  { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film or tracing paper over a student’s sheet.' },
+]
+
+const stage = computed(() => {
+  const steps = data.value?.drawing.steps ?? []
+  if (kind.value === 'starter') return stageAfter(steps, steps.filter((s) => s.phase === 'setup').length)
+  if (kind.value === 'steps') return stageAfter(steps, Math.min(6, steps.length))
+  if (kind.value === 'overlay' && data.value) {
+    const ids = data.value.drawing.lines.filter((l) => l.visible).map((l) => l.id)
+    return { light: new Set(ids), dark: new Set<number>(), fresh: new Set<number>(), marks: [], toned: false }
+  }
+  return stageAfter(steps, steps.length)
+})
+
+const classOptions = computed(() => [
+  { label: 'for anybody', value: 0 },
+  ...(data.value?.classes ?? []).map((c) => ({ label: `one each for ${c.name} (${c.students})`, value: c.id })),
+])
+const pages = computed(() => {
+  const steps = data.value?.drawing.steps.length ?? 0
+  if (kind.value === 'steps') return Math.ceil(steps / perPage.value)
+  const chosen = data.value?.classes.find((c) => c.id === whose.value)
+  return chosen ? chosen.students : copies.value
+})
+const paper = computed(() => {
+  const sheet = data.value?.drawing.sheet
+  if (!sheet) return ''
+  if (kind.value === 'steps') return sheet.units === 'in' ? 'letter paper' : 'A4 paper'
+  const inches = (mm: number): string => String(Math.round((mm / 25.4) * 100) / 100)
+  return sheet.units === 'in'
+    ? `paper of ${inches(sheet.width_mm)} × ${inches(sheet.height_mm)} in`
+    : `paper of ${Math.round(sheet.width_mm)} × ${Math.round(sheet.height_mm)} mm`
+})
+const address = computed(() => {
+  const query = new URLSearchParams()
+  if (kind.value === 'steps') query.set('per_page', String(perPage.value))
+  else if (whose.value) query.set('class_id', String(whose.value))
+  else query.set('copies', String(copies.value))
+  return `/api/exercises/${props.id}/print/${kind.value}.pdf?${query}`
+})
+</script>
+
+<template>
+  <div class="page">
+    <EmptyState v-if="failure" title="This exercise cannot be printed" :text="failure">
+      <RouterLink to="/print">Choose another one</RouterLink>
+    </EmptyState>
+    <template v-if="data">
+      <h1>Print “{{ data.title }}”</h1>
+      <div class="print">
+        <div class="choices" role="radiogroup" aria-label="What is printed">
+          <label v-for="k in KINDS" :key="k.kind" :class="{ chosen: kind === k.kind }">
+            <input v-model="kind" type="radio" name="kind" :value="k.kind" />
+            <span
+              ><strong>{{ k.title }}</strong
+              ><br />{{ k.text }}</span
+            >
+          </label>
+          <div class="how">
+            <template v-if="kind === 'steps'">
+              <span>Steps on each page</span>
+              <NInputNumber v-model:value="perPage" :min="1" :max="8" class="number" />
+            </template>
+            <template v-else>
+              <span>Sheets</span>
+              <NSelect v-model:value="whose" :options="classOptions" />
+              <template v-if="!whose">
+                <span>Copies</span>
+                <NInputNumber v-model:value="copies" :min="1" :max="40" class="number" />
+              </template>
+            </template>
+          </div>
+          <p>
+            {{ pages }} {{ pages === 1 ? 'page' : 'pages' }} on {{ paper }}.
+            <template v-if="kind !== 'steps'"
+              >Print at 100 %, not “fit to page”: the line at the bottom must measure 10 cm.</template
+            >
+          </p>
+          <NButton tag="a" type="primary" size="large" :href="address" target="_blank" rel="noopener"
+            >Open the PDF to print</NButton
+          >
+          <p class="files quiet">
+            As a file:
+            <a
+              v-for="form in ['svg', 'png', 'dxf', 'obj', 'exercise']"
+              :key="form"
+              :href="`/api/exercises/${id}/file.${form}`"
+              >{{ form === 'exercise' ? 'exercise (JSON)' : form.toUpperCase() }}</a
+            >
+          </p>
+        </div>
+        <div class="preview">
+          <SheetView :picture="data.drawing" :label="`Preview: ${kind}`" :padding="8">
+            <SheetFaces v-if="stage.toned" />
+            <SheetLines :stage="stage" />
+            <SheetPoints />
+          </SheetView>
+          <p v-if="kind === 'steps'" class="quiet">
+            Step {{ Math.min(6, data.drawing.steps.length) }} of {{ data.drawing.steps.length }}, as one of the
+            pictures.
+          </p>
+        </div>
+      </div>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.print {
+  display: grid;
+  grid-template-columns: 400px minmax(0, 1fr);
+  gap: 24px;
+  margin-top: 14px;
+}
+
+.choices label {
+  display: flex;
+  gap: 10px;
+  align-items: flex-start;
+  background: var(--panel);
+  border-left: 5px solid transparent;
+  border-radius: 5px;
+  padding: 9px 14px;
+  margin-bottom: 8px;
+  cursor: pointer;
+}
+
+.choices label.chosen {
+  border-left-color: var(--accent);
+}
+
+input[type='radio'] {
+  accent-color: var(--accent);
+  width: 18px;
+  height: 18px;
+  margin-top: 3px;
+}
+
+.how {
+  display: grid;
+  grid-template-columns: 130px 1fr;
+  gap: 8px;
+  align-items: center;
+  margin: 14px 0 6px;
+}
+
+.number {
+  width: 120px;
+}
+
+.files a {
+  margin-right: 12px;
+}
+
+.preview {
+  height: min(62vh, 520px);
+}
+
+@media (max-width: 980px) {
+  .print {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

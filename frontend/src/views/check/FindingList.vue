@@ -1,0 +1,194 @@
+<script setup lang="ts">
+/** Findings in the order in which teachers look, what the teacher decides on them, and the note to the student. */
+import { useEventListener } from '@vueuse/core'
+import { NButton, NInput, NSelect } from 'naive-ui'
+import { computed, ref, watch } from 'vue'
+
+import { api, ask } from '@/api/client'
+import type { Finding, SheetAnswer } from '@/api/types'
+import { useSay } from '@/shell/useSay'
+
+const props = defineProps<{ sheet: SheetAnswer; students: { id: number; alias: string }[] }>()
+const emit = defineEmits<{ point: [lines: number[]]; changed: [sheet: SheetAnswer]; kept: [] }>()
+const { trying, good } = useSay()
+const note = ref(props.sheet.note)
+const remark = ref(props.sheet.remark)
+watch(
+  () => props.sheet.note,
+  (text) => (note.value = text),
+)
+
+const path = computed(() => ({ sheet_id: props.sheet.id }))
+const findings = computed(() => props.sheet.checked?.findings ?? [])
+const judged = computed(() =>
+  (props.sheet.checked?.lines ?? []).filter((l) => l.matched && !['cannot_tell', 'unexpected'].includes(l.verdict)),
+)
+const home = computed(() => judged.value.filter((l) => l.verdict === 'fine').length)
+const students = computed(() => [
+  { label: 'nobody yet', value: 0 },
+  ...props.students.map((s) => ({ label: s.alias, value: s.id })),
+])
+
+const key = (f: Finding): string => `${f.code}:${f.about}`
+const decision = (f: Finding): string => props.sheet.decisions[key(f)] ?? 'open'
+
+async function decide(f: Finding, wish: 'agreed' | 'meant' | 'not_line'): Promise<void> {
+  const body = { key: key(f), decision: decision(f) === wish ? ('open' as const) : wish }
+  const answer = await trying(() =>
+    ask(api.POST('/api/sheets/{sheet_id}/decide', { params: { path: path.value }, body })),
+  )
+  if (answer) emit('changed', answer)
+}
+
+async function assign(id: number): Promise<void> {
+  const body = { student_id: id || null }
+  const answer = await trying(() =>
+    ask(api.PUT('/api/sheets/{sheet_id}/student', { params: { path: path.value }, body })),
+  )
+  if (answer) emit('changed', answer)
+}
+
+async function keep(): Promise<void> {
+  if (!props.sheet.checked) return
+  const body = { note: note.value, remark: remark.value }
+  const answer = await trying(() =>
+    ask(api.POST('/api/sheets/{sheet_id}/keep', { params: { path: path.value }, body })),
+  )
+  if (!answer) return
+  good(`${answer.alias || 'The sheet'} is kept in the register.`)
+  emit('kept')
+}
+
+useEventListener('keydown', (event) => {
+  const inText = event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLInputElement
+  if (event.key !== 'Enter' || event.target instanceof HTMLButtonElement || (inText && !event.ctrlKey)) return
+  event.preventDefault()
+  void keep()
+})
+</script>
+
+<template>
+  <aside class="findings" aria-label="What a teacher would see">
+    <label class="whose">
+      Sheet of
+      <NSelect size="small" :value="sheet.student_id ?? 0" :options="students" filterable @update:value="assign" />
+    </label>
+    <p v-if="sheet.problem" role="alert" class="problem">{{ sheet.problem }}</p>
+    <template v-if="sheet.checked">
+      <article
+        v-for="(f, i) in findings"
+        :key="key(f)"
+        :class="[decision(f), { slight: f.severity < 2 }]"
+        tabindex="0"
+        @mouseenter="emit('point', f.lines)"
+        @mouseleave="emit('point', [])"
+        @focus="emit('point', f.lines)"
+      >
+        <h3>
+          <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span
+          >{{ f.title }}
+        </h3>
+        <p>{{ f.text }}</p>
+        <div v-if="f.severity > 0" class="doors">
+          <NButton size="small" :type="decision(f) === 'agreed' ? 'primary' : 'default'" @click="decide(f, 'agreed')"
+            >Agree</NButton
+          >
+          <NButton size="small" :type="decision(f) === 'meant' ? 'primary' : 'default'" @click="decide(f, 'meant')"
+            >Meant so</NButton
+          >
+          <NButton v-if="f.lines.length" size="small" quaternary @click="decide(f, 'not_line')">Not this line</NButton>
+        </div>
+      </article>
+      <p class="home">
+        <strong>{{ home }} of {{ judged.length }}</strong> lines home<template v-if="!findings.length"
+          >: all of them</template
+        >.
+      </p>
+      <label class="text"
+        >Note to the student<NInput v-model:value="note" type="textarea" :autosize="{ minRows: 4, maxRows: 9 }"
+      /></label>
+      <label class="text"
+        >Remark for yourself<NInput
+          v-model:value="remark"
+          type="textarea"
+          :autosize="{ minRows: 1, maxRows: 4 }"
+          placeholder=""
+      /></label>
+      <div class="doors">
+        <NButton type="primary" @click="keep">Keep and next (Enter)</NButton>
+        <span v-if="sheet.kept_at" class="quiet">kept before</span>
+      </div>
+    </template>
+  </aside>
+</template>
+
+<style scoped>
+.findings {
+  padding: 12px 16px 24px;
+}
+
+.whose {
+  display: grid;
+  grid-template-columns: auto 1fr;
+  gap: 10px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+
+article {
+  border-top: 1px solid var(--line);
+  padding: 9px 0;
+}
+
+article.meant {
+  opacity: 0.6;
+}
+
+.slight h3 {
+  font-weight: 400;
+}
+
+.number {
+  display: inline-grid;
+  place-items: center;
+  width: 22px;
+  height: 22px;
+  margin-right: 8px;
+  border-radius: 50%;
+  background: var(--off);
+  color: #fff;
+  font-size: 14px;
+}
+
+p {
+  margin: 3px 0 6px;
+}
+
+.doors {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px;
+  align-items: center;
+}
+
+.home {
+  border-top: 1px solid var(--line);
+  padding-top: 9px;
+}
+
+.home strong {
+  font-size: 19px;
+}
+
+.text {
+  display: block;
+  font-weight: 700;
+  margin-bottom: 10px;
+}
+
+.problem {
+  background: var(--accent-soft);
+  border-radius: 5px;
+  padding: 8px 10px;
+}
+</style>

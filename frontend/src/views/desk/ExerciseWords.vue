@@ -1,0 +1,186 @@
+<script setup lang="ts">
+/** The exercise in words: sentences with places, and what can be done with each thing. */
+import { NDropdown } from 'naive-ui'
+import { computed, nextTick, ref, watch } from 'vue'
+
+import { api, ask } from '@/api/client'
+import type { Sentence } from '@/api/types'
+import { useLoad } from '@/shell/useLoad'
+import { useExercise } from '@/stores/exercise'
+
+import PlaceEditor from './PlaceEditor.vue'
+
+const props = defineProps<{ chosen: string }>()
+const emit = defineEmits<{ choose: [about: string] }>()
+const exercise = useExercise()
+const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
+const root = ref<HTMLElement>()
+const sentences = computed(() => exercise.drawing?.sentences ?? [])
+const things = computed(() => sentences.value.filter((s) => s.about.startsWith('things.')))
+const problemAbout = computed(() => exercise.problem?.about ?? '')
+
+function indexOf(sentence: Sentence): number {
+  return Number(sentence.about.split('.')[1])
+}
+
+function problemOf(sentence: Sentence): boolean {
+  return problemAbout.value.startsWith(`${sentence.about}.`) || problemAbout.value === sentence.about
+}
+
+const MENU = [
+  { label: 'Copy', key: 'copy' },
+  { label: 'Nearer (drawn before the one above)', key: 'nearer' },
+  { label: 'Farther (behind the one below)', key: 'farther' },
+  { label: 'Remove', key: 'remove' },
+]
+
+async function menu(sentence: Sentence, key: string): Promise<void> {
+  const index = indexOf(sentence)
+  if (key === 'nearer' || key === 'farther') await exercise.act({ op: 'move', index, by: key === 'nearer' ? -1 : 1 })
+  else if (key === 'copy' || key === 'remove') await exercise.act({ op: key, index })
+  if (key === 'remove') emit('choose', '')
+}
+
+async function add(): Promise<void> {
+  const kind = kinds.value?.[0]?.kind ?? 'box'
+  if (await exercise.act({ op: 'add', kind })) emit('choose', things.value.at(-1)?.about ?? '')
+}
+
+async function rename(sentence: Sentence, event: Event): Promise<void> {
+  const field = event.target as HTMLInputElement
+  if (!(await exercise.act({ op: 'rename', index: indexOf(sentence), name: field.value }))) field.value = sentence.title
+}
+
+watch(
+  () => props.chosen,
+  async (about) => {
+    await nextTick()
+    root.value?.querySelector(`[data-about="${CSS.escape(about)}"]`)?.scrollIntoView({ block: 'nearest' })
+  },
+)
+</script>
+
+<template>
+  <section ref="root" class="words" aria-label="The exercise in words">
+    <article
+      v-for="sentence in sentences"
+      :key="sentence.about"
+      :data-about="sentence.about"
+      :class="{ chosen: chosen === sentence.about, thing: sentence.title, bad: problemOf(sentence) }"
+      @click="emit('choose', sentence.about)"
+    >
+      <header v-if="sentence.title">
+        <input
+          :value="sentence.title"
+          :aria-label="`Name of ${sentence.title}`"
+          maxlength="40"
+          :size="Math.max(6, sentence.title.length)"
+          @change="rename(sentence, $event)"
+        />
+        <NDropdown :options="MENU" trigger="click" @select="(key: string) => menu(sentence, key)">
+          <button type="button" class="word-button more" :aria-label="`What to do with ${sentence.title}`" @click.stop>
+            more
+          </button>
+        </NDropdown>
+      </header>
+      <p>
+        <template v-for="(piece, i) in sentence.pieces" :key="`${i}${piece.path}`">
+          <PlaceEditor v-if="piece.path" :piece="piece" :bad="problemAbout === piece.path" />
+          <template v-else>{{ piece.text }}</template>
+        </template>
+      </p>
+      <div v-if="problemOf(sentence) && exercise.problem" class="problem" role="alert">
+        {{ exercise.problem.why }} {{ exercise.problem.fix }}
+        <button
+          v-if="exercise.problem.nearest"
+          type="button"
+          class="word-button"
+          @click.stop="exercise.act({ op: 'type', path: exercise.problem.about, text: exercise.problem.nearest })"
+        >
+          Use {{ exercise.problem.nearest.replace('_', ' ') }}
+        </button>
+      </div>
+    </article>
+    <div v-if="exercise.problem && !sentences.some(problemOf)" class="problem" role="alert">
+      {{ exercise.problem.why }} {{ exercise.problem.fix }}
+    </div>
+    <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
+    <button type="button" class="word-button add" @click="add">Add a box</button>
+  </section>
+</template>
+
+<style scoped>
+.words {
+  padding: 12px 0 20px;
+}
+
+article {
+  padding: 5px 14px 5px 12px;
+  border-left: 5px solid transparent;
+  line-height: 1.75;
+}
+
+article p {
+  margin: 0;
+}
+
+.thing {
+  border-left-color: var(--desk);
+  margin-top: 8px;
+}
+
+.chosen {
+  border-left-color: var(--accent);
+  background: rgb(253 251 245 / 70%);
+}
+
+.bad {
+  border-left-color: var(--off);
+}
+
+header {
+  display: flex;
+  align-items: center;
+  justify-content: space-between;
+}
+
+header input {
+  font: inherit;
+  font-weight: 700;
+  background: transparent;
+  border: 1px solid transparent;
+  border-radius: 4px;
+  padding: 0 4px;
+  margin-left: -5px;
+  max-width: 190px;
+}
+
+header input:hover,
+header input:focus {
+  border-color: var(--line);
+  background: var(--paper);
+}
+
+.more {
+  font-weight: 400;
+  font-size: 14px;
+}
+
+.problem {
+  margin: 6px 12px 4px 0;
+  padding: 7px 10px;
+  background: var(--accent-soft);
+  border-radius: 5px;
+  line-height: 1.4;
+}
+
+.words > .problem,
+.hint {
+  margin: 8px 14px;
+}
+
+.add {
+  margin: 10px 0 0 11px;
+  font-size: 16px;
+}
+</style>

@@ -1,0 +1,88 @@
+<script setup lang="ts">
+/** The whole eye level to scale: the sheet, what lies beyond its edges, and all the points on it. */
+import { computed } from 'vue'
+
+import type { Picture } from '@/api/types'
+
+const props = defineProps<{ picture: Picture }>()
+const WIDTH = 640
+const HEIGHT = 46
+const RIM = 40
+
+const scene = computed(() => {
+  const { width_mm: sheet } = props.picture.sheet
+  const places = Object.entries(props.picture.vanishing_points).map(([name, place]) => ({ name, x: place[0] }))
+  const low = Math.min(0, ...places.map((p) => p.x))
+  const high = Math.max(sheet, ...places.map((p) => p.x))
+  const scale = (WIDTH - 2 * RIM) / (high - low)
+  const at = (x: number): number => RIM + (x - low) * scale
+  return {
+    left: at(0),
+    right: at(sheet),
+    start: at(low),
+    end: at(high),
+    points: places.map((p) => ({ ...p, x: at(p.x), far: p.name.includes('distance') })),
+  }
+})
+</script>
+
+<template>
+  <svg class="long" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="The whole eye level, to scale">
+    <rect
+      v-if="scene.start < scene.left"
+      class="strip"
+      :x="scene.start - 8"
+      y="12"
+      :width="scene.left - scene.start + 8"
+      height="18"
+    />
+    <rect
+      v-if="scene.end > scene.right"
+      class="strip"
+      :x="scene.right"
+      y="12"
+      :width="scene.end - scene.right + 8"
+      height="18"
+    />
+    <rect class="sheet" :x="scene.left" y="5" :width="scene.right - scene.left" height="32" />
+    <line :x1="scene.start - 10" :x2="scene.end + 10" y1="21" y2="21" />
+    <template v-for="p in scene.points" :key="p.name">
+      <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
+      <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
+    </template>
+  </svg>
+</template>
+
+<style scoped>
+.long {
+  flex: none;
+  height: 46px;
+  width: 100%;
+  background: var(--desk-deep);
+}
+
+.sheet {
+  fill: var(--paper);
+  stroke: #a39a86;
+}
+
+.strip {
+  fill: #efe6d3;
+}
+
+line {
+  stroke: var(--ink);
+}
+
+.centre {
+  fill: none;
+  stroke: var(--point);
+  stroke-width: 2;
+}
+
+.far {
+  fill: var(--paper);
+  stroke: var(--aid);
+  stroke-width: 1.5;
+}
+</style>

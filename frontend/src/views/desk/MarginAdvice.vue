@@ -1,0 +1,111 @@
+<script setup lang="ts">
+/** In the margin: where the drawing will look wrong or be hard to draw, with numbers and cures. */
+import { computed, ref } from 'vue'
+
+import type { Advice } from '@/api/types'
+import { useExercise } from '@/stores/exercise'
+
+const props = defineProps<{ chosen: string }>()
+const emit = defineEmits<{ choose: [about: string] }>()
+const exercise = useExercise()
+const whys = ref(new Set<string>())
+const advice = computed(() => {
+  const all = exercise.drawing?.advice ?? []
+  return [...all].sort((a, b) => Number(b.about === props.chosen) - Number(a.about === props.chosen))
+})
+const counts = computed(() =>
+  (exercise.drawing?.steps ?? []).filter((s) => s.phase === 'guides').map((s) => ({ thing: s.thing, count: s.count })),
+)
+const minutes = computed(() => Math.round((exercise.drawing?.steps ?? []).reduce((sum, s) => sum + s.minutes, 0)))
+
+const key = (a: Advice): string => `${a.code}:${a.about}`
+
+function toggle(a: Advice): void {
+  const next = new Set(whys.value)
+  if (!next.delete(key(a))) next.add(key(a))
+  whys.value = next
+}
+</script>
+
+<template>
+  <aside class="margin" aria-label="In the margin">
+    <article v-for="a in advice" :key="key(a)" :class="{ chosen: a.about === chosen }" @click="emit('choose', a.about)">
+      <p>{{ a.text }}</p>
+      <p v-if="whys.has(key(a))" class="quiet">{{ a.why }}</p>
+      <div class="doors">
+        <button
+          v-if="a.cure_edits.length"
+          type="button"
+          class="cure"
+          @click.stop="exercise.act({ op: 'cure', edits: a.cure_edits })"
+        >
+          {{ a.cure }}
+        </button>
+        <span v-else class="quiet">{{ a.cure }}.</span>
+        <button type="button" class="word-button" :aria-expanded="whys.has(key(a))" @click.stop="toggle(a)">Why</button>
+      </div>
+    </article>
+    <article v-if="!advice.length" class="good"><p>Nothing here will look wrong or be hard to draw.</p></article>
+    <article v-if="counts.length" class="counts">
+      <p class="quiet">Lines to the point</p>
+      <p v-for="c in counts" :key="c.thing">
+        <strong>{{ c.count }}</strong> for {{ c.thing }}
+      </p>
+    </article>
+    <article v-if="exercise.drawing" class="counts">
+      <p class="quiet">All steps</p>
+      <p>
+        <strong>{{ minutes }}</strong> minutes of drawing
+      </p>
+    </article>
+  </aside>
+</template>
+
+<style scoped>
+.margin {
+  padding: 8px 14px 20px;
+}
+
+article {
+  padding: 10px 0 8px;
+  border-bottom: 1px solid var(--line);
+}
+
+article.chosen {
+  box-shadow:
+    -14px 0 0 var(--panel),
+    -18px 0 0 var(--accent);
+}
+
+p {
+  margin: 0 0 4px;
+}
+
+.doors {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 8px;
+  align-items: center;
+}
+
+.cure {
+  background: var(--accent);
+  color: #fff;
+  font-weight: 700;
+  font-size: 14px;
+  line-height: 1.3;
+  border: 0;
+  border-radius: 5px;
+  padding: 7px 11px;
+  cursor: pointer;
+  text-align: left;
+}
+
+.cure:hover {
+  background: #c04a20;
+}
+
+.counts strong {
+  font-size: 20px;
+}
+</style>

@@ -1,0 +1,63 @@
+<script setup lang="ts">
+/** The words of a step, readable from the back row. */
+import type { Step } from '@/api/types'
+
+defineProps<{ step: Step; number: number; count: number; points: string[] }>()
+</script>
+
+<template>
+  <section class="words" aria-live="polite">
+    <div class="say">
+      <p class="where">
+        Step {{ number }} of {{ count }}<template v-if="step.thing"> · {{ step.thing }}</template>
+      </p>
+      <p class="text">{{ step.text }}</p>
+    </div>
+    <div class="side">
+      <p v-if="step.count">
+        <strong>{{ step.count }}</strong> {{ step.count === 1 ? 'line' : 'lines' }} in this step
+      </p>
+      <p>With: {{ step.tool }}</p>
+      <p class="slip">Watch for: {{ step.slip }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.words {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(220px, 27%);
+  gap: 24px;
+  padding: 12px 26px 16px;
+  background: var(--graphite);
+  color: var(--on-graphite);
+  min-height: 150px;
+}
+
+.text {
+  font-size: clamp(22px, 2.35vw, 40px);
+  line-height: 1.3;
+  margin: 0;
+}
+
+.where {
+  margin: 0 0 2px;
+  color: var(--accent-on-dark);
+  font-weight: 700;
+  font-size: 18px;
+}
+
+.side p {
+  margin: 0 0 4px;
+  font-size: clamp(16px, 1.35vw, 22px);
+  line-height: 1.35;
+}
+
+.side strong {
+  font-size: 1.7em;
+}
+
+.slip {
+  color: var(--on-graphite-soft);
+}
+</style>
