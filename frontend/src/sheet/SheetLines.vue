@@ -14,19 +14,18 @@ const props = defineProps<{ stage?: Stage; selected?: string; bare?: boolean; we
 const { picture, at } = useSheet()
 const thickness = computed(() => props.weight ?? 1)
 
-type Look = 'dark' | 'light' | 'fresh' | 'guide' | 'aid' | 'level' | 'none'
+type Look = 'dark' | 'behind' | 'light' | 'guide' | 'aid' | 'level' | 'none'
 
 function lookOf(line: DrawnLine): Look {
   if (props.hide?.has(line.id)) return 'none'
   const kind = line.name === 'eye level' ? 'level' : line.role === 'guide' ? 'guide' : aid(line) ? 'aid' : 'light'
   if (props.stage) {
-    if (props.stage.dark.has(line.id)) return 'dark'
+    if (props.stage.dark.has(line.id)) return line.behind ? 'behind' : 'dark'
     if (!props.stage.light.has(line.id)) return 'none'
-    if (kind === 'level') return 'level'
-    return props.stage.fresh.has(line.id) && kind === 'light' ? 'fresh' : kind
+    return kind
   }
   if (!line.visible) return 'none'
-  if (line.role === 'edge') return 'dark'
+  if (line.role === 'edge') return line.behind ? 'behind' : 'dark'
   if (line.role === 'detail') return 'level'
   return props.bare || kind === 'light' || kind === 'level' ? 'none' : kind
 }
@@ -68,13 +67,18 @@ line {
   stroke-width: calc(2.2px * var(--weight));
 }
 
+.behind {
+  stroke: #55585e;
+  stroke-width: calc(1.1px * var(--weight));
+}
+
 .light {
   stroke: #85817a;
   stroke-width: calc(1px * var(--weight));
 }
 
 .light.fresh,
-line.fresh:not(.dark, .level) {
+line.fresh:not(.dark, .behind, .level) {
   stroke-width: calc(1.8px * var(--weight));
 }
 

@@ -145,6 +145,7 @@ const STATES: Record<string, string> = {
         Read {{ waiting }} {{ waiting === 1 ? 'sheet' : 'sheets' }}
       </NButton>
       <p v-if="!total" class="quiet hint">Photograph or scan the sheets and put them here: one file for each sheet.</p>
+      <h2 v-if="total" class="order">Who needs help first</h2>
       <ul>
         <li v-for="s in pile.sheets" :key="s.id">
           <button type="button" :class="{ here: s.id === chosen, kept: s.state === 'kept' }" @click="open(s.id)">
@@ -265,6 +266,12 @@ li span {
 
 li .kept strong {
   font-weight: 400;
+}
+
+.order {
+  font-size: 14px;
+  padding: 8px 16px 0;
+  color: var(--ink-soft);
 }
 
 .remove {

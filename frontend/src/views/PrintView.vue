@@ -6,11 +6,6 @@ import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import { api, ask } from '@/api/client'
-import SheetFaces from '@/sheet/SheetFaces.vue'
-import SheetLines from '@/sheet/SheetLines.vue'
-import SheetPoints from '@/sheet/SheetPoints.vue'
-import SheetView from '@/sheet/SheetView.vue'
-import { stageAfter } from '@/sheet/stage'
 import EmptyState from '@/shell/EmptyState.vue'
 import { useLoad } from '@/shell/useLoad'
 
@@ -38,17 +33,6 @@ const KINDS: { kind: Kind; title: string; text: string }[] = [
   { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film or tracing paper over a student’s sheet.' },
 ]
 
-const stage = computed(() => {
-  const steps = data.value?.drawing.steps ?? []
-  if (kind.value === 'starter') return stageAfter(steps, steps.filter((s) => s.phase === 'setup').length)
-  if (kind.value === 'steps') return stageAfter(steps, Math.min(6, steps.length))
-  if (kind.value === 'overlay' && data.value) {
-    const ids = data.value.drawing.lines.filter((l) => l.visible).map((l) => l.id)
-    return { light: new Set(ids), dark: new Set<number>(), fresh: new Set<number>(), marks: [], toned: false }
-  }
-  return stageAfter(steps, steps.length)
-})
-
 const classOptions = computed(() => [
   { label: 'for anybody', value: 0 },
   ...(data.value?.classes ?? []).map((c) => ({ label: `one each for ${c.name} (${c.students})`, value: c.id })),
@@ -75,6 +59,7 @@ const address = computed(() => {
   else query.set('copies', String(copies.value))
   return `/api/exercises/${props.id}/print/${kind.value}.pdf?${query}`
 })
+const preview = computed(() => address.value.replace('.pdf?', '.png?'))
 </script>
 
 <template>
@@ -127,15 +112,7 @@ const address = computed(() => {
           </p>
         </div>
         <div class="preview">
-          <SheetView :picture="data.drawing" :label="`Preview: ${kind}`" :padding="8">
-            <SheetFaces v-if="stage.toned" />
-            <SheetLines :stage="stage" />
-            <SheetPoints />
-          </SheetView>
-          <p v-if="kind === 'steps'" class="quiet">
-            Step {{ Math.min(6, data.drawing.steps.length) }} of {{ data.drawing.steps.length }}, as one of the
-            pictures.
-          </p>
+          <img :key="preview" :src="preview" :alt="`First page: ${kind}`" />
         </div>
       </div>
     </template>
@@ -171,6 +148,7 @@ input[type='radio'] {
   width: 18px;
   height: 18px;
   margin-top: 3px;
+  flex: none;
 }
 
 .how {
@@ -189,8 +167,12 @@ input[type='radio'] {
   margin-right: 12px;
 }
 
-.preview {
-  height: min(62vh, 520px);
+.preview img {
+  display: block;
+  max-width: 100%;
+  max-height: 76vh;
+  background: var(--paper);
+  box-shadow: 1px 2px 6px rgb(60 50 30 / 28%);
 }
 
 @media (max-width: 980px) {

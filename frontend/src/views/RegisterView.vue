@@ -85,6 +85,8 @@ nav {
 }
 
 nav a {
+  display: flex;
+  gap: 8px;
   color: var(--ink);
   text-decoration: none;
   padding: 9px 12px;

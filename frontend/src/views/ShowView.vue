@@ -147,7 +147,7 @@ useSwipe(root, {
           @click="number = n"
         />
       </div>
-      <StepWords :step="step" :number="number" :count="steps.length" :points="Object.keys(drawing.vanishing_points)" />
+      <StepWords :step="step" :number="number" :count="steps.length" :drawn="moving ? hand.done.size : step.count" />
       <nav aria-label="Class display">
         <button type="button" :disabled="number === 1" @click="go(-1)">Back</button>
         <button type="button" class="next" :disabled="number === steps.length && !moving" @click="next">Next</button>

@@ -133,6 +133,11 @@ async function planned(): Promise<void> {
   gap: 14px;
 }
 
+.doors .word-button {
+  font-weight: 400;
+  padding: 4px 0;
+}
+
 .lessons li {
   display: flex;
   gap: 16px;

@@ -289,9 +289,10 @@ def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked
     """Judge again without the strokes of a finding: they are not the student's lines."""
     guilty = {n for f in checked.findings if f"{f.code}:{f.about}" == key for n in f.lines}
     rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
-    row.strokes = rows
     pile = db.get_one(Pile, row.pile_id)
-    return check(read_exercise(pile.document), strokes_of(rows))
+    again = check(read_exercise(pile.document), strokes_of(rows))
+    row.strokes = [[*line.start, *line.end] for line in again.lines]
+    return again
 
 
 def _note(db: Db, row: SheetRow, checked: Checked, decisions: dict[str, Any]) -> str:

@@ -27,7 +27,6 @@ from orthopsis.store.engine import Sessions
 from orthopsis.store.models import Pile, SheetRow
 
 log = logging.getLogger(__name__)
-Strokes = list[list[float]]
 
 
 def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[float, float]] | None) -> dict[str, Any]:
@@ -49,7 +48,7 @@ def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[fl
         "state": "read",
         "found_by": reading.found_by,
         "confidence": reading.confidence,
-        "strokes": [[*s.start.xy, *s.end.xy, s.darkness] for s in reading.strokes],
+        "strokes": [[*line.start, *line.end] for line in checked.lines],
         "checked": checked.model_dump(mode="json"),
         "student_code": reading.code.student if reading.code else "",
         "exercise_code": reading.code.exercise if reading.code else "",
@@ -59,7 +58,7 @@ def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[fl
 
 def strokes_of(rows: list[list[float]]) -> list[Stroke]:
     """Return kept strokes as the core knows them."""
-    return [Stroke(Point(r[0], r[1]), Point(r[2], r[3]), r[4]) for r in rows]
+    return [Stroke(Point(r[0], r[1]), Point(r[2], r[3])) for r in rows]
 
 
 class Reader:

@@ -12,7 +12,8 @@ from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.paperwork.marks import SheetCode
-from orthopsis.paperwork.sheets import Copy, PrintKind, sheet_pdf, steps_pdf
+from orthopsis.paperwork.raster import png_of_pdf
+from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf
 from orthopsis.paperwork.write import MEDIA_TYPES, write_drawing
 from orthopsis.store import classes, exercises
 from orthopsis.store.errors import Refused
@@ -20,6 +21,7 @@ from orthopsis.store.models import ExerciseRow
 
 router = APIRouter(prefix="/api/exercises", tags=["shelf"], responses=PROBLEMS)
 MOST_EXERCISES = 1000
+PREVIEW_DPI = 72.0
 Form = Literal["json", "svg", "pdf", "png", "dxf", "obj", "exercise"]
 
 
@@ -128,25 +130,35 @@ def version(exercise_id: int, version: int, db: Db, teacher: Me) -> KeptExercise
     return KeptExercise(id=row.id, version=row.version, exercise=earlier.document)
 
 
+PrintName = Literal["starter", "steps", "answer", "overlay"]
+PerPage = Annotated[int, Query(ge=1, le=8)]
+CopyCount = Annotated[int, Query(ge=1, le=40)]
+
+
 @router.get("/{exercise_id}/print/{kind}.pdf", response_class=Response)
 def print_pdf(
     exercise_id: int,
-    kind: Literal["starter", "steps", "answer", "overlay"],
+    kind: PrintName,
     db: Db,
     teacher: Me,
     class_id: int | None = None,
-    per_page: Annotated[int, Query(ge=1, le=8)] = 4,
-    copies: Annotated[int, Query(ge=1, le=40)] = 1,
+    per_page: PerPage = 4,
+    copies: CopyCount = 1,
 ) -> Response:
-    """Return a PDF: starter, steps, answer or overlay; with a class, a starter or answer sheet for each student."""
+    """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    drawing = draw(read_exercise(row.document))
-    if kind == "steps":
-        data = steps_pdf(drawing, row.title, per_page)
-    else:
-        page = {"starter": 1, "answer": 2, "overlay": 3}[kind]
-        data = sheet_pdf(drawing, _kind(kind), row.title, _copies(db, teacher.id, row, class_id, page, copies))
+    data = _print(db, teacher.id, row, kind, class_id, per_page, copies)
     return _file(data, "application/pdf", f"{row.title} {kind}.pdf", inline=True)
+
+
+@router.get("/{exercise_id}/print/{kind}.png", response_class=Response)
+def print_preview(
+    exercise_id: int, kind: PrintName, db: Db, teacher: Me, class_id: int | None = None, per_page: PerPage = 4
+) -> Response:
+    """Return the first page of what would be printed, as a picture."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    pdf = _print(db, teacher.id, row, kind, class_id, per_page, 1)
+    return Response(png_of_pdf(pdf, PREVIEW_DPI), media_type="image/png", headers={"Cache-Control": "no-store"})
 
 
 @router.get("/{exercise_id}/file.{form}", response_class=Response)
@@ -160,9 +172,14 @@ def export(exercise_id: int, form: Form, db: Db, teacher: Me) -> Response:
     return _file(write_drawing(exercise, form), MEDIA_TYPES[form], f"{row.title}.{form}")
 
 
-def _kind(kind: str) -> PrintKind:
-    kinds: dict[str, PrintKind] = {"starter": "starter", "answer": "answer", "overlay": "overlay"}
-    return kinds[kind]
+def _print(
+    db: Db, owner_id: int, row: ExerciseRow, kind: PrintName, class_id: int | None, per_page: int, copies: int
+) -> bytes:
+    drawing = draw(read_exercise(row.document))
+    if kind == "steps":
+        return steps_pdf(drawing, row.title, per_page)
+    page = {"starter": 1, "answer": 2, "overlay": 3}[kind]
+    return sheet_pdf(drawing, kind, row.title, _copies(db, owner_id, row, class_id, page, copies))
 
 
 def _copies(db: Db, owner_id: int, row: ExerciseRow, class_id: int | None, page: int, copies: int) -> list[Copy]:

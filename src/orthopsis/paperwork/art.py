@@ -7,10 +7,10 @@ from typing import Literal
 from orthopsis.core.exercise.drawing import Drawing, DrawnLine, Place
 from orthopsis.core.exercise.stage import Stage, stage_after
 
-Pen = Literal["dark", "light", "fresh", "level", "overlay"]
+Pen = Literal["dark", "behind", "light", "fresh", "level", "overlay"]
 
-WIDTH_MM: dict[Pen, float] = {"dark": 0.6, "light": 0.2, "fresh": 0.35, "level": 0.3, "overlay": 0.25}
-GREY: dict[Pen, float] = {"dark": 0.05, "light": 0.55, "fresh": 0.1, "level": 0.35, "overlay": 0.0}
+WIDTH_MM: dict[Pen, float] = {"dark": 0.6, "behind": 0.3, "light": 0.2, "fresh": 0.35, "level": 0.3, "overlay": 0.25}
+GREY: dict[Pen, float] = {"dark": 0.05, "behind": 0.3, "light": 0.55, "fresh": 0.1, "level": 0.35, "overlay": 0.0}
 TONE_GREY = (1.0, 0.88, 0.72, 0.52)
 """Grey of the four tone steps, paper to darkest."""
 
@@ -95,7 +95,7 @@ def _staged(drawing: Drawing, stage: Stage) -> Art:
     lines = []
     for line in drawing.lines:
         if line.id in stage.dark:
-            lines.append(_line(line, "dark"))
+            lines.append(_line(line, "behind" if line.behind else "dark"))
         elif line.id in stage.light:
             fresh = line.id in stage.fresh and line.name != "eye level"
             lines.append(_line(line, "fresh" if fresh else "level" if line.name == "eye level" else "light"))

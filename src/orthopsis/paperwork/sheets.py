@@ -9,7 +9,7 @@ from orthopsis.paperwork.art import answer_art, overlay_art, starter_art, step_a
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
 
-PrintKind = Literal["starter", "steps", "answer", "overlay"]
+SheetKind = Literal["starter", "answer", "overlay"]
 MOST_STEPS_A_PAGE = 8
 _HANDOUT_MM = {"in": (215.9, 279.4)}
 """Handouts are printed on the school's ordinary paper: letter where inches are used, else A4."""
@@ -25,7 +25,7 @@ class Copy:
     student: str = ""
 
 
-def sheet_pdf(drawing: Drawing, kind: PrintKind, title: str, copies: Sequence[Copy]) -> bytes:
+def sheet_pdf(drawing: Drawing, kind: SheetKind, title: str, copies: Sequence[Copy]) -> bytes:
     """Return a PDF of sheets at 1:1, one page for each copy."""
     arts = {"starter": starter_art, "answer": answer_art, "overlay": overlay_art}
     pages = Pages(title)

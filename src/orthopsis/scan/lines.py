@@ -19,7 +19,9 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.paperwork.marks import INSET_MM, MARK_MM, QR_GAP_MM, QR_MM
 from orthopsis.scan.sheet import Matrix, Picture
 
-FLAT_PX_PER_MM = 5.0
+FINEST_PX_PER_MM = 5.0
+MOST_FLAT_PX = 3_300_000
+"""A larger sheet is laid flat more coarsely: an A3 sheet takes the finest scale."""
 SHORTEST_PIECE_MM = 2.5
 SHORTEST_LINE_MM = 6.0
 SAME_LINE_MM = 1.3
@@ -29,23 +31,25 @@ FAINTEST = 0.06
 """A line darkens the paper by at least this share."""
 PROFILE_MM = 1.2
 """How far to each side the graphite of a line is looked for."""
+ON_LINE_MM = 0.45
+"""Where a line ends is asked this close to it, so that another line crossing its end does not lengthen it."""
 
 Real = NDArray[np.float64]
 
 
 @dataclass(frozen=True, slots=True)
 class FlatSheet:
-    """The sheet laid flat: grey picture, top row at the sheet's top edge, and darkness 0 to 1 of the marks on it."""
+    """The sheet laid flat, top row at its top edge: darkness 0 (paper) to 1 of what is on it."""
 
-    grey: Picture
     dark: NDArray[np.float32]
     width_mm: float
     height_mm: float
+    px_per_mm: float
 
 
 def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) -> FlatSheet:
     """Return the sheet seen from straight above, with even light."""
-    k = FLAT_PX_PER_MM
+    k = min(FINEST_PX_PER_MM, (MOST_FLAT_PX / (width_mm * height_mm)) ** 0.5)
     to_flat = np.array([[k, 0, 0], [0, -k, height_mm * k], [0, 0, 1.0]]) @ to_page
     size = (round(width_mm * k), round(height_mm * k))
     flat = cv2.warpPerspective(grey, to_flat, size, flags=cv2.INTER_AREA, borderMode=cv2.BORDER_REPLICATE)
@@ -54,13 +58,13 @@ def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) 
     paper = cv2.resize(cv2.GaussianBlur(paper, (0, 0), 8), size, interpolation=cv2.INTER_LINEAR)
     even = flat.astype(np.float32) / np.maximum(paper.astype(np.float32), 16)
     dark = np.clip(1 - even, 0, 1).astype(np.float32)
-    _blank_margins(dark, width_mm, height_mm)
-    return FlatSheet(np.clip(even * 250, 0, 255).astype(np.uint8), dark, width_mm, height_mm)
+    _blank_margins(dark, k)
+    return FlatSheet(dark, width_mm, height_mm, k)
 
 
-def _blank_margins(dark: NDArray[np.float32], width_mm: float, height_mm: float) -> None:
+def _blank_margins(dark: NDArray[np.float32], k: float) -> None:
     """Take the sheet's rim, its marks and its code out of the picture."""
-    k, rim = FLAT_PX_PER_MM, round(1.5 * FLAT_PX_PER_MM)
+    rim = round(1.5 * k)
     dark[:rim], dark[-rim:], dark[:, :rim], dark[:, -rim:] = 0, 0, 0, 0
     mark = round((INSET_MM + MARK_MM + 1) * k)
     code = round((INSET_MM + MARK_MM + QR_GAP_MM + QR_MM + 1) * k)
@@ -74,7 +78,7 @@ def find_lines(flat: FlatSheet) -> list[Stroke]:
     found = cv2.createLineSegmentDetector(cv2.LSD_REFINE_STD, 1.0).detect(cv2.GaussianBlur(level, (0, 0), 0.8))[0]
     if found is None:
         return []
-    pieces = np.asarray(found, dtype=np.float64).reshape(-1, 4) / FLAT_PX_PER_MM
+    pieces = np.asarray(found, dtype=np.float64).reshape(-1, 4) / flat.px_per_mm
     pieces[:, [1, 3]] = flat.height_mm - pieces[:, [1, 3]]
     length = np.hypot(pieces[:, 2] - pieces[:, 0], pieces[:, 3] - pieces[:, 1])
     order = np.argsort(-length)
@@ -145,19 +149,19 @@ def _fit(flat: FlatSheet, line: Real) -> list[Stroke]:
         normal = np.array([-d[1], d[0]])
         ends = np.array([at[good].min(), at[good].max()])
         line = start + ends[:, None] * d + (shift + slope * ends)[:, None] * normal
-    at, _, dark = _profile(flat, line)
+    at, _, dark = _profile(flat, line, ON_LINE_MM)
     return _runs(line, at, dark)
 
 
-def _profile(flat: FlatSheet, line: Real) -> tuple[Real, Real, Real]:
+def _profile(flat: FlatSheet, line: Real, reach_mm: float = PROFILE_MM) -> tuple[Real, Real, Real]:
     """Return along the line each 0.4 mm: place, sideways middle of the graphite, and its darkness."""
     start, d, length = _run(line)
     normal = np.array([-d[1], d[0]])
     at = np.arange(-2.0, length + 2.0, 0.4)
-    side = np.arange(-PROFILE_MM, PROFILE_MM + 0.01, 0.15)
+    side = np.arange(-reach_mm, reach_mm + 0.01, 0.15)
     places = start + at[:, None, None] * d + side[None, :, None] * normal
-    x = (places[..., 0] * FLAT_PX_PER_MM).astype(np.float32)
-    y = ((flat.height_mm - places[..., 1]) * FLAT_PX_PER_MM).astype(np.float32)
+    x = (places[..., 0] * flat.px_per_mm).astype(np.float32)
+    y = ((flat.height_mm - places[..., 1]) * flat.px_per_mm).astype(np.float32)
     sample = cv2.remap(flat.dark, x, y, cv2.INTER_LINEAR, borderMode=cv2.BORDER_CONSTANT, borderValue=0)
     sample = cv2.blur(sample, (1, 3))
     peak = sample.max(axis=1)

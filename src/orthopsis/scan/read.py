@@ -14,6 +14,8 @@ from orthopsis.scan.sheet import FoundBy, FoundSheet, Matrix, NoSheet, Picture, 
 from orthopsis.scan.vector import lines_of_svg
 
 PREVIEW_PX_PER_MM = 4.0
+CODE_TRIES_PX_PER_MM = (24.0, 12.0, 36.0, 18.0)
+CODE_RIM_MM = 2.5
 
 
 @dataclass(frozen=True, slots=True)
@@ -82,13 +84,28 @@ def _flat_jpeg(photo: bytes, to_page: Matrix, width_mm: float, height_mm: float)
 
 
 def _code(grey: Picture, sheet: FoundSheet, width_mm: float) -> SheetCode | None:
-    """Read the QR code from its place on the sheet, laid flat and enlarged."""
-    k, rim = 24.0, 3.0
+    """Read the QR code from its place on the sheet, laid flat and enlarged; a soft photo takes several tries."""
+    for px_per_mm in CODE_TRIES_PX_PER_MM:
+        patch = _code_patch(grey, sheet.to_page, width_mm, px_per_mm)
+        sharp = cv2.addWeighted(patch, 1.8, cv2.GaussianBlur(patch, (0, 0), 0.3 * px_per_mm), -0.8, 0)
+        _, hard = cv2.threshold(sharp, 0, 255, cv2.THRESH_BINARY + cv2.THRESH_OTSU)
+        for picture in (patch, sharp, hard):
+            code = _decode(np.asarray(picture, dtype=np.uint8))
+            if code is not None:
+                return code
+    return None
+
+
+def _code_patch(grey: Picture, to_page: Matrix, width_mm: float, k: float) -> Picture:
     x, _ = qr_square(width_mm)
-    left, top = x - rim, INSET_MM + QR_MM + rim
-    to_patch = np.array([[k, 0, -left * k], [0, -k, top * k], [0, 0, 1.0]]) @ sheet.to_page
-    side = round((QR_MM + 2 * rim) * k)
+    left, top = x - CODE_RIM_MM, INSET_MM + QR_MM + CODE_RIM_MM
+    to_patch = np.array([[k, 0, -left * k], [0, -k, top * k], [0, 0, 1.0]]) @ to_page
+    side = round((QR_MM + 2 * CODE_RIM_MM) * k)
     patch = cv2.warpPerspective(grey, to_patch, (side, side), flags=cv2.INTER_CUBIC, borderValue=255)
+    return np.asarray(patch, dtype=np.uint8)
+
+
+def _decode(patch: Picture) -> SheetCode | None:
     try:
         text, _, _ = cv2.QRCodeDetector().detectAndDecode(patch)
     except cv2.error:

@@ -4,6 +4,7 @@ Everything chance decides comes from the generator that is passed in. Names of m
 findings they should lead to.
 """
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -24,6 +25,7 @@ MISTAKES = (
     "back_not_parallel",
     "eye_level_tilted",
 )
+CLEARLY_ELSEWHERE_DEG = 20.0
 LONG_ENOUGH_MM = 22.0
 """Mistakes are put on lines that are long enough to be told."""
 
@@ -61,7 +63,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
         if mistake == "missing_line":
             left_out.append(e.name)
             continue
-        start, end = _with_mistake(e, mistake, points, sigma, rng)
+        start, end = _with_mistake(e, mistake, points, (sigma, prepared.sheet.width_mm), rng)
         start, end = (_shaken(p, 0.5 * sigma, rng) for p in (start, end))
         darkness = float(rng.uniform(0.55, 0.9)) if e.thing else float(rng.uniform(0.4, 0.6))
         lines.append(DrawnByHand(e.name, e.family, start, end, darkness, mistake))
@@ -93,8 +95,9 @@ def _suits(e: Expected, mistake: str, points: dict[str, Point]) -> bool:
 
 
 def _with_mistake(
-    e: Expected, mistake: str, points: dict[str, Point], sigma: float, rng: np.random.Generator
+    e: Expected, mistake: str, points: dict[str, Point], scale: tuple[float, float], rng: np.random.Generator
 ) -> tuple[Point, Point]:
+    sigma, width_mm = scale
     start, end = e.start, e.end
     sign = 1.0 if rng.random() < 0.5 else -1.0
     if mistake in ("upright_leans", "back_not_parallel", "eye_level_tilted"):
@@ -104,8 +107,7 @@ def _with_mistake(
     if mistake == "misses_point":
         return start, _aimed_beside(e, points[e.family], sign * float(rng.uniform(2.4, 6.0)), sigma)
     if mistake == "wrong_point":
-        outward = 1.0 if start.x < points[e.family].x else -1.0
-        return start, Point(start.x + outward * e.length_mm, start.y)
+        return start, _aimed_elsewhere(e, points[e.family], width_mm)
     return start, end
 
 
@@ -117,6 +119,17 @@ def _aimed_beside(e: Expected, goal: Point, tolerances: float, sigma: float) -> 
     beside = Point(goal.x - dy * miss, goal.y + dx * miss)
     ux, uy = unit_toward(e.start, beside)
     return Point(e.start.x + ux * e.length_mm, e.start.y + uy * e.length_mm)
+
+
+def _aimed_elsewhere(e: Expected, goal: Point, width_mm: float) -> Point:
+    """Return the end of a line of this length that runs to an end of the eye level in place of its point."""
+    ends = sorted((Point(0.0, goal.y), Point(width_mm, goal.y)), key=lambda p: distance(p, e.start))
+    right = unit_toward(e.start, goal)
+    for end in ends:
+        ux, uy = unit_toward(e.start, end)
+        if right[0] * ux + right[1] * uy < math.cos(math.radians(CLEARLY_ELSEWHERE_DEG)):
+            return Point(e.start.x + ux * e.length_mm, e.start.y + uy * e.length_mm)
+    return Point(e.start.x, e.start.y + e.length_mm)
 
 
 def _shaken(point: Point, sigma: float, rng: np.random.Generator) -> Point:

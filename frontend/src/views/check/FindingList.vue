@@ -85,8 +85,7 @@ useEventListener('keydown', (event) => {
         @focus="emit('point', f.lines)"
       >
         <h3>
-          <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span
-          >{{ f.title }}
+          <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span>{{ f.title }}
         </h3>
         <p>{{ f.text }}</p>
         <div v-if="f.severity > 0" class="doors">

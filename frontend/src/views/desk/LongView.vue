@@ -21,7 +21,13 @@ const scene = computed(() => {
     right: at(sheet),
     start: at(low),
     end: at(high),
-    points: places.map((p) => ({ ...p, x: at(p.x), far: p.name.includes('distance') })),
+    points: places.map((p) => ({
+      name: p.name,
+      label: p.name.replace(/^.* (left|right) distance$/, '$1 distance point'),
+      x: at(p.x),
+      late: at(p.x) > WIDTH * 0.7,
+      far: p.name.includes('distance'),
+    })),
   }
 })
 </script>
@@ -49,6 +55,7 @@ const scene = computed(() => {
     <template v-for="p in scene.points" :key="p.name">
       <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
       <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
+      <text :x="p.x + (p.late ? -9 : 9)" y="16" :text-anchor="p.late ? 'end' : 'start'">{{ p.label }}</text>
     </template>
   </svg>
 </template>
@@ -72,6 +79,11 @@ const scene = computed(() => {
 
 line {
   stroke: var(--ink);
+}
+
+text {
+  font-size: 10px;
+  fill: var(--ink-soft);
 }
 
 .centre {

@@ -88,7 +88,7 @@ async function nudge(by: number): Promise<void> {
   border: 0;
   border-bottom: 2px solid #8f8371;
   border-radius: 3px 3px 0 0;
-  padding: 1px 4px;
+  padding: 1px 3px;
   cursor: pointer;
 }
 

@@ -142,10 +142,9 @@ button.here {
 
 .title {
   font-size: 13px;
-  line-height: 1.25;
-  white-space: nowrap;
+  line-height: 1.2;
+  height: 2.4em;
   overflow: hidden;
-  text-overflow: ellipsis;
 }
 
 .tick {

@@ -110,7 +110,7 @@ function day(text_: string): string {
                 :aria-expanded="opened === s.id"
                 @click="opened = opened === s.id ? 0 : s.id"
               >
-                {{ s.sheets.length }} {{ opened === s.id ? 'close' : 'open' }}
+                {{ s.sheets.length }} {{ s.sheets.length === 1 ? 'sheet' : 'sheets' }}
               </button>
               <span v-else class="quiet">none</span>
             </td>

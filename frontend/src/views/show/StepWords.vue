@@ -2,7 +2,7 @@
 /** The words of a step, readable from the back row. */
 import type { Step } from '@/api/types'
 
-defineProps<{ step: Step; number: number; count: number; points: string[] }>()
+defineProps<{ step: Step; number: number; count: number; drawn: number }>()
 </script>
 
 <template>
@@ -15,7 +15,7 @@ defineProps<{ step: Step; number: number; count: number; points: string[] }>()
     </div>
     <div class="side">
       <p v-if="step.count">
-        <strong>{{ step.count }}</strong> {{ step.count === 1 ? 'line' : 'lines' }} in this step
+        <strong>{{ Math.min(drawn, step.count) }} of {{ step.count }}</strong> {{ step.count === 1 ? 'line' : 'lines' }}
       </p>
       <p>With: {{ step.tool }}</p>
       <p class="slip">Watch for: {{ step.slip }}</p>

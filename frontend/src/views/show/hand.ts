@@ -41,7 +41,7 @@ function sideOf(drawing: Drawing, line: DrawnLine): 1 | -1 {
   const dx = line.to[0] - line.from[0]
   const dy = line.to[1] - line.from[1]
   const sum = own.reduce((s, [, p]) => s + dx * (p[1] - line.from[1]) - dy * (p[0] - line.from[0]), 0)
-  return sum > 0 ? -1 : 1
+  return sum > 0 ? 1 : -1
 }
 
 /** What is to be seen `ms` after the step began. */

@@ -9,6 +9,7 @@ from orthopsis.core.check.findings import findings
 from orthopsis.core.check.hand import HAND_ERROR_MM
 from orthopsis.core.check.judge import judge, unexpected
 from orthopsis.core.check.match import Match, match
+from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import Prepared, prepare
@@ -20,6 +21,9 @@ from orthopsis.core.view.frame import distance_names, distance_points
 def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     """Return the judgement of the strokes (page mm) that a student drew for an exercise.
 
+    The judged lines begin with the strokes in their order; a stroke that proves to be two lines in a row
+    is cut, and its second part comes at the end.
+
     Raises:
         GeometryError: the exercise itself cannot be drawn.
     """
@@ -30,6 +34,10 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     targets = _targets(prepared)
     frames = {frame.name: frame.away for frame in prepared.frames}
     matches = match(strokes, expected, frames)
+    parts = split_overhangs(strokes, matches, expected, set(frames))
+    if len(parts) > len(strokes):
+        strokes = parts
+        matches = match(strokes, expected, frames)
     sigma = HAND_ERROR_MM[prepared.wording.level]
     lines = _judged(strokes, matches, targets, sigma)
     matched = {m.expected.name for m in matches}
@@ -62,11 +70,19 @@ def _targets(prepared: Prepared) -> dict[str, Point]:
 def _judged(
     strokes: Sequence[Stroke], matches: Sequence[Match], targets: dict[str, Point], sigma: float
 ) -> list[JudgedLine]:
+    """Judge each stroke; of a line in several pieces the longest one speaks for all."""
     by_stroke = {m.stroke: m.expected for m in matches}
-    return [
-        judge(stroke, by_stroke[i], targets, sigma) if i in by_stroke else unexpected(stroke)
-        for i, stroke in enumerate(strokes)
-    ]
+    longest: dict[str, JudgedLine] = {}
+    for i in sorted(by_stroke, key=lambda i: -strokes[i].length_mm):
+        longest.setdefault(by_stroke[i].name, judge(strokes[i], by_stroke[i], targets, sigma))
+    result = []
+    for i, stroke in enumerate(strokes):
+        if i not in by_stroke:
+            result.append(unexpected(stroke))
+            continue
+        said = longest[by_stroke[i].name]
+        result.append(said.model_copy(update={"start": stroke.start.xy, "end": stroke.end.xy}))
+    return result
 
 
 def _estimates(

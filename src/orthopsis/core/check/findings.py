@@ -27,7 +27,8 @@ def findings(
     units: Units,
 ) -> list[Finding]:
     """Return the findings, first what is looked at first."""
-    found = [f for i, line in enumerate(lines) if (f := _of_line(i, line, wording)) is not None]
+    first = {line.matched: i for i, line in reversed(list(enumerate(lines)))}
+    found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], wording)) is not None]
     found += _eye_level(lines, missing, eye_level_mm, sigma_mm, wording)
     found += _missing([e for e in missing if e.thing], wording)
     short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched]

@@ -5,6 +5,7 @@ and goes elsewhere: a line gone the wrong way. Lines whose place is free (a dept
 along the guide lines to where the student put them.
 """
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -15,7 +16,8 @@ NEAR_MM = 7.0
 """A line further than this from where it belongs is not taken for it (common practice, no source)."""
 ALIKE_DEG = 14.0
 AT_CORNER_MM = 8.0
-WRONG_WAY_DEG = 75.0
+WRONG_WAY_DEG = 110.0
+LEANS_DEG = 40.0
 LEAST_OVERLAP = 0.35
 
 
@@ -95,15 +97,22 @@ def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point])
         for corner in corners:
             for here, there in ((stroke.start, stroke.end), (stroke.end, stroke.start)):
                 gap = distance(here, corner)
-                angle = angle_between_deg((here, there), (e.start, e.end))
+                angle = _turn_deg((here, there), (corner, e.end if corner is e.start else e.start))
                 if gap > AT_CORNER_MM or angle > WRONG_WAY_DEG:
                     continue
-                if e.family not in points and angle > 2 * ALIKE_DEG:
+                if e.family not in points and angle > LEANS_DEG:
                     continue
                 cost = gap + 0.1 * angle
                 if best is None or cost < best[0]:
                     best = (cost, i)
     return None if best is None else best[1]
+
+
+def _turn_deg(drawn: tuple[Point, Point], wanted: tuple[Point, Point]) -> float:
+    """Return the angle between two directions, 0 to 180 degrees."""
+    (a, b), (c, d) = drawn, wanted
+    p, q = (b.x - a.x, b.y - a.y), (d.x - c.x, d.y - c.y)
+    return math.degrees(math.atan2(abs(p[0] * q[1] - p[1] * q[0]), p[0] * q[0] + p[1] * q[1]))
 
 
 def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Expected]:

@@ -23,6 +23,7 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
     return [
         *_eye_level(solved),
         *(a for placed in solved.prepared.things for a in _thing(solved, placed)),
+        *_cone(solved),
         *_distance_points(solved),
         *_time(solved, steps),
     ]
@@ -72,9 +73,7 @@ def _eye_level(solved: Solved) -> Iterator[Advice]:
 
 def _thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     about, name = f"things.{placed.index}", placed.values.name
-    drawn = [p for n, p in solved.board.points.items() if n.startswith(f"{name}.")]
-    yield from _off_paper(solved, placed, drawn)
-    yield from _cone(solved, placed, drawn)
+    yield from _off_paper(solved, placed, _drawn_points(solved, placed))
     guides = [solved.board.lines[n] for n in solved.board.lines if n.startswith(f"{name}.guide.")]
     if not guides:
         edit = CureEdit(path=f"{about}.look", value="see_through")
@@ -109,29 +108,43 @@ def _inward(mm: float, shift: float, division: float) -> float:
     return round_to(mm + shift + away, division)
 
 
-def _cone(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+def _cone(solved: Solved) -> Iterator[Advice]:
+    """Say which thing reaches farthest out of the cone of vision, and how many more do."""
+    for i, frame in enumerate(solved.prepared.frames):
+        things = [p for p in solved.prepared.things if p.setting.frame.name == frame.name]
+        if not frame.is_metric or not things:
+            continue
+        reach = {p.index: _off_axis_deg(solved, p) for p in things}
+        worst = max(things, key=lambda p: reach[p.index])
+        off = reach[worst.index]
+        if off <= COMFORTABLE_CONE_DEG / 2:
+            continue
+        code, cone = "outside_comfortable_cone", COMFORTABLE_CONE_DEG
+        if off > OUTER_CONE_DEG / 2:
+            code, cone = "outside_outer_cone", OUTER_CONE_DEG
+        division = solved.prepared.sheet.division_mm
+        comfortable = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+        better = round_to(comfortable + division, division)
+        more = sum(angle > cone / 2 for angle in reach.values()) - 1
+        shown = {
+            "thing": worst.values.name,
+            "more": f" So does {more} more." if more == 1 else f" So do {more} more." if more else "",
+            "value": round(off),
+            "limit": round(cone / 2),
+            "better": solved.prepared.length(better),
+        }
+        edit = CureEdit(path=f"views.{i}.distance_mm", value=better)
+        yield _advice(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, [edit])
+
+
+def _off_axis_deg(solved: Solved, placed: Placed) -> float:
     frame = placed.setting.frame
-    if not frame.is_metric:
-        return
-    off = max(angle_off_axis_deg(p, frame.eye.principal, frame.distance_mm) for p in drawn)
-    for code, cone in (
-        ("outside_outer_cone", OUTER_CONE_DEG),
-        ("outside_comfortable_cone", COMFORTABLE_CONE_DEG),
-    ):
-        if off > cone / 2:
-            reach = cone_radius_mm(frame.distance_mm, 2 * off)
-            better = reach / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
-            division = solved.prepared.sheet.division_mm
-            rounded = round_to(better + division, division)
-            shown = {
-                "thing": placed.values.name,
-                "value": round(off),
-                "limit": round(cone / 2),
-                "better": solved.prepared.length(rounded),
-            }
-            edit = CureEdit(path="views.0.distance_mm", value=rounded)
-            yield _advice(solved, code, f"things.{placed.index}", off, cone / 2, "°", shown, [edit])
-            return
+    drawn = _drawn_points(solved, placed)
+    return max(angle_off_axis_deg(p, frame.eye.principal, frame.distance_mm) for p in drawn)
+
+
+def _drawn_points(solved: Solved, placed: Placed) -> list[Point]:
+    return [p for n, p in solved.board.points.items() if n.startswith(f"{placed.values.name}.")]
 
 
 def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:

@@ -32,7 +32,8 @@ class SheetSize(Part):
 class DrawnLine(Part):
     """A line of the drawing.
 
-    ``edge`` and ``detail`` lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
+    ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
+    lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
     are what the pencil drew lightly on the way. ``family`` is level, upright, free or a vanishing point.
     """
 
@@ -44,6 +45,7 @@ class DrawnLine(Part):
     role: Role
     family: str
     visible: bool
+    behind: bool = False
     rests_on: str = ""
     turns_to: str = ""
 

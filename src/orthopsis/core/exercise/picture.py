@@ -151,6 +151,7 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
                     role="edge",
                     family=piece.edge.runs,
                     visible=piece.visible,
+                    behind=piece.behind,
                 )
             )
     level = board.lines[EYE_LEVEL]

@@ -13,7 +13,7 @@ pairs of an edge and a face whose boxes touch. It does not know solids that cros
 """
 
 from collections.abc import Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
@@ -43,6 +43,8 @@ class Piece:
     start: float
     end: float
     visible: bool
+    behind: bool = False
+    """Whether a face of its own see-through solid lies before it."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -90,6 +92,10 @@ class Sight:
         for number, start, end, visible in self._cut(self._segments()):
             layer, edge = owners[number]
             result[layer].append(Piece(edge, start, end, visible))
+        for layer, thing in enumerate(self._things):
+            if thing.see_through:
+                alone = Sight([replace(thing, see_through=False)]).pieces()[0]
+                result[layer] = _split(result[layer], alone)
         return result
 
     def seen_behind_all(self, start: tuple[float, float], end: tuple[float, float]) -> list[tuple[float, float]]:
@@ -203,6 +209,17 @@ class Sight:
         crossings = np.add.reduceat((rising & left).astype(np.int64), begins)
         nearest = np.minimum.reduceat(gap, begins)
         return np.asarray((crossings % 2 == 1) & (nearest > INSIDE_MM))
+
+
+def _split(pieces: list[Piece], alone: list[Piece]) -> list[Piece]:
+    """Cut the pieces of a see-through solid where its own faces come before them, and mark those parts."""
+    result = []
+    for piece in pieces:
+        for own in alone:
+            start, end = max(piece.start, own.start), min(piece.end, own.end)
+            if own.edge is piece.edge and start < end:
+                result.append(replace(piece, start=start, end=end, behind=not own.visible))
+    return result
 
 
 def _hiding_faces(thing: Seen, page: Array) -> list[list[int]]:

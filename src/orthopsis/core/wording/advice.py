@@ -17,12 +17,12 @@ class AdvicePhrases:
 
 ADVICE: dict[str, AdvicePhrases] = {
     "outside_comfortable_cone": AdvicePhrases(
-        "“{thing}” reaches {value}° from the centre of view; {limit}° is comfortable.",
+        "“{thing}” reaches {value}° from the centre of view; {limit}° is comfortable.{more}",
         "Outside a cone of 60 degrees things look stretched, even when every rule is kept.",
         "View from farther away: {better} or more",
     ),
     "outside_outer_cone": AdvicePhrases(
-        "“{thing}” lies outside the outer limit: {value}° from the centre, {limit}° is the most.",
+        "“{thing}” lies outside the outer limit: {value}° from the centre, {limit}° is the most.{more}",
         "The circle through the [distance points] is the outer limit; cubes beyond it look wrong.",
         "View from farther away: {better} or more",
     ),

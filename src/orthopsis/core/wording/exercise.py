@@ -5,8 +5,8 @@ Places are named by their path in the exercise document.
 
 SHEET = "On {sheet.paper} paper, {sheet.orientation}, measured in {sheet.units} to {sheet.division}."
 EYE_LEVEL = {
-    "exercise": "[Eye level] {eye_level.height_mm} up; {eye_level.school}.",
-    "composition": "[Eye level] {eye_level.height_mm} up; {eye_level.school}.",
+    "exercise": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
+    "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
 }
 VIEW = "One [vanishing point], {views.0.x_mm} from the left edge, seen from {views.0.distance_mm}."
 CLASS = "For a {wording.level} class that says “{wording.vocabulary}”; light from the {light}."
@@ -15,8 +15,8 @@ OPTIONS: dict[str, dict[str, str]] = {
     "sheet.orientation": {"landscape": "lying", "portrait": "standing"},
     "sheet.units": {"mm": "millimetres", "cm": "centimetres", "in": "inches"},
     "eye_level.school": {
-        "exercise": "across the middle is allowed (exercise school)",
-        "composition": "a third from top or bottom (composition school)",
+        "exercise": "exercise school",
+        "composition": "composition school",
     },
     "wording.level": {"youngest": "young", "middle": "middle", "oldest": "senior"},
     "wording.vocabulary": {"eye_level": "eye level", "horizon": "horizon line"},

@@ -1,0 +1,181 @@
+"""How good and how fast is checking, on simulated piles that the code was not tuned on?
+
+The photos are 12-megapixel ones of the simulated camera. The truth of each line is judged by the same
+rule from its true ends: a line is truly off when it misses by more than twice its tolerance, truly fine
+when it misses by less than half of it. Lines too short to tell by the rule are not counted.
+"""
+
+import argparse
+import resource
+import time
+from collections.abc import Sequence
+from concurrent.futures import ProcessPoolExecutor
+from dataclasses import dataclass, field
+from multiprocessing import get_context
+
+import cv2
+import numpy as np
+
+from orthopsis.app.demo import DEMO_EXERCISES
+from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.check import check
+from orthopsis.core.check.estimate import Estimate, estimate_point
+from orthopsis.core.check.hand import HAND_ERROR_MM, TOO_SHORT_DEG
+from orthopsis.core.check.judge import judge
+from orthopsis.core.check.stroke import Stroke, expected_lines
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.edit import add_thing
+from orthopsis.core.exercise.setting import prepare, sheet_of
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.paperwork.marks import SheetCode
+from orthopsis.scan.read import NotRead, read_sheet
+from orthopsis.scan.simulate import Photo, simulate_photo
+from orthopsis.scan.student import DrawnByHand
+from report import report
+
+
+@dataclass
+class Tally:
+    """Counts of one sheet."""
+
+    off: int = 0
+    found: int = 0
+    fine: int = 0
+    blamed: int = 0
+    point_share: list[float] = field(default_factory=list)
+    reading_share: list[float] = field(default_factory=list)
+    seconds: float = 0.0
+    megabytes: float = 0.0
+    code_read: int = 0
+    slips: list[str] = field(default_factory=list)
+
+
+def exercises() -> list[Exercise]:
+    """Return the exercises: the demonstration's, and six boxes on one sheet."""
+    many = Exercise(title="Six boxes")
+    for _ in range(6):
+        many = add_thing(many, "box")
+    return [*(read_exercise(document) for document in DEMO_EXERCISES), many]
+
+
+def photograph(number: int, seed: int) -> Photo:
+    """Simulate one sheet."""
+    return simulate_photo(exercises()[number % len(exercises())], SheetCode("BENCH", "S1", 1), seed)
+
+
+def tally(number: int, seed: int, photo: Photo) -> Tally:
+    """Read and judge one sheet, and compare with the truth."""
+    cv2.setNumThreads(1)
+    exercise = exercises()[number % len(exercises())]
+    sheet = sheet_of(exercise)
+    start = time.perf_counter()
+    reading = read_sheet(photo.jpeg, sheet.width_mm, sheet.height_mm)
+    result = Tally()
+    if isinstance(reading, NotRead):
+        result.slips.append(f"seed {seed}: {reading.reason}")
+        return result
+    checked = check(exercise, reading.strokes)
+    result.seconds = time.perf_counter() - start
+    result.megabytes = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
+    result.code_read = int(reading.code is not None)
+    _compare(result, exercise, photo.sheet.lines, checked, seed)
+    return result
+
+
+def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], checked: Checked, seed: int) -> None:
+    prepared = prepare(exercise)
+    sigma = HAND_ERROR_MM[exercise.wording.level]
+    targets = {frame.name: frame.away for frame in prepared.frames}
+    expected = {e.name: e for e in expected_lines(draw(exercise), {})}
+    verdicts: dict[str, set[str]] = {}
+    for line in checked.lines:
+        verdicts.setdefault(line.matched, set()).add(line.verdict)
+    reach = []
+    for line in lines:
+        truth = judge(Stroke(line.start, line.end), expected[line.name], targets, sigma)
+        if line.family in targets:
+            reach.append(distance(line.start, targets[line.family]))
+        if truth.allowed_deg > TOO_SHORT_DEG:
+            continue
+        ratio = abs(truth.miss_mm) / truth.allowed_mm
+        told = verdicts.get(line.name, set()) | verdicts.get(line.name.replace(".depth.", ".guide."), set())
+        if ratio > 2:
+            result.off += 1
+            hit = bool(told & {"off", "wrong_point", "slightly_off"})
+            result.found += hit
+            if not hit:
+                result.slips.append(f"seed {seed}: {line.name} off by {ratio:.1f} not found, told {sorted(told)}")
+        elif ratio < 0.5:
+            result.fine += 1
+            bad = bool(told & {"off", "wrong_point", "slightly_off"})
+            result.blamed += bad
+            if bad:
+                result.slips.append(f"seed {seed}: {line.name} at {ratio:.2f} blamed, told {sorted(told)}")
+    for name, point in checked.vanishing_points.items():
+        away = float(np.mean(reach))
+        result.point_share.append(100 * distance(Point(*point.at), Point(*point.expected)) / away)
+        own = estimate_point([Stroke(t.start, t.end) for t in lines if t.family == name], sigma)
+        if isinstance(own, Estimate):
+            result.reading_share.append(100 * distance(Point(*point.at), own.at) / away)
+
+
+def main() -> None:
+    """Run the piles and print the figures."""
+    parser = argparse.ArgumentParser()
+    parser.add_argument("--sheets", type=int, default=60)
+    parser.add_argument("--seed", type=int, default=70_000)
+    parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
+    options = parser.parse_args()
+    count = range(options.sheets)
+    spawn = get_context("spawn")
+    with ProcessPoolExecutor(2, mp_context=spawn) as cameras:
+        photos = list(cameras.map(photograph, count, [options.seed + i for i in count]))
+    with ProcessPoolExecutor(2, mp_context=spawn) as readers:
+        tallies = list(readers.map(tally, count, [options.seed + i for i in count], photos))
+    on = f"{options.sheets} simulated 12-megapixel sheets, seeds from {options.seed}"
+    off, fine = sum(t.off for t in tallies), sum(t.fine for t in tallies)
+    found = 100 * sum(t.found for t in tallies) / max(off, 1)
+    blamed = 100 * sum(t.blamed for t in tallies) / max(fine, 1)
+    report("judging.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
+    report("judging.fine_blamed", blamed, "%", "0", blamed == 0, f"{fine} lines within half; {on}")
+    shares = sorted(s for t in tallies for s in t.point_share)
+    within = 100 * sum(s <= 2 for s in shares) / max(len(shares), 1)
+    own = sorted(s for t in tallies for s in t.reading_share)
+    same = 100 * sum(s <= 2 for s in own) / max(len(own), 1)
+    report(
+        "judging.point_as_drawn_within_2",
+        same,
+        "%",
+        "100",
+        same == 100,
+        f"where the drawn lines really meet, worst {own[-1]:.1f} %; {on}",
+    )
+    report(
+        "judging.point_within_2",
+        within,
+        "%",
+        "100",
+        within == 100,
+        f"{len(shares)} points, worst {shares[-1]:.1f} %; {on}",
+    )
+    seconds = [t.seconds for t in tallies if t.seconds]
+    worst = max(seconds)
+    report(
+        "judging.seconds_a_sheet",
+        float(np.median(seconds)),
+        "s",
+        "<=2",
+        worst <= 2,
+        f"slowest {worst:.2f} s, one core each; {on}",
+    )
+    memory = max(t.megabytes for t in tallies)
+    report("judging.memory", memory, "MB", "<=400", memory <= 400, f"largest resident size of a reading process; {on}")
+    read = 100 * sum(t.code_read for t in tallies) / len(tallies)
+    report("judging.code_read", read, "%", "-", True, f"codes read; {on}")
+    if options.slips:
+        print("\n".join(slip for t in tallies for slip in t.slips))
+
+
+if __name__ == "__main__":
+    main()
