@@ -27,6 +27,10 @@ SHORTEST_LINE_MM = 6.0
 SAME_LINE_MM = 1.3
 SAME_LINE_DEG = 4.0
 GAP_MM = 4.0
+SAMPLE_MM = 0.4
+KNEE_MM = 0.55
+KNEE_END_SAMPLES = 18
+"""A knee is looked for this many samples from either end, so that both parts are long enough to be lines."""
 FAINTEST = 0.06
 """A line darkens the paper by at least this share."""
 PROFILE_MM = 1.2
@@ -137,27 +141,57 @@ def _run(line: Real) -> tuple[Real, Real, float]:
     return line[0], (line[1] - line[0]) / max(length, 1e-9), length
 
 
-def _fit(flat: FlatSheet, line: Real) -> list[Stroke]:
-    """Fit a line to the middle of its graphite, twice, and cut it where there is none."""
+def _fit(flat: FlatSheet, line: Real, *, parted: bool = False) -> list[Stroke]:
+    """Fit a line to the middle of its graphite, twice; part it at a knee, and cut it where there is none."""
     for _ in range(2):
         at, across, dark = _profile(flat, line)
         good = dark > FAINTEST
         if good.sum() < 4:
             return []
-        start, d, _ = _run(line)
         slope, shift = _straight(at[good], across[good], dark[good])
-        normal = np.array([-d[1], d[0]])
-        ends = np.array([at[good].min(), at[good].max()])
-        line = start + ends[:, None] * d + (shift + slope * ends)[:, None] * normal
+        line = _along(line, np.array([at[good].min(), at[good].max()]), slope, shift)
+    at, across, dark = _profile(flat, line)
+    knee = _knee(at, across, dark > FAINTEST)
+    if knee is not None and not parted:
+        start, d, _ = _run(line)
+        bend = start + knee[0] * d + knee[1] * np.array([-d[1], d[0]])
+        return [
+            stroke for part in ((line[0], bend), (bend, line[1])) for stroke in _fit(flat, np.array(part), parted=True)
+        ]
     at, _, dark = _profile(flat, line, ON_LINE_MM)
     return _runs(line, at, dark)
 
 
+def _along(line: Real, ends: Real, slope: float, shift: float) -> Real:
+    """Return the line moved to where its graphite runs, between two places along it."""
+    start, d, _ = _run(line)
+    return np.asarray(start + ends[:, None] * d + (shift + slope * ends)[:, None] * np.array([-d[1], d[0]]))
+
+
+def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float] | None:
+    """Return where along and how far aside two lines in a row meet that were gathered as one, or None.
+
+    A ruled line that trembles stays near its chord; two lines at a small angle leave it at their corner.
+    """
+    at, across = at[good], across[good]
+    if len(at) < 2 * KNEE_END_SAMPLES + 5:
+        return None
+    smooth = np.array([np.median(across[max(0, i - 4) : i + 5]) for i in range(len(at))])
+    first, last = np.median(smooth[:5]), np.median(smooth[-5:])
+    chord = first + (last - first) * (at - at[0]) / (at[-1] - at[0])
+    aside = np.abs(smooth - chord)
+    aside[:KNEE_END_SAMPLES], aside[-KNEE_END_SAMPLES:] = 0, 0
+    place = int(np.argmax(aside))
+    if aside[place] < KNEE_MM:
+        return None
+    return float(at[place]), float(smooth[place])
+
+
 def _profile(flat: FlatSheet, line: Real, reach_mm: float = PROFILE_MM) -> tuple[Real, Real, Real]:
-    """Return along the line each 0.4 mm: place, sideways middle of the graphite, and its darkness."""
+    """Return along the line each ``SAMPLE_MM``: place, sideways middle of the graphite, and its darkness."""
     start, d, length = _run(line)
     normal = np.array([-d[1], d[0]])
-    at = np.arange(-2.0, length + 2.0, 0.4)
+    at = np.arange(-2.0, length + 2.0, SAMPLE_MM)
     side = np.arange(-reach_mm, reach_mm + 0.01, 0.15)
     places = start + at[:, None, None] * d + side[None, :, None] * normal
     x = (places[..., 0] * flat.px_per_mm).astype(np.float32)
@@ -187,11 +221,10 @@ def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
 def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
     """Return the unbroken runs of graphite along the line."""
     start, d, _ = _run(line)
-    on = cv2.morphologyEx(
-        (dark > FAINTEST).astype(np.uint8).reshape(1, -1),
-        cv2.MORPH_CLOSE,
-        np.ones((1, round(GAP_MM / 0.4)), np.uint8),
-    ).reshape(-1)
+    gap = round(GAP_MM / SAMPLE_MM)
+    # Zeros all round: closing must bridge gaps, not lengthen the line to the ends of its samples.
+    row = np.pad((dark > FAINTEST).astype(np.uint8), gap).reshape(1, -1)
+    on = cv2.morphologyEx(row, cv2.MORPH_CLOSE, np.ones((1, gap), np.uint8)).reshape(-1)[gap:-gap]
     edges = np.flatnonzero(np.diff(np.concatenate(([0], on, [0]))))
     strokes = []
     for first, last in zip(edges[::2], edges[1::2] - 1, strict=True):

@@ -83,21 +83,27 @@ def _photo(data: bytes) -> Picture:
             warnings.simplefilter("ignore", Image.DecompressionBombWarning)
             image = Image.open(io.BytesIO(data), formats=_FORMATS)
             if image.width * image.height > MOST_PIXELS:
-                raise UnusablePicture(
-                    "too_many_pixels",
-                    f"The picture has {image.width * image.height // 1_000_000} megapixels; 64 is the most.",
-                    "Make it smaller, or photograph with a lower resolution.",
-                )
+                raise _too_many_pixels(f"{image.width * image.height // 1_000_000} megapixels")
             image.draft("RGB", (LARGEST_SIDE_PX, LARGEST_SIDE_PX))
             image.thumbnail((LARGEST_SIDE_PX, LARGEST_SIDE_PX))
             upright = ImageOps.exif_transpose(image).convert("RGB")
-    except (UnidentifiedImageError, Image.DecompressionBombError, OSError, SyntaxError, ValueError, EOFError):
+    except Image.DecompressionBombError:
+        raise _too_many_pixels("far too many pixels") from None
+    except (UnidentifiedImageError, OSError, SyntaxError, ValueError, EOFError):
         raise UnusablePicture(
             "broken_picture",
             "The picture is broken or was cut off on the way.",
             "Upload it again, or take it again.",
         ) from None
     return np.asarray(upright, dtype=np.uint8)
+
+
+def _too_many_pixels(has: str) -> UnusablePicture:
+    return UnusablePicture(
+        "too_many_pixels",
+        f"The picture has {has}; {MOST_PIXELS // 1_000_000} megapixels is the most.",
+        "Make it smaller, or photograph with a lower resolution.",
+    )
 
 
 def _pdf_page(data: bytes) -> Picture:

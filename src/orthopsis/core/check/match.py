@@ -14,9 +14,15 @@ from orthopsis.core.plane.homogeneous import Point, distance
 
 NEAR_MM = 7.0
 """A line further than this from where it belongs is not taken for it (common practice, no source)."""
+ON_GUIDE_MM = 3.0
+"""A light line to the point is taken for one only if it lies on it: else it may be another line gone astray."""
+SHORTEST_GUIDE_MM = 25.0
+LONG_SHARE = 0.4
+"""A nearly level line over this share of the sheet is its eye level, however much it tilts."""
 ALIKE_DEG = 14.0
-AT_CORNER_MM = 8.0
-WRONG_WAY_DEG = 110.0
+AT_CORNER_MM = 10.0
+CLEARLY_MM = 4.0
+WRONG_WAY_DEG = 150.0
 LEANS_DEG = 40.0
 LEAST_OVERLAP = 0.35
 
@@ -69,9 +75,15 @@ def _cost(stroke: Stroke, e: Expected) -> float | None:
         return None
     if sum(across) / 2 > NEAR_MM + 0.05 * stroke.length_mm:
         return None
+    if not e.is_asked and (max(across) > ON_GUIDE_MM or stroke.length_mm < SHORTEST_GUIDE_MM):
+        return None
     overhang = max(0.0, stroke.length_mm - size)
     uncovered = max(0.0, size - overlap)
-    return sum(across) / 2 + 0.3 * angle + 0.02 * overhang + 0.05 * uncovered + (0.0 if e.is_asked else 2.0)
+    cost = sum(across) / 2 + 0.3 * angle + 0.05 * uncovered + (0.0 if e.is_asked else 2.0)
+    if not e.thing:
+        return 0.2 * cost if stroke.length_mm > LONG_SHARE * size else cost
+    # A receding edge may go on as a guide line; a level or upright one stops at its corner.
+    return cost + (0.1 if e.family in ("level", "upright") else 0.02) * overhang
 
 
 def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int) -> bool:
@@ -117,6 +129,8 @@ def _turn_deg(drawn: tuple[Point, Point], wanted: tuple[Point, Point]) -> float:
 
 def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Expected]:
     result = list(expected)
+    fixed = [e for e in expected if e.is_asked and not e.is_free]
+    strokes = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed)]
     for thing in {e.thing for e in expected if e.is_free}:
         factor, centre = _best_factor(strokes, [e for e in expected if e.thing == thing], points)
         for j, e in enumerate(expected):
@@ -127,6 +141,11 @@ def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points:
             elif e.family in points and e.is_asked:
                 result[j] = _stretched(e, centre, factor)
     return result
+
+
+def _is_one_of(stroke: Stroke, lines: Sequence[Expected]) -> bool:
+    """Tell whether a stroke is clearly one of the lines whose place is given."""
+    return any((cost := _cost(stroke, e)) is not None and cost < CLEARLY_MM for e in lines)
 
 
 def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
@@ -146,7 +165,7 @@ def _best_factor(strokes: Sequence[Stroke], lines: list[Expected], points: dict[
         agree = 0.0
         for e in backs:
             moved = e.scaled(centre, factor)
-            fits = [c for s in strokes if s.length_mm >= SHORTEST_MM and (c := _cost(s, moved)) is not None]
+            fits = [c for s in strokes if (c := _cost(s, moved)) is not None]
             agree += max((max(0.0, NEAR_MM - c) for c in fits), default=0.0)
         if (agree, -abs(step)) > best:
             best, found = (agree, -abs(step)), factor

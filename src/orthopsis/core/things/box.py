@@ -327,17 +327,20 @@ def spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]
     return result
 
 
+_FRESH_PLACES = ((0.08, -1), (0.76, 1), (0.72, -1), (0.12, 0), (0.30, 1), (0.34, -1), (0.80, 0), (0.55, 1))
+"""Where new boxes land: share of the sheet's width, and below (-1), across (0) or above (1) the eye level."""
+
+
 def place(setting: Setting, count: int) -> Mapping[str, Value]:
-    """Return values for one more box: below left, above right, then on the eye level, and round again."""
+    """Return values for one more box, where it is likely to have room; after eight it begins again, aside."""
     sheet, goal = setting.sheet, setting.frame.away
-    size = round_to(min(sheet.width_mm, sheet.height_mm) / 5, sheet.division_mm)
-    turn, lap = count % 4, count // 4
-    x = (0.08, 0.72, 0.66, 0.12)[turn] * sheet.width_mm + lap * 4 * sheet.division_mm
-    below, above = goal.y * 0.35 - size / 2, goal.y + (sheet.height_mm - goal.y) * 0.55 - size / 2
-    y = (below, above, below, goal.y - size * 0.6)[turn]
+    size = round_to(min(sheet.width_mm, sheet.height_mm) / 6, sheet.division_mm)
+    across, side = _FRESH_PLACES[count % len(_FRESH_PLACES)]
+    aside = (count // len(_FRESH_PLACES)) * size / 3
+    heights = {-1: goal.y * 0.4 - size / 2, 0: goal.y - size * 0.6, 1: (goal.y + sheet.height_mm) / 2 - size / 2}
     return {
-        "left": max(0.0, round_to(x, sheet.division_mm)),
-        "bottom": max(0.0, round_to(y, sheet.division_mm)),
+        "left": max(0.0, round_to(across * sheet.width_mm + aside, sheet.division_mm)),
+        "bottom": max(0.0, round_to(heights[side] + aside / 2, sheet.division_mm)),
         "width": size,
         "height": size,
         "depth_by": "half",

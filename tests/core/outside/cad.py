@@ -1,0 +1,70 @@
+"""Exact hidden lines from a CAD kernel: the visible pieces of solids seen by an eye, on the page."""
+
+import numpy as np
+from numpy.typing import NDArray
+from OCP.BRep import BRep_Tool
+from OCP.BRepBuilderAPI import (
+    BRepBuilderAPI_MakeFace,
+    BRepBuilderAPI_MakePolygon,
+    BRepBuilderAPI_MakeSolid,
+    BRepBuilderAPI_Sewing,
+)
+from OCP.BRepLib import BRepLib
+from OCP.gp import gp_Ax2, gp_Dir, gp_Pnt
+from OCP.HLRAlgo import HLRAlgo_Projector
+from OCP.HLRBRep import HLRBRep_Algo, HLRBRep_HLRToShape
+from OCP.TopAbs import TopAbs_EDGE, TopAbs_SHELL
+from OCP.TopExp import TopExp, TopExp_Explorer
+from OCP.TopoDS import TopoDS, TopoDS_Shape
+
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.view.eye import Eye
+
+Segments = list[tuple[NDArray[np.float64], NDArray[np.float64]]]
+
+
+def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
+    """Return the visible pieces as pairs of page points (mm)."""
+    algorithm = HLRBRep_Algo()
+    for solid in solids:
+        algorithm.Add(_shape(solid))
+    # The kernel is right-handed and looks along -n: our z is turned round.
+    focus = eye.distance_mm
+    axes = gp_Ax2(gp_Pnt(0, 0, -focus), gp_Dir(0, 0, 1), gp_Dir(1, 0, 0))
+    algorithm.Projector(HLRAlgo_Projector(axes, focus))
+    algorithm.Update()
+    algorithm.Hide()
+    result = HLRBRep_HLRToShape(algorithm)
+    segments: Segments = []
+    for compound in (result.VCompound(), result.OutLineVCompound()):
+        if compound is not None and not compound.IsNull():
+            segments += _segments(compound, eye)
+    return segments
+
+
+def _shape(solid: Solid) -> TopoDS_Shape:
+    sewing = BRepBuilderAPI_Sewing()
+    for face in solid.faces:
+        polygon = BRepBuilderAPI_MakePolygon()
+        for corner in face.corners:
+            x, y, z = solid.places[solid.index(corner)]
+            polygon.Add(gp_Pnt(float(x), float(y), float(-z)))
+        polygon.Close()
+        sewing.Add(BRepBuilderAPI_MakeFace(polygon.Wire()).Face())
+    sewing.Perform()
+    explorer = TopExp_Explorer(sewing.SewedShape(), TopAbs_SHELL)
+    return BRepBuilderAPI_MakeSolid(TopoDS.Shell(explorer.Current())).Solid()
+
+
+def _segments(compound: TopoDS_Shape, eye: Eye) -> Segments:
+    BRepLib.BuildCurves3d_s(compound)
+    px, py = eye.principal.xy
+    result: Segments = []
+    explorer = TopExp_Explorer(compound, TopAbs_EDGE)
+    while explorer.More():
+        edge = TopoDS.Edge(explorer.Current())
+        ends = [BRep_Tool.Pnt_s(vertex(edge)) for vertex in (TopExp.FirstVertex_s, TopExp.LastVertex_s)]
+        a, b = (np.array([p.X() + px, p.Y() + py]) for p in ends)
+        result.append((a, b))
+        explorer.Next()
+    return result

@@ -1,0 +1,81 @@
+"""Hidden lines against the CAD kernel: three overlapping boxes, and random ones.
+
+Source: OpenCASCADE's exact hidden line removal (HLRBRep). A thing further down our list stands behind the
+ones before it: for the kernel it is moved away and enlarged about the eye, which leaves its picture as it is.
+"""
+
+import numpy as np
+import pytest
+from cad import Segments, visible_segments
+from conftest import box, exercise_of
+
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.picture import Solved, solve
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.sight.solid import Solid
+
+SAMPLES = 41
+UNSURE_MM = 0.05
+
+
+def set_back(solved: Solved) -> list[Solid]:
+    """Return the solids one behind the other, each enlarged about the eye."""
+    result, reach = [], 0.0
+    for seen in solved.seen:
+        nearest, farthest = seen.solid.places[:, 2].min(), seen.solid.places[:, 2].max()
+        factor = max(1.0, 1.001 * reach / nearest)
+        reach = farthest * factor
+        result.append(Solid(seen.solid.names, seen.solid.places * factor, seen.solid.faces, seen.solid.edges))
+    return result
+
+
+def compare(exercise: Exercise) -> int:
+    """Compare samples of every edge; return how many were compared."""
+    solved = solve(prepare(exercise))
+    kernel = visible_segments(set_back(solved), solved.seen[0].eye)
+    ours = [(np.array(line.start), np.array(line.end)) for line in solved.lines if line.role == "edge" and line.visible]
+    compared = 0
+    for seen in solved.seen:
+        page = seen.solid.picture(seen.eye)
+        for edge in seen.solid.edges:
+            a, b = np.array(page[edge.start]), np.array(page[edge.end])
+            for share in np.linspace(0.013, 0.987, SAMPLES):
+                at = a + share * (b - a)
+                if _is_near_an_end(kernel, at) or _is_near_an_end(ours, at):
+                    continue
+                compared += 1
+                assert _is_on(kernel, at) == _is_on(ours, at), f"{edge.name} at {at}"
+    return compared
+
+
+def _is_on(segments: Segments, at: np.ndarray) -> bool:
+    return any(_gap(a, b, at) < UNSURE_MM / 5 for a, b in segments)
+
+
+def _is_near_an_end(segments: Segments, at: np.ndarray) -> bool:
+    return any(min(np.hypot(*(at - a)), np.hypot(*(at - b))) < UNSURE_MM for a, b in segments)
+
+
+def _gap(a: np.ndarray, b: np.ndarray, at: np.ndarray) -> float:
+    d = b - a
+    share = np.clip(np.dot(at - a, d) / max(np.dot(d, d), 1e-12), 0, 1)
+    return float(np.hypot(*(a + share * d - at)))
+
+
+def test_three_overlapping_boxes() -> None:
+    overlapping = exercise_of(
+        box("First", 40, 40, 90, 80, depth_by="half"),
+        box("Second", 100, 70, 90, 90, depth_by="measured", depth=40),
+        box("Third", 60, 100, 110, 120, depth_by="half"),
+    )
+    assert compare(overlapping) > 900
+
+
+@pytest.mark.parametrize("seed", range(8))
+def test_random_boxes(seed: int) -> None:
+    rng = np.random.default_rng(seed)
+    boxes = []
+    for i in range(int(rng.integers(3, 8))):
+        x, y, w, h = rng.uniform((0, 0, 15, 15), (290, 170, 120, 110))
+        boxes.append(box(f"Box {i}", float(x), float(y), float(w), float(h), depth_by="half"))
+    assert compare(exercise_of(*boxes)) > 300

@@ -1,0 +1,182 @@
+"""The document, its edits, its steps and its advice."""
+
+import json
+from pathlib import Path
+
+import jsonschema
+import pytest
+from conftest import box, exercise_of
+from hypothesis import HealthCheck, given, settings
+from hypothesis import strategies as st
+from scenes import exercises
+
+from orthopsis.core.construct.steps import PHASES
+from orthopsis.core.errors import GeometryError, UnreadableExercise
+from orthopsis.core.exercise import edit
+from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.exercise.stage import stage_after
+from orthopsis.core.wording.vocabulary import LEVELS
+
+SCHEMA_FILE = Path(__file__).parents[2] / "docs" / "exercise.schema.json"
+
+
+def test_the_published_schema_is_the_code_s_own() -> None:
+    assert json.loads(SCHEMA_FILE.read_text()) == exercise_schema(), "write it anew with: orthopsis schema"
+
+
+@settings(max_examples=40, deadline=None)
+@given(exercises())
+def test_a_document_is_valid_by_the_schema_and_read_back_whole(exercise: Exercise) -> None:
+    document = json.loads(json.dumps(exercise.document()))
+    jsonschema.validate(document, exercise_schema())
+    assert read_exercise(document).document() == exercise.document()
+
+
+@pytest.mark.parametrize(
+    ("source", "code"),
+    [
+        (b"\x00\xff", "not_json"),
+        ("[1]", "not_an_exercise"),
+        ("[" * 100_000, "not_json"),
+        ({"schema": "orthopsis/exercise/7"}, "newer_schema"),
+        ({"title": "No schema"}, "unknown_schema"),
+        ({"schema": "orthopsis/exercise/1", "extra": 1}, "bad_field"),
+        ({"schema": "orthopsis/exercise/1", "things": [{"kind": "ship", "name": "A"}]}, "bad_field"),
+        ({"schema": "orthopsis/exercise/1", "things": [box("A", float("nan"), 0, 9, 9)]}, "bad_field"),
+        ({"schema": "orthopsis/exercise/1", "things": [box("A", 0, 0, 9, 9), box("A", 9, 9, 9, 9)]}, "bad_field"),
+    ],
+)
+def test_what_is_no_exercise_is_refused_in_a_sentence(source: str | bytes | dict[str, object], code: str) -> None:
+    with pytest.raises(UnreadableExercise) as refusal:
+        read_exercise(source)
+    assert refusal.value.code == code
+    assert refusal.value.fix
+
+
+def test_eye_level_and_point_must_lie_on_the_sheet() -> None:
+    for change in ({"eye_level": {"height_mm": 400}}, {"views": [{"x_mm": 500}]}):
+        with pytest.raises(GeometryError) as refusal:
+            draw(exercise_of(**change))
+        repaired = edit.type_at(exercise_of(**change), refusal.value.about, refusal.value.nearest)
+        draw(repaired)
+
+
+def test_steps_come_in_the_handbook_s_order_and_end_with_what_is_seen(crates: Exercise) -> None:
+    drawing = draw(crates)
+    first = [drawing.steps[0].phase, drawing.steps[1].phase]
+    assert first == ["setup", "setup"]
+    for name in ("Low", "Tall", "High"):
+        own = [PHASES.index(step.phase) for step in drawing.steps if step.thing == name]
+        assert own == sorted(own)
+        assert len(own) == 4
+    assert [step.phase for step in drawing.steps[-3:]] == ["take_away", "darken", "tone"]
+    final = stage_after(drawing.steps, len(drawing.steps))
+    edges = {line.id for line in drawing.lines if line.role == "edge" and line.visible}
+    assert final.dark == edges
+    left = {drawing.lines[i].name for i in final.light}
+    assert left == {"eye level"}, "no construction line is left"
+
+
+def test_every_step_says_all_it_has_to_in_both_vocabularies_and_at_three_levels(crates: Exercise) -> None:
+    said = set()
+    for vocabulary in ("eye_level", "horizon"):
+        for level in LEVELS:
+            words = {"vocabulary": vocabulary, "level": level}
+            drawing = draw(read_exercise({**crates.document(), "wording": words}))
+            for step in drawing.steps:
+                for text in (step.title, step.text, step.rule, step.slip, step.tool):
+                    assert text.strip()
+                    assert not set("{}[]") & set(text), text
+                assert step.minutes >= 0.5
+                if vocabulary == "horizon":
+                    assert "eye level" not in step.text.lower()
+            said.add(" ".join(step.text for step in drawing.steps))
+    assert len(said) == 6, "each choice of words gives other sentences"
+
+
+def test_a_farther_crate_hides_behind_a_nearer_one_and_the_eye_level_behind_both() -> None:
+    drawing = draw(exercise_of(box("Near", 40, 100, 100, 90), box("Far", 100, 120, 100, 90)))
+    hidden = [line for line in drawing.lines if line.thing == "Far" and line.role == "edge" and not line.visible]
+    assert hidden
+    level = [line for line in drawing.lines if line.name == "eye level" and line.role == "detail"]
+    assert all(not (40 < (line.start[0] + line.end[0]) / 2 < 140) for line in level)
+
+
+ADVICE = [
+    (box("A", 390, 20, 60, 40), {}, "off_the_paper"),
+    (box("A", 10, 10, 60, 40), {"views": [{"x_mm": 210, "distance_mm": 150}]}, "outside_outer_cone"),
+    (box("A", 60, 40, 60, 40), {"views": [{"x_mm": 210, "distance_mm": 260}]}, "outside_comfortable_cone"),
+    (box("A", 212, 40, 40, 40), {}, "side_too_thin"),
+    (box("A", 180, 120, 60, 60), {}, "straight_before"),
+    (box("A", 60, 40, 60, 40), {"eye_level": {"height_mm": 150, "school": "composition"}}, "eye_level_across_middle"),
+    (box("A", 30, 90, 60, 59.8), {}, "lines_too_close"),
+]
+
+
+@pytest.mark.parametrize(("thing", "more", "code"), ADVICE)
+def test_advice_is_given_with_number_limit_and_a_cure_that_cures(
+    thing: dict[str, object], more: dict[str, object], code: str
+) -> None:
+    exercise = exercise_of(thing, **more)
+    advice = {a.code: a for a in draw(exercise).advice}
+    assert code in advice
+    given_advice = advice[code]
+    assert given_advice.text
+    assert given_advice.why
+    assert given_advice.value != given_advice.limit
+    for change in given_advice.cure_edits:
+        exercise = edit.set_at(exercise, change.path, change.value)
+    if given_advice.cure_edits:
+        assert code not in {a.code for a in draw(exercise).advice}
+
+
+def test_a_well_placed_sheet_gets_no_advice() -> None:
+    exercise = exercise_of(box("A", 110, 70, 50, 40), views=[{"x_mm": 210, "distance_mm": 420}])
+    assert draw(exercise).advice == []
+
+
+@settings(max_examples=80, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@given(exercises(), st.data())
+def test_dragging_any_handle_anywhere_gives_a_drawing_or_a_reason(exercise: Exercise, data: st.DataObject) -> None:
+    handle = data.draw(st.sampled_from([h.id for h in draw(exercise).handles]))
+    x, y = data.draw(st.floats(-900, 900)), data.draw(st.floats(-900, 900))
+    try:
+        after = edit.drag(exercise, handle, x, y)
+        moved = draw(after)
+    except GeometryError as refusal:
+        assert refusal.why
+        return
+    assert read_exercise(after.document()) == after
+    assert moved.handles
+
+
+def test_a_dragged_handle_snaps_to_the_ruler_and_lies_under_the_hand() -> None:
+    exercise = exercise_of(box("A", 60, 40, 60, 40, depth_by="half"))
+    after = edit.drag(exercise, "things.0.place", 71.4, 33.6)
+    assert (after.things[0].held()["left"], after.things[0].held()["bottom"]) == (71, 34)
+    at = {h.id: h.at for h in draw(exercise).handles}
+    pulled = edit.drag(exercise, "things.0.depth", at["things.0.depth"][0] + 6, at["things.0.depth"][1] + 4)
+    assert pulled.things[0].held()["depth_by"] == "measured"
+    new = {h.id: h.at for h in draw(pulled).handles}["things.0.depth"]
+    assert abs(new[0] - at["things.0.depth"][0] - 6) < 3
+
+
+def test_things_are_added_copied_ordered_renamed_and_removed() -> None:
+    exercise = exercise_of()
+    for _ in range(6):
+        exercise = edit.add_thing(exercise, "box")
+    draw(exercise)
+    exercise = edit.copy_thing(edit.rename_thing(exercise, 0, "Crate"), 0)
+    assert [t.name for t in exercise.things[:2]] == ["Crate", "Crate 1"]
+    assert edit.move_thing(exercise, 0, 1).things[1].name == "Crate"
+    assert len(edit.remove_thing(exercise, 3).things) == 6
+    for bad in ("", "Crate 1", "a.b", "x" * 60):
+        with pytest.raises(GeometryError):
+            edit.rename_thing(exercise, 0, bad)
+
+
+def test_another_paper_keeps_eye_level_and_point_at_their_share() -> None:
+    after = edit.set_at(exercise_of(), "sheet.paper", "A4")
+    assert after.eye_level.height_mm == pytest.approx(150 * 210 / 297, abs=0.6)
+    assert edit.set_at(after, "sheet.units", "in").sheet.division == "1/8 in"
