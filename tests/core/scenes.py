@@ -2,9 +2,9 @@
 
 from typing import Any
 
-from conftest import exercise_of
 from hypothesis import strategies as st
 
+from conftest import exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.plane.tolerance import AGREE_MM
 

@@ -1,8 +1,8 @@
 """Boxes: what shows, how many lines, what is refused."""
 
 import pytest
-from conftest import box, exercise_of
 
+from conftest import box, exercise_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 

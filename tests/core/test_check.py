@@ -2,10 +2,10 @@
 
 import numpy as np
 import pytest
-from conftest import box, exercise_of
 from hypothesis import given
 from hypothesis import strategies as st
 
+from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, NoEstimate, estimate_point
 from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction, verdict_of

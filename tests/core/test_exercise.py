@@ -5,11 +5,11 @@ from pathlib import Path
 
 import jsonschema
 import pytest
-from conftest import box, exercise_of
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 from scenes import exercises
 
+from conftest import box, exercise_of
 from orthopsis.core.construct.steps import PHASES
 from orthopsis.core.errors import GeometryError, UnreadableExercise
 from orthopsis.core.exercise import edit

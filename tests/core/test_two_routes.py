@@ -1,9 +1,9 @@
 """The construction route and the view route must agree, for every box in every place."""
 
-from conftest import box, exercise_of
 from hypothesis import HealthCheck, given, settings
 from scenes import assert_same_point, exercises
 
+from conftest import box, exercise_of
 from orthopsis.core.construct.moves import RuleToPoint
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.picture import solve

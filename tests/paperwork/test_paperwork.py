@@ -8,11 +8,11 @@ import ezdxf
 import pypdf
 import pytest
 import svgelements
-from conftest import exercise_of
 from hypothesis import given
 from hypothesis import strategies as st
 from pypdf import PageObject
 
+from conftest import exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code

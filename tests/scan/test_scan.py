@@ -7,9 +7,9 @@ import cv2
 import numpy as np
 import pypdfium2
 import pytest
-from conftest import box, exercise_of
 from PIL import Image
 
+from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.exercise.document import Exercise
@@ -102,7 +102,8 @@ def test_a_printed_answer_reads_as_a_perfect_sheet_as_png_and_pdf(crates: Exerci
 def test_an_svg_is_read_as_lines_scaled_to_the_sheet(crates: Exercise) -> None:
     svg = svg_bytes(answer_art(draw(crates)), "Crates")
     assert [f.code for f in check(crates, read(svg).strokes).findings if f.severity] == []
-    other_unit = b'<svg xmlns="http://www.w3.org/2000/svg" width="210" height="148.5"><line x1="0" y1="0" x2="105" y2="148.5"/></svg>'
+    half = b'<svg xmlns="http://www.w3.org/2000/svg" width="210" height="148.5">%s</svg>'
+    other_unit = half % b'<line x1="0" y1="0" x2="105" y2="148.5"/>'
     (line,) = lines_of_svg(other_unit, 420, 297)
     assert line.start.xy == pytest.approx((0, 297))
     assert line.end.xy == pytest.approx((210, 0))

@@ -4,7 +4,10 @@ import createClient from 'openapi-fetch'
 import type { paths } from './schema'
 import type { Problem } from './types'
 
-export const api = createClient<paths>({ baseUrl: '/' })
+export const api = createClient<paths>({
+  baseUrl: location.origin,
+  fetch: (request: Request) => globalThis.fetch(request),
+})
 
 export class ProblemError extends Error {
   constructor(

@@ -385,9 +385,29 @@ export interface paths {
         };
         /**
          * Print Pdf
-         * @description Return a PDF: starter, steps, answer or overlay; with a class, a starter or answer sheet for each student.
+         * @description Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student.
          */
         get: operations["print_pdf_api_exercises__exercise_id__print__kind__pdf_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exercise_id}/print/{kind}.png": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Print Preview
+         * @description Return the first page of what would be printed, as a picture.
+         */
+        get: operations["print_preview_api_exercises__exercise_id__print__kind__png_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1142,7 +1162,8 @@ export interface components {
          * DrawnLine
          * @description A line of the drawing.
          *
-         *     ``edge`` and ``detail`` lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
+         *     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
+         *     lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
          *     are what the pencil drew lightly on the way. ``family`` is level, upright, free or a vanishing point.
          */
         DrawnLine: {
@@ -1171,6 +1192,11 @@ export interface components {
             family: string;
             /** Visible */
             visible: boolean;
+            /**
+             * Behind
+             * @default false
+             */
+            behind: boolean;
             /**
              * Rests On
              * @default
@@ -3978,6 +4004,104 @@ export interface operations {
                 class_id?: number | null;
                 per_page?: number;
                 copies?: number;
+            };
+            header?: never;
+            path: {
+                exercise_id: number;
+                kind: "starter" | "steps" | "answer" | "overlay";
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    print_preview_api_exercises__exercise_id__print__kind__png_get: {
+        parameters: {
+            query?: {
+                class_id?: number | null;
+                per_page?: number;
             };
             header?: never;
             path: {

@@ -141,7 +141,7 @@ def _begin_anew(yes: bool) -> bool:
 
 
 def _free_port(wanted: int | None) -> int | None:
-    for port in [wanted] if wanted is not None else range(FIRST_PORT, FIRST_PORT + 50):
+    for port in [wanted] if wanted else range(FIRST_PORT, FIRST_PORT + 50):
         with socket.socket() as probe:
             probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
             try:

@@ -47,7 +47,7 @@ def get_pile(db: Session, owner_id: int, pile_id: int) -> Pile:
 def count_states(db: Session, pile_id: int) -> dict[str, int]:
     """Return how many sheets of a pile are in each state."""
     wanted = select(SheetRow.state, func.count()).where(SheetRow.pile_id == pile_id).group_by(SheetRow.state)
-    return dict(db.execute(wanted).tuples().all())
+    return dict(db.execute(wanted).all())
 
 
 def list_sheets(db: Session, pile_id: int) -> list[SheetRow]:

@@ -59,6 +59,9 @@ class PrivateServer:
         self.folder.mkdir(parents=True, exist_ok=True)
         self._run.mkdir(parents=True, exist_ok=True, mode=0o700)
         self._end_left_over()
+        if self._process is not None:
+            self._process.wait()
+            self._process = None
         if not (self.folder / "db" / "mysql").is_dir():
             self._initialise()
         self.port = _free_port()

@@ -7,8 +7,8 @@ ones before it: for the kernel it is moved away and enlarged about the eye, whic
 import numpy as np
 import pytest
 from cad import Segments, visible_segments
-from conftest import box, exercise_of
 
+from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare

@@ -3,10 +3,10 @@
 import cv2
 import numpy as np
 import pytest
-from conftest import box, exercise_of
 from hypothesis import HealthCheck, given, settings
 from scenes import assert_same_point, exercises
 
+from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare

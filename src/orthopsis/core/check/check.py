@@ -44,7 +44,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     missing = [e for e in expected if e.is_asked and e.name not in matched and not _is_covered(e, matched)]
     found = findings(lines, missing, prepared.eye_level_mm, sigma, prepared.wording, prepared.sheet.units)
     return Checked(
-        vanishing_points=_estimates(strokes, matches, frames, sigma),
+        vanishing_points=_estimates(strokes, lines, matches, frames, sigma),
         lines=lines,
         missing=[e.name for e in missing],
         findings=found,
@@ -86,11 +86,19 @@ def _judged(
 
 
 def _estimates(
-    strokes: Sequence[Stroke], matches: Sequence[Match], frames: dict[str, Point], sigma: float
+    strokes: Sequence[Stroke],
+    lines: Sequence[JudgedLine],
+    matches: Sequence[Match],
+    frames: dict[str, Point],
+    sigma: float,
 ) -> dict[str, PointEstimate]:
+    """Return where the lines meet that agree; only if most of them miss their point is it sought elsewhere."""
     result = {}
     for name, at in frames.items():
-        fit = estimate_point([strokes[m.stroke] for m in matches if m.expected.family == name], sigma)
+        mine = [m.stroke for m in matches if m.expected.family == name]
+        home = [i for i in mine if lines[i].verdict not in ("off", "wrong_point")]
+        chosen = home if len(home) >= max(2, len(mine) / 2) else mine
+        fit = estimate_point([strokes[i] for i in chosen], sigma)
         if isinstance(fit, Estimate):
             result[name] = PointEstimate(at=fit.at.xy, sd_mm=round(fit.sd_mm, 2), expected=at.xy, lines=fit.lines)
     return result

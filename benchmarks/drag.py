@@ -1,0 +1,66 @@
+"""From a pointer move to the new picture on the Desk, in the real browser, server and browser on this machine."""
+
+import statistics
+
+from playwright.sync_api import Page, sync_playwright
+
+from report import percentile, report
+from scenes import grid_of_boxes
+from serving import CHROMIUM, served
+
+MOVES = 150
+
+# Each move is answered before the next is made; the time ends with the frame that shows the new picture.
+DRAG = """
+async ({ label, moves }) => {
+  const grip = document.querySelector(`[aria-label="${label}"]`)
+  const box = grip.getBoundingClientRect()
+  const x = box.x + box.width / 2, y = box.y + box.height / 2
+  const send = (type, dx, dy) => grip.dispatchEvent(new PointerEvent(type, {
+    bubbles: true, pointerId: 1, clientX: x + dx, clientY: y + dy, isPrimary: true }))
+  grip.setPointerCapture = () => {}
+  const lines = () => [...document.querySelectorAll('.table .lines line')].map((l) => l.getAttribute('x1') + l.getAttribute('y1')).join()
+  const times = []
+  send('pointerdown', 0, 0)
+  for (let i = 0; i < moves; i += 1) {
+    const before = lines()
+    const start = performance.now()
+    send('pointermove', 40 * Math.sin(i / 3) + (i % 2) * 6, 30 * Math.cos(i / 4))
+    while (lines() === before && performance.now() - start < 1000) await new Promise(requestAnimationFrame)
+    times.push(performance.now() - start)
+  }
+  send('pointerup', 0, 0)
+  return times
+}
+"""
+
+
+def measure(page: Page, address: str, count: int) -> list[float]:
+    """Return the milliseconds of each move, with this many boxes on the sheet."""
+    body = {"exercise": grid_of_boxes(count).document()}
+    made = page.request.post(f"{address}/api/exercises", data=body).json()
+    page.goto(f"{address}/desk/{made['id']}")
+    page.locator(".handle").first.wait_for()
+    page.evaluate(DRAG, {"label": "Move the box: Box 1", "moves": 20})
+    return list(page.evaluate(DRAG, {"label": "Move the box: Box 1", "moves": MOVES}))
+
+
+def main() -> None:
+    """Print p50 and p95 for six boxes, and for twelve."""
+    with served() as address, sync_playwright() as play:
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.request.post(
+            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
+        )
+        for count in (6, 12):
+            times = [t for t in measure(page, address, count) if t < 1000]
+            on = f"{count} boxes, {len(times)} moves, headless Chromium at 1280 x 800"
+            report(f"drag.p50_{count}", statistics.median(times), "ms", "-", True, on)
+            p95 = percentile(times, 95)
+            report(f"drag.p95_{count}", p95, "ms", "<=33", p95 <= 33, on)
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()

@@ -1,0 +1,34 @@
+"""How fast are hidden lines, beside the CAD kernel in the same run?"""
+
+import statistics
+import sys
+from pathlib import Path
+
+from orthopsis.core.exercise.picture import solve
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.sight.hidden import Sight
+from report import report, times_ms
+from scenes import grid_of_boxes
+
+sys.path.insert(0, str(Path(__file__).parents[1] / "tests" / "core" / "outside"))
+sys.path.insert(0, str(Path(__file__).parents[1] / "tests"))
+from cad import visible_segments
+from test_hidden_lines import set_back
+
+
+def main() -> None:
+    """Print times and ratios for growing grids of boxes."""
+    for count, runs, bar in ((10, 15, 1.0), (100, 3, 10.0)):
+        solved = solve(prepare(grid_of_boxes(count)))
+        solids, eye = set_back(solved), solved.seen[0].eye
+        ours = statistics.median(times_ms(lambda s=solved: Sight(s.seen).pieces(), runs * 3))
+        kernel = statistics.median(times_ms(lambda s=solids, e=eye: visible_segments(s, e), runs))
+        on = f"{count} boxes, median of {runs} runs"
+        report(f"hidden_lines.ours_{count}", ours, "ms", "-", True, on)
+        report(f"hidden_lines.kernel_{count}", kernel, "ms", "-", True, on)
+        ratio = kernel / ours
+        report(f"hidden_lines.ratio_{count}", ratio, "times as fast", f">={bar:g}", ratio >= bar, on)
+
+
+if __name__ == "__main__":
+    main()

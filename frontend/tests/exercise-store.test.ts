@@ -1,0 +1,116 @@
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+
+import { useExercise } from '@/stores/exercise'
+
+type Answer = { status?: number; body: unknown }
+const asked: { url: string; method: string; body: Record<string, unknown> }[] = []
+let answers: Record<string, (body: Record<string, unknown>) => Answer>
+
+function drawing(exercise: unknown): Answer {
+  return { body: { exercise, drawing: { lines: [], steps: [] } } }
+}
+
+beforeEach(() => {
+  setActivePinia(createPinia())
+  vi.useFakeTimers()
+  asked.length = 0
+  answers = {
+    'GET /api/exercises/7': () => ({ body: { id: 7, version: 3, exercise: { title: 'A', n: 0 } } }),
+    'POST /api/desk/draw': (body) => drawing(body.exercise),
+    'POST /api/desk/act': (body) =>
+      drawing({ ...(body.exercise as object), n: Number((body.exercise as { n: number }).n) + 1 }),
+    'POST /api/desk/drag': (body) => ({
+      body: { exercise: { ...(body.exercise as object), x: (body.drag as { x: number }).x }, picture: { lines: [] } },
+    }),
+    'PUT /api/exercises/7': (body) => ({
+      body: { id: 7, version: Number(body.base_version) + 1, exercise: body.exercise },
+    }),
+  }
+  vi.stubGlobal('fetch', async (request: Request) => {
+    const url = new URL(request.url, 'http://x').pathname
+    const body = request.method === 'GET' ? {} : ((await request.json()) as Record<string, unknown>)
+    asked.push({ url, method: request.method, body })
+    const answer = answers[`${request.method} ${url}`]!(body)
+    return new Response(JSON.stringify(answer.body), {
+      status: answer.status ?? 200,
+      headers: { 'content-type': 'application/json' },
+    })
+  })
+})
+
+const saves = (): typeof asked => asked.filter((a) => a.method === 'PUT')
+const problem = (code: string): Answer['body'] => ({
+  code,
+  why: 'w',
+  fix: 'f',
+  about: 'things.0.width',
+  nearest: '',
+  version: null,
+})
+
+describe('the exercise on the Desk', () => {
+  it('undoes and redoes whole acts and saves the newest state by version', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    await exercise.act({ op: 'add', kind: 'box' })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await exercise.undo()
+    expect(exercise.document.n).toBe(1)
+    await exercise.redo()
+    expect(exercise.document.n).toBe(2)
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(saves()).toHaveLength(1)
+    expect(saves()[0]!.body.base_version).toBe(3)
+    expect(exercise.kept).toBe('kept')
+    expect(exercise.version).toBe(4)
+  })
+
+  it('keeps the last good drawing when an act is refused', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    answers['POST /api/desk/act'] = () => ({ status: 422, body: problem('unreadable_length') })
+    expect(await exercise.act({ op: 'type', path: 'things.0.width', text: 'x' })).toBe(false)
+    expect(exercise.document.n).toBe(0)
+    expect(exercise.problem?.about).toBe('things.0.width')
+    expect(exercise.past).toHaveLength(0)
+  })
+
+  it('asks one question at a time while dragging, the newest wins, and it is one thing to undo', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    for (let x = 1; x <= 20; x += 1) exercise.drag('views.0.point', [x, 0], true)
+    await exercise.rest()
+    const drags = asked.filter((a) => a.url === '/api/desk/drag')
+    expect(drags.length).toBeLessThan(4)
+    expect(exercise.document.x).toBe(20)
+    expect(exercise.past).toHaveLength(1)
+    await exercise.undo()
+    expect(exercise.document.x).toBeUndefined()
+  })
+
+  it('keeps an edit while the database is gone and saves it when it is back', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const save = answers['PUT /api/exercises/7']!
+    answers['PUT /api/exercises/7'] = () => ({ status: 503, body: problem('database_gone') })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(exercise.kept).toBe('waiting')
+    answers['PUT /api/exercises/7'] = save
+    await vi.advanceTimersByTimeAsync(4000)
+    expect(exercise.kept).toBe('kept')
+  })
+
+  it('never overwrites what another window saved', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    answers['PUT /api/exercises/7'] = () => ({ status: 409, body: problem('stale_version') })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(exercise.kept).toBe('stale')
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(saves()).toHaveLength(1)
+  })
+})

@@ -1,0 +1,87 @@
+import { describe, expect, it } from 'vitest'
+
+import type { Drawing, DrawnLine, Step } from '@/api/types'
+import { stageAfter } from '@/sheet/stage'
+import { handAt, MS_A_LINE, strokesOf } from '@/views/show/hand'
+
+function line(id: number, from: [number, number], to: [number, number], restsOn = ''): DrawnLine {
+  const role = restsOn ? 'guide' : 'construction'
+  return {
+    id,
+    thing: 'Crate',
+    name: `l${id}`,
+    from,
+    to,
+    role,
+    family: 'level',
+    visible: true,
+    behind: false,
+    rests_on: restsOn,
+    turns_to: '',
+  }
+}
+
+function step(part: Partial<Step>): Step {
+  const base = {
+    phase: 'guides',
+    thing: 'Crate',
+    title: '',
+    text: '',
+    tool: '',
+    rests_on: '',
+    count: 0,
+    rule: '',
+    slip: '',
+  }
+  return { ...base, minutes: 1, extra: false, draws: [], marks: [], takes_away: [], darkens: [], tones: false, ...part }
+}
+
+const lines = [line(0, [0, 0], [100, 100], 'point'), line(1, [0, 50], [100, 100], 'point'), line(2, [0, 0], [40, 0])]
+const drawing = { lines, points: { 'Crate.front.a': [-30, 10] } } as unknown as Drawing
+
+describe('the stage after a step', () => {
+  const steps = [step({ draws: [0, 1] }), step({ draws: [2], takes_away: [0] }), step({ darkens: [2], tones: true })]
+
+  it('adds what is drawn, takes away what is erased, and darkens what stays', () => {
+    expect([...stageAfter(steps, 1).light]).toEqual([0, 1])
+    expect([...stageAfter(steps, 2).light]).toEqual([1, 2])
+    const last = stageAfter(steps, 3)
+    expect([...last.light]).toEqual([1])
+    expect([...last.dark]).toEqual([2])
+    expect(last.toned).toBe(true)
+  })
+
+  it('is an empty sheet before the first step', () => {
+    expect(stageAfter(steps, 0).light.size).toBe(0)
+  })
+})
+
+describe('the hand', () => {
+  const strokes = strokesOf(drawing, step({ draws: [0, 1, 2] }))
+
+  it('turns the ruler about the point before it draws', () => {
+    const turning = handAt(strokes, 0.1 * MS_A_LINE)
+    expect(turning.ruler?.at).toEqual([100, 100])
+    expect(turning.share).toBe(0)
+    expect(turning.pencil).toEqual([100, 100])
+  })
+
+  it('ends the turn with the ruler on the corner', () => {
+    const drawn = handAt(strokes, 0.99 * MS_A_LINE)
+    expect(drawn.ruler?.angle).toBeCloseTo(Math.atan2(-100, -100), 6)
+    expect(drawn.share).toBeGreaterThan(0.9)
+  })
+
+  it('draws each line once and then rests', () => {
+    expect([...handAt(strokes, 1.5 * MS_A_LINE).done]).toEqual([0])
+    const end = handAt(strokes, 3 * MS_A_LINE)
+    expect([...end.done]).toEqual([0, 1, 2])
+    expect(end.ruler).toBeNull()
+  })
+
+  it('lays the ruler on the side where the thing is not', () => {
+    expect(strokes[0]!.side).toBe(1)
+    const mirrored = { ...drawing, points: { 'Crate.front.a': [50, -30] as [number, number] } }
+    expect(strokesOf(mirrored, step({ draws: [0] }))[0]!.side).toBe(-1)
+  })
+})

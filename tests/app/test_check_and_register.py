@@ -1,0 +1,110 @@
+"""One whole turn: print for a class, photograph, read in the background, decide, keep, find it in the register."""
+
+import csv
+import io
+import time
+from typing import Any
+
+from fastapi.testclient import TestClient
+
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.paperwork.marks import SheetCode
+from orthopsis.scan.simulate import SMALL, simulate_photo
+from orthopsis.store.engine import Sessions
+from orthopsis.store.models import ExerciseRow, Student
+
+
+def pile_of(teacher: TestClient, crates: Exercise) -> tuple[int, int, int]:
+    """Return the numbers of an exercise, a class of three and an empty pile."""
+    exercise = teacher.post("/api/exercises", json={"exercise": crates.document()}).json()["id"]
+    school_class = teacher.post("/api/classes", json={"name": "Terns"}).json()["id"]
+    teacher.post(f"/api/classes/{school_class}/students", json={"text": "Tern 1\nTern 2\n=Tern 3"})
+    pile = teacher.post("/api/piles", json={"class_id": school_class, "exercise_id": exercise}).json()["sheets"]
+    return exercise, school_class, pile
+
+
+def read_all(teacher: TestClient, pile: int) -> list[dict[str, Any]]:
+    teacher.post(f"/api/piles/{pile}/read").raise_for_status()
+    end = time.monotonic() + 90
+    while time.monotonic() < end:
+        sheets = teacher.get(f"/api/piles/{pile}").json()["sheets"]
+        if not any(s["state"] in ("queued", "reading", "waiting") for s in sheets):
+            return list(sheets)
+        time.sleep(0.1)
+    raise AssertionError("the pile was not read in time")
+
+
+def test_from_photos_to_the_register(teacher: TestClient, crates: Exercise, empty: Sessions) -> None:
+    exercise, school_class, pile = pile_of(teacher, crates)
+    with empty() as db:
+        code = db.get_one(ExerciseRow, exercise).code
+        students = {s.alias: s.code for s in db.query(Student)}
+    plans = (("Tern 1", ()), ("Tern 2", ("upright_leans",)), ("=Tern 3", ("missing_line",)))
+    for seed, (alias, mistakes) in enumerate(plans, start=50):
+        photo = simulate_photo(
+            read_exercise(crates.document()), SheetCode(code, students[alias], 1), seed, mistakes=mistakes, camera=SMALL
+        )
+        answer = teacher.post(f"/api/piles/{pile}/sheets", files={"file": (f"{alias}.jpg", photo.jpeg)})
+        assert answer.status_code == 201
+    sheets = {s["alias"]: s for s in read_all(teacher, pile)}
+    assert set(sheets) == set(students), "each sheet was given to its student by its code"
+    assert [s["state"] for s in sheets.values()] == ["read"] * 3
+
+    leaning = teacher.get(f"/api/sheets/{sheets['Tern 2']['id']}").json()
+    finding = next(f for f in leaning["checked"]["findings"] if f["code"] == "upright_leans")
+    assert finding["severity"] >= 2
+    key = f"{finding['code']}:{finding['about']}"
+    meant = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "meant"}).json()
+    assert meant["decisions"] == {key: "meant"}
+    assert meant["note"] != leaning["note"], "what was meant is not in the note"
+    reopened = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "open"}).json()
+    assert reopened["note"] == leaning["note"]
+    struck = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "not_line"}).json()
+    assert finding["about"] in struck["checked"]["missing"], "the line that it was not is missing now"
+
+    for alias, sheet in sheets.items():
+        body = {"note": f"Note for {alias}", "remark": "=HYPERLINK(1)"}
+        assert teacher.post(f"/api/sheets/{sheet['id']}/keep", json=body).json()["state"] == "kept"
+    record = teacher.get(f"/api/classes/{school_class}").json()
+    by_alias = {s["alias"]: s["sheets"] for s in record["students"]}
+    assert by_alias["Tern 1"][0]["findings"] == []
+    assert by_alias["Tern 1"][0]["home"] == by_alias["Tern 1"][0]["judged"] > 10
+    assert "A line is missing" in by_alias["=Tern 3"][0]["findings"]
+    text = teacher.get(f"/api/classes/{school_class}/register.csv").text
+    rows = list(csv.reader(io.StringIO(text.removeprefix("\ufeff"))))
+    assert {row[0] for row in rows[1:]} == {"Tern 1", "Tern 2", "'=Tern 3"}
+    assert all(not cell.startswith("=") for row in rows for cell in row)
+    needs = teacher.get("/api/today", params={"since": "2026-01-05"}).json()["needs"]
+    assert "=Tern 3" in {n["alias"] for n in needs}
+
+
+def test_a_sheet_that_is_not_found_is_read_with_corners_placed_by_hand(teacher: TestClient, crates: Exercise) -> None:
+    _, _, pile = pile_of(teacher, crates)
+    photo = simulate_photo(crates, SheetCode("A", "", 1), 9, mistakes=(), with_marks=False, camera=SMALL)
+    sheet = teacher.post(f"/api/piles/{pile}/sheets", files={"file": ("a.jpg", photo.jpeg)}).json()["id"]
+    teacher.post(f"/api/sheets/{sheet}/corners", json={"corners": photo.corners_px}).raise_for_status()
+    read_all(teacher, pile)
+    answer = teacher.get(f"/api/sheets/{sheet}").json()
+    assert answer["found_by"] == "hand"
+    assert answer["checked"]["missing"] == []
+    assert teacher.get(f"/api/sheets/{sheet}/flat.jpg").content[:3] == b"\xff\xd8\xff"
+
+
+def test_bad_files_are_refused_and_the_pile_stays(teacher: TestClient, crates: Exercise) -> None:
+    _, _, pile = pile_of(teacher, crates)
+    for name, data in (("a.jpg", b"\xff\xd8\xff cut"), ("b.exe", b"MZ"), ("c.pdf", b"%PDF-1.4"), ("", b"")):
+        answer = teacher.post(f"/api/piles/{pile}/sheets", files={"file": (name or "x", data)})
+        assert answer.status_code == 422
+        assert answer.json()["fix"]
+    assert teacher.get(f"/api/piles/{pile}").json()["sheets"] == []
+
+
+def test_reading_can_be_stopped_and_taken_up_again(teacher: TestClient, crates: Exercise) -> None:
+    _, _, pile = pile_of(teacher, crates)
+    photo = simulate_photo(crates, SheetCode("A", "", 1), 4, mistakes=(), camera=SMALL).jpeg
+    for i in range(4):
+        teacher.post(f"/api/piles/{pile}/sheets", files={"file": (f"{i}.jpg", photo)}).raise_for_status()
+    assert teacher.post(f"/api/piles/{pile}/read").json()["sheets"] == 4
+    stopped = teacher.post(f"/api/piles/{pile}/cancel").json()["sheets"]
+    assert stopped >= 2
+    assert {s["state"] for s in read_all(teacher, pile)} == {"read"}

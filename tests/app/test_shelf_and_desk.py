@@ -1,0 +1,150 @@
+"""Exercises: edited, saved by version, never overwritten, never seen by others."""
+
+import pytest
+from fastapi.testclient import TestClient
+
+from conftest import box, exercise_of
+from orthopsis.core.exercise.document import Exercise
+
+
+def added(teacher: TestClient, exercise: Exercise) -> int:
+    return int(teacher.post("/api/exercises", json={"exercise": exercise.document()}).json()["id"])
+
+
+def test_an_exercise_is_made_by_acts_and_saved(teacher: TestClient) -> None:
+    made = teacher.post("/api/exercises", json={}).json()
+    document = made["exercise"]
+    for act in (
+        {"op": "add", "kind": "box"},
+        {"op": "type", "path": "things.0.width", "text": "2 3/8 in"},
+        {"op": "rename", "index": 0, "name": "Crate"},
+        {"op": "copy", "index": 0},
+        {"op": "move", "index": 0, "by": 1},
+    ):
+        answer = teacher.post("/api/desk/act", json={"exercise": document, "act": act})
+        assert answer.status_code == 200, answer.text
+        document = answer.json()["exercise"]
+    assert [t["name"] for t in document["things"]] == ["Crate 1", "Crate"]
+    assert document["things"][1]["width"] == pytest.approx(60.325)
+    saved = teacher.put(f"/api/exercises/{made['id']}", json={"base_version": 1, "exercise": document})
+    assert saved.json()["version"] == 2
+    assert teacher.get(f"/api/exercises/{made['id']}").json()["exercise"] == document
+    assert [v["version"] for v in teacher.get(f"/api/exercises/{made['id']}/versions").json()] == [2, 1]
+    assert teacher.get(f"/api/exercises/{made['id']}/versions/1").json()["exercise"]["things"] == []
+
+
+def test_two_windows_never_overwrite_each_other(teacher: TestClient, crates: Exercise) -> None:
+    number = added(teacher, crates)
+    first = {"base_version": 1, "exercise": {**crates.document(), "title": "First window"}}
+    second = {"base_version": 1, "exercise": {**crates.document(), "title": "Second window"}}
+    assert teacher.put(f"/api/exercises/{number}", json=first).status_code == 200
+    stale = teacher.put(f"/api/exercises/{number}", json=second)
+    assert stale.status_code == 409
+    assert stale.json()["code"] == "stale_version"
+    assert stale.json()["version"] == 2
+    assert teacher.get(f"/api/exercises/{number}").json()["exercise"]["title"] == "First window"
+
+
+def test_dragging_answers_with_the_picture_and_snaps(teacher: TestClient, crates: Exercise) -> None:
+    drag = {"op": "drag", "handle": "views.0.point", "x": 187.4, "y": 3}
+    answer = teacher.post("/api/desk/drag", json={"exercise": crates.document(), "drag": drag}).json()
+    assert answer["picture"]["vanishing_points"]["point"] == [187, 150]
+    assert "steps" not in answer["picture"]
+
+
+BAD = [
+    ({"op": "type", "path": "things.0.width", "text": "2 3/8 im"}, "unknown_unit", "things.0.width"),
+    ({"op": "type", "path": "things.0.width", "text": "-4 cm"}, "length_out_of_limits", "things.0.width"),
+    ({"op": "type", "path": "things.0.depth", "text": "900 mm"}, "depth_past_point", "things.0.depth"),
+    ({"op": "type", "path": "eye_level.height_mm", "text": "2 m"}, "unknown_unit", "eye_level.height_mm"),
+    ({"op": "type", "path": "eye_level.height_mm", "text": "99 cm"}, "eye_level_off_sheet", "eye_level.height_mm"),
+    ({"op": "type", "path": "views.0.x_mm", "text": "-3 cm"}, "point_off_sheet", "views.0.x_mm"),
+    ({"op": "type", "path": "things.9.width", "text": "4"}, "no_such_place", "things.9.width"),
+    ({"op": "type", "path": "__class__.x", "text": "4"}, "no_such_place", "__class__.x"),
+    ({"op": "add", "kind": "ship"}, "unknown_kind", ""),
+    ({"op": "remove", "index": -1}, "no_such_place", ""),
+    ({"op": "drag", "handle": "things.0.nothing", "x": 1, "y": 1}, "no_such_place", ""),
+]
+
+
+@pytest.mark.parametrize(("act", "code", "about"), BAD)
+def test_bad_input_gets_a_sentence_at_its_place(
+    teacher: TestClient, crates: Exercise, act: dict[str, object], code: str, about: str
+) -> None:
+    answer = teacher.post("/api/desk/act", json={"exercise": crates.document(), "act": act})
+    assert answer.status_code == 422
+    problem = answer.json()
+    assert problem["code"] == code
+    assert problem["about"] == about
+    assert problem["why"]
+    assert problem["fix"]
+
+
+def test_hostile_requests_are_refused_and_never_break_the_server(teacher: TestClient, crates: Exercise) -> None:
+    document = crates.document()
+    requests = [
+        ("/api/desk/draw", {"exercise": {"schema": "orthopsis/exercise/9"}}),
+        ("/api/desk/draw", {"exercise": {**document, "things": "many"}}),
+        ("/api/desk/draw", {"exercise": {**document, "things": [box("A", 1e308, 0, 5, 5)]}}),
+        ("/api/desk/draw", {"exercise": {**document, "views": []}}),
+        ("/api/desk/act", {"exercise": document, "act": {"op": "explode"}}),
+        ("/api/exercises", {"exercise": {**document, "title": ""}}),
+        ("/api/lessons", {"class_id": 10**30, "exercise_id": 1, "on_date": "2026-13-40"}),
+        ("/api/piles", {"class_id": 2**63, "exercise_id": 2**63}),
+    ]
+    for address, body in requests:
+        answer = teacher.post(address, json=body)
+        assert 400 <= answer.status_code < 500, (address, answer.status_code, answer.text)
+        assert answer.json()["why"]
+    assert teacher.post("/api/desk/draw", content=b"{", headers={"content-type": "application/json"}).status_code == 422
+    assert teacher.get(f"/api/exercises/{10**30}").status_code < 500
+    assert teacher.post("/api/desk/draw", content=b"x", headers={"content-length": "99999999999"}).status_code == 413
+    assert teacher.get("/api/nothing").status_code == 404
+    assert "Orthopsis" in teacher.get("/../../etc/passwd").text
+
+
+def test_nobody_sees_what_is_another_s(teacher: TestClient, second: TestClient, crates: Exercise) -> None:
+    exercise = added(teacher, crates)
+    school_class = teacher.post("/api/classes", json={"name": "Terns"}).json()["id"]
+    student = teacher.post(f"/api/classes/{school_class}/students", json={"text": "Tern 1"}).json()[0]["id"]
+    pile = teacher.post("/api/piles", json={"class_id": school_class, "exercise_id": exercise}).json()["sheets"]
+    svg = teacher.get(f"/api/exercises/{exercise}/file.svg").content
+    sheet = teacher.post(f"/api/piles/{pile}/sheets", files={"file": ("a.svg", svg)}).json()["id"]
+    for address in (
+        f"/api/exercises/{exercise}",
+        f"/api/exercises/{exercise}/versions",
+        f"/api/exercises/{exercise}/print/answer.pdf",
+        f"/api/exercises/{exercise}/file.json",
+        f"/api/classes/{school_class}",
+        f"/api/classes/{school_class}/register.csv",
+        f"/api/piles/{pile}",
+        f"/api/sheets/{sheet}",
+        f"/api/sheets/{sheet}/upload.jpg",
+    ):
+        assert teacher.get(address).status_code != 404, address
+        assert second.get(address).status_code == 404, address
+    assert second.delete(f"/api/classes/{school_class}").status_code == 404
+    assert second.put(f"/api/classes/students/{student}", json={"name": "x"}).status_code == 404
+    assert second.post(f"/api/piles/{pile}/read").status_code == 404
+    assert second.post("/api/piles", json={"class_id": school_class, "exercise_id": exercise}).status_code == 404
+    assert second.get("/api/exercises").json() == []
+    assert teacher.get(f"/api/exercises/{exercise}").status_code == 200
+
+
+@pytest.mark.parametrize("form", ["json", "svg", "pdf", "png", "dxf", "obj", "exercise"])
+def test_every_format_can_be_had_and_the_document_comes_back(teacher: TestClient, crates: Exercise, form: str) -> None:
+    number = added(teacher, crates)
+    answer = teacher.get(f"/api/exercises/{number}/file.{form}")
+    assert answer.status_code == 200
+    assert answer.content
+    if form == "exercise":
+        again = teacher.post("/api/exercises", json={"exercise": answer.json()})
+        assert again.json()["exercise"] == crates.document()
+
+
+def test_a_class_without_students_is_told_so_when_printing(teacher: TestClient) -> None:
+    number = added(teacher, exercise_of(box("A", 30, 20, 60, 40)))
+    school_class = teacher.post("/api/classes", json={"name": "Empty"}).json()["id"]
+    refused = teacher.get(f"/api/exercises/{number}/print/starter.pdf", params={"class_id": school_class})
+    assert refused.status_code == 409
+    assert "no students" in refused.json()["why"]

@@ -1,0 +1,184 @@
+"""The loop as a person walks it, in the real browser."""
+
+import re
+
+import pytest
+from playwright.sync_api import Page, Route, expect
+
+pytestmark = [
+    pytest.mark.browser,
+    pytest.mark.filterwarnings("ignore::pytest.PytestUnraisableExceptionWarning"),
+    pytest.mark.filterwarnings("ignore::ResourceWarning"),
+]
+
+
+def open_first(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/desk")
+    desk.get_by_role("link", name="Three crates: below, on and above", exact=True).click()
+    expect(desk.locator(".handle").first).to_be_visible()
+
+
+def drag(desk: Page, label: str, dx: float, dy: float) -> None:
+    spot = desk.get_by_label(label).bounding_box()
+    assert spot is not None
+    x, y = spot["x"] + spot["width"] / 2, spot["y"] + spot["height"] / 2
+    desk.mouse.move(x, y)
+    desk.mouse.down()
+    desk.mouse.move(x + dx, y + dy, steps=8)
+    desk.mouse.up()
+
+
+def test_three_crates_are_made_named_saved_and_found_again(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/desk")
+    desk.get_by_role("button", name="New exercise").click()
+    for number in (1, 2, 3):
+        desk.get_by_role("button", name="Add a box").click()
+        expect(desk.locator("article.thing")).to_have_count(number)
+    width = desk.locator("article.thing").first.get_by_role("button", name="the width:")
+    width.click()
+    desk.keyboard.type("6,2 cm")
+    desk.keyboard.press("Enter")
+    expect(width).to_have_text("62 mm")
+    name = desk.get_by_label("Name of the exercise")
+    name.fill("Crates for Monday")
+    name.press("Enter")
+    expect(desk.locator(".state")).to_have_text("kept")
+    desk.reload()
+    expect(desk.get_by_label("Name of the exercise")).to_have_value("Crates for Monday")
+    expect(desk.locator("article.thing")).to_have_count(3)
+    expect(desk.locator("article.thing").first.get_by_role("button", name="the width:")).to_have_text("62 mm")
+
+
+def test_dragging_the_point_moves_the_picture_and_can_be_undone(desk: Page, address: str) -> None:
+    open_first(desk, address)
+    place = desk.get_by_role("button", name=re.compile("the place of the point"))
+    before = place.inner_text()
+    drag(desk, "Move the vanishing point along the eye level", -60, 5)
+    expect(place).not_to_have_text(before)
+    moved = place.inner_text()
+    desk.keyboard.press("Control+z")
+    expect(place).to_have_text(before)
+    desk.keyboard.press("Control+y")
+    expect(place).to_have_text(moved)
+    desk.get_by_role("button", name="Undo").click()
+    expect(place).to_have_text(before)
+
+
+def test_handles_move_by_the_keyboard_by_one_division(desk: Page, address: str) -> None:
+    open_first(desk, address)
+    desk.get_by_label("Move the box: Quay crate").focus()
+    left = desk.locator("article.thing").first.get_by_role("button", name="the distance from the left edge")
+    before = int(left.inner_text().removesuffix(" mm"))
+    desk.keyboard.press("ArrowRight")
+    expect(left).to_have_text(f"{before + 1} mm")
+
+
+def test_a_bad_length_is_said_at_its_place_and_the_last_good_drawing_stays(desk: Page, address: str) -> None:
+    open_first(desk, address)
+    first = desk.locator("article.thing").first
+    lines = desk.locator(".table .lines line").count()
+    first.get_by_role("button", name="the depth: 7").click()
+    desk.keyboard.type("99 cm")
+    desk.keyboard.press("Enter")
+    expect(first.get_by_role("alert")).to_contain_text("longer than its guide line")
+    assert desk.locator(".table .lines line").count() == lines
+    first.get_by_role("button", name=re.compile("^Use ")).click()
+    expect(first.get_by_role("alert")).to_have_count(0)
+
+
+def test_an_edit_waits_in_the_window_while_the_database_is_gone(desk: Page, address: str) -> None:
+    open_first(desk, address)
+
+    def gone(route: Route) -> None:
+        body = '{"code":"database_gone","why":"The database does not answer.","fix":"","about":"","nearest":""}'
+        route.fulfill(status=503, content_type="application/json", body=body)
+
+    desk.route("**/api/exercises/*", gone)
+    desk.get_by_role("button", name="Add a box").click()
+    expect(desk.locator(".state")).to_contain_text("not kept yet")
+    desk.unroute("**/api/exercises/*")
+    expect(desk.locator(".state")).to_have_text("kept", timeout=10_000)
+    desk.reload()
+    expect(desk.locator("article.thing")).to_have_count(4)
+
+
+def test_two_windows_ask_instead_of_overwriting(desk: Page, address: str) -> None:
+    open_first(desk, address)
+    other = desk.context.new_page()
+    other.goto(desk.url)
+    other.get_by_role("button", name="Add a box").click()
+    expect(other.locator(".state")).to_have_text("kept")
+    desk.get_by_role("button", name="Add a box").click()
+    expect(desk.get_by_text("Changed in another window")).to_be_visible()
+    desk.get_by_role("button", name=re.compile("Keep mine as a copy")).click()
+    expect(desk.get_by_label("Name of the exercise")).to_have_value(re.compile("copy"))
+
+
+def test_the_class_display_goes_by_keys_and_draws_with_the_ruler(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/show/1?step=4")
+    expect(desk.locator(".ruler")).to_be_visible()
+    expect(desk.locator(".words .text")).to_contain_text("Rest the ruler on the point")
+    desk.keyboard.press("ArrowRight")
+    expect(desk.locator(".ruler")).to_have_count(0)
+    expect(desk.locator(".words .where")).to_contain_text("Step 4")
+    desk.keyboard.press("ArrowRight")
+    expect(desk.locator(".words .where")).to_contain_text("Step 5")
+    desk.keyboard.press("ArrowLeft")
+    desk.keyboard.press("s")
+    expect(desk.get_by_role("button", name="See-through")).to_have_attribute("aria-pressed", "true")
+    desk.keyboard.press("End")
+    expect(desk.locator(".words .where")).to_contain_text(re.compile(r"Step (\d+) of \1"))
+    size = desk.locator(".words .text").evaluate("e => parseFloat(getComputedStyle(e).fontSize)")
+    assert size >= 28, "readable from the back row"
+
+
+def test_printing_opens_a_pdf_for_the_class(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/print/1")
+    expect(desk.locator(".preview img")).to_be_visible()
+    desk.get_by_text("for anybody").click()
+    desk.get_by_text("one each for Terns").click()
+    link = desk.get_by_role("link", name="Open the PDF to print").get_attribute("href")
+    assert link
+    answer = desk.request.get(f"{address}{link}")
+    assert answer.ok
+    assert answer.body().startswith(b"%PDF")
+
+
+def test_a_pile_is_read_judged_and_kept_to_the_register(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/check")
+    desk.get_by_role("link", name=re.compile("Terns")).click()
+    desk.get_by_role("button", name="Read 2 sheets").click()
+    expect(desk.locator(".findings article").first).to_be_visible(timeout=60_000)
+    expect(desk.get_by_role("button", name="Tern 1 An upright leans")).to_be_visible(timeout=60_000)
+    desk.get_by_role("button", name="Tern 1 An upright leans").click()
+    expect(desk.locator(".findings")).to_contain_text("leans by")
+    desk.get_by_role("button", name="Agree").first.click()
+    desk.get_by_label("Remark for yourself").fill("Set square next time")
+    desk.get_by_role("button", name="Keep and next").click()
+    expect(desk.get_by_role("button", name=re.compile("Tern 1 .*kept"))).to_be_visible()
+    desk.goto(f"{address}/register")
+    row = desk.get_by_role("row", name=re.compile("^Tern 1"))
+    expect(row).to_contain_text("An upright leans")
+    row.get_by_role("button", name="1 sheet").click()
+    expect(desk.get_by_text("Set square next time")).to_be_visible()
+
+
+@pytest.mark.parametrize(("width", "height"), [(1024, 768), (640, 400)])
+def test_nothing_is_out_of_reach_on_a_tablet_or_enlarged(desk: Page, address: str, width: int, height: int) -> None:
+    # 640 x 400 is what a window of 1280 x 800 has at 200 % zoom.
+    desk.set_viewport_size({"width": width, "height": height})
+    for path in ("/today", "/desk", "/desk/1", "/print/1", "/check", "/register"):
+        desk.goto(f"{address}{path}")
+        desk.wait_for_load_state("networkidle")
+        wide = desk.evaluate("document.documentElement.scrollWidth - window.innerWidth")
+        assert wide <= 0 or path != "/desk/1", f"{path} is {wide} px too wide"
+        desk.get_by_role("button", name="Harbour School").click(trial=True)
+
+
+def test_strangers_are_sent_to_the_door_and_lost_ones_told(page: Page, address: str) -> None:
+    page.goto(f"{address}/desk/1")
+    expect(page).to_have_url(re.compile("/sign-in"))
+    page.get_by_role("button", name="Look around").click()
+    expect(page).to_have_url(re.compile("/desk/1"))
+    page.goto(f"{address}/no/such/place")
+    expect(page.get_by_text("There is nothing at this address")).to_be_visible()
