@@ -17,7 +17,7 @@ CHROMIUM = [
 
 
 def start_server(folder: Path) -> tuple[subprocess.Popen[str], str, float]:
-    """Start the application on the data in a folder; return its process, its address and the seconds until it served."""
+    """Start the application on the data in a folder; return process, address and the seconds until it served."""
     begin = time.perf_counter()
     process = subprocess.Popen(
         [sys.executable, "-m", "orthopsis.cli", "start", "--no-demo", "--port", "0"],

@@ -56,8 +56,9 @@ python_packages() {
   [ -x .venv/bin/python ] || "$PYTHON" -m venv .venv || fail "a Python environment could not be made in .venv. Is the disk full?"
   mkdir -p .build
   { .venv/bin/python -m pip install --quiet --disable-pip-version-check --require-hashes -r requirements/uv.txt &&
-    .venv/bin/uv pip sync --quiet "${files[@]}" requirements/uv.txt &&
-    .venv/bin/uv pip install --quiet --no-deps --no-build-isolation -e .; } > .build/python.log 2>&1 ||
+    .venv/bin/uv pip sync --quiet --compile-bytecode "${files[@]}" requirements/uv.txt &&
+    .venv/bin/uv pip install --quiet --no-deps --no-build-isolation -e . &&
+    .venv/bin/python -m compileall -q src; } > .build/python.log 2>&1 ||
     fail "the Python packages could not be installed (see .build/python.log). Is the network there?"
   rm -f .build/python-*.stamp
   stamp "python-$1" "$mark"

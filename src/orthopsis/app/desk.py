@@ -2,18 +2,18 @@
 
 from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter
+from fastapi import APIRouter, Depends
 from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
-from orthopsis.app.session import Me
+from orthopsis.app.session import signed_in
 from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
 
-router = APIRouter(prefix="/api/desk", tags=["desk"], responses=PROBLEMS)
+router = APIRouter(prefix="/api/desk", tags=["desk"], responses=PROBLEMS, dependencies=[Depends(signed_in)])
 Document = dict[str, Any]
 Path = Annotated[str, Field(max_length=80)]
 Coordinate = Annotated[float, Field(allow_inf_nan=False, ge=-1e6, le=1e6)]
@@ -117,25 +117,25 @@ class KindLine(BaseModel):
 
 
 @router.get("/kinds")
-def kinds(_: Me) -> list[KindLine]:
+def kinds() -> list[KindLine]:
     """Return the kinds of things."""
     return [KindLine(kind=k.kind, title=k.title) for k in KINDS.values()]
 
 
 @router.post("/draw")
-def draw_exercise(body: DrawRequest, _: Me) -> DeskAnswer:
+def draw_exercise(body: DrawRequest) -> DeskAnswer:
     """Return the whole drawing of an exercise."""
     return _answer(read_exercise(body.exercise))
 
 
 @router.post("/act")
-def act(body: ActRequest, _: Me) -> DeskAnswer:
+def act(body: ActRequest) -> DeskAnswer:
     """Change an exercise and return it with its drawing."""
     return _answer(_acted(read_exercise(body.exercise), body.act))
 
 
 @router.post("/drag")
-def drag(body: DragRequest, _: Me) -> DragAnswer:
+def drag(body: DragRequest) -> DragAnswer:
     """Move a handle and return the picture only."""
     exercise = _acted(read_exercise(body.exercise), body.drag)
     return DragAnswer(exercise=exercise.document(), picture=draw_picture(exercise))

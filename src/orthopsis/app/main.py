@@ -1,17 +1,18 @@
 """The application: routers, error map, headers, the built front end."""
 
-from collections.abc import AsyncIterator, Awaitable, Callable
+from collections.abc import AsyncIterator
 from contextlib import asynccontextmanager
 
-from fastapi import Depends, FastAPI, Request, Response
+from fastapi import Depends, FastAPI, Response
 from fastapi.responses import FileResponse
+from starlette.datastructures import MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from orthopsis import __version__
 from orthopsis.app import check, desk, problems, register, shelf, signing_in, today
 from orthopsis.app.problems import Problem, Refusal
 from orthopsis.app.reading import Reader
-from orthopsis.app.session import Limiter, refuse_other_sites
+from orthopsis.app.session import Limiter, SignedIn, refuse_other_sites
 from orthopsis.app.settings import Settings
 from orthopsis.store.engine import open_engine, open_sessions
 
@@ -42,19 +43,14 @@ def create_app(settings: Settings) -> FastAPI:
     )  # fmt: skip
     app.state.sessions = sessions
     app.state.limiter = Limiter()
+    app.state.signed_in = SignedIn()
     app.state.reader = Reader(sessions, settings.readers)
     problems.install(app)
     app.add_middleware(BodyLimit)
+    app.add_middleware(Headers)
     for module in (signing_in, desk, shelf, register, today, check):
         app.include_router(module.router)
     _serve_front_end(app, settings)
-
-    @app.middleware("http")
-    async def headers(request: Request, call: Callable[[Request], Awaitable[Response]]) -> Response:
-        response = await call(request)
-        for name, value in _HEADERS.items():
-            response.headers.setdefault(name, value)
-        return response
 
     return app
 
@@ -75,6 +71,23 @@ def _serve_front_end(app: FastAPI, settings: Settings) -> None:
             cache = "public, max-age=31536000, immutable" if lasting else "no-cache"
             return FileResponse(wanted, headers={"Cache-Control": cache})
         return FileResponse(dist / "index.html", headers={"Cache-Control": "no-cache"})
+
+
+class Headers:
+    """Adds the headers that keep a page to itself."""
+
+    def __init__(self, app: ASGIApp) -> None:
+        self._app = app
+
+    async def __call__(self, scope: Scope, receive: Receive, send: Send) -> None:
+        async def with_headers(message: Message) -> None:
+            if message["type"] == "http.response.start":
+                headers = MutableHeaders(scope=message)
+                for name, value in _HEADERS.items():
+                    headers.setdefault(name, value)
+            await send(message)
+
+        await self._app(scope, receive, with_headers if scope["type"] == "http" else send)
 
 
 class BodyLimit:

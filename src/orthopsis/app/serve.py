@@ -1,5 +1,9 @@
-"""``orthopsis start``: database up, migrated, filled, application served, everything stopped again cleanly."""
+"""``orthopsis start``: the database up, the application launched on it, everything stopped again cleanly.
 
+This module loads little, so that the database is on its way before the application is loaded.
+"""
+
+import importlib
 import os
 import shutil
 import signal
@@ -7,20 +11,13 @@ import socket
 import sys
 import threading
 from collections.abc import Iterator
+from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
 from datetime import datetime
 from pathlib import Path
 
-import uvicorn
-from sqlalchemy.exc import SQLAlchemyError
-
-from orthopsis.app.demo import DEMO_LOGIN, DEMO_PASSWORD, load_demo
-from orthopsis.app.main import create_app
 from orthopsis.app.settings import DIST, ROOT, Settings
-from orthopsis.store import teachers
-from orthopsis.store.engine import open_engine, open_sessions
 from orthopsis.store.errors import StoreError
-from orthopsis.store.migrate import migrate
 from orthopsis.store.server import PrivateServer
 
 DATA = Path(os.environ.get("ORTHOPSIS_DATA", ROOT / ".data"))
@@ -39,36 +36,14 @@ def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
         return _refuse(f"Port {port} is taken. Leave --port out, and the next free one is used.")
     try:
         with _database() as url:
-            _say("bringing the database up to date")
-            first = _prepare(url, demo)
-            _run(url, free, first)
-    except (StoreError, SQLAlchemyError) as error:
+            from orthopsis.app.launch import launch
+
+            launch(Settings(url), free, demo=demo, say=_say)
+    except StoreError as error:
         return _refuse(f"The database cannot be used: {error}")
     except KeyboardInterrupt:
         _say("stopped")
     return 0
-
-
-def _run(url: str, port: int, demo_login: bool) -> None:
-    app = create_app(Settings(url))
-    config = uvicorn.Config(app, host="127.0.0.1", port=port, log_level="warning", timeout_graceful_shutdown=3)
-    server = uvicorn.Server(config)
-    threading.Thread(target=_announce, args=(server, port, demo_login), daemon=True).start()
-    server.run()
-
-
-def _announce(server: uvicorn.Server, port: int, demo_login: bool) -> None:
-    while not server.started:
-        if server.should_exit:
-            return
-        threading.Event().wait(0.02)
-    print(f"\nOrthopsis is at http://127.0.0.1:{port}", flush=True)
-    if demo_login:
-        print(
-            f"Demo sign-in: name {DEMO_LOGIN}, password {DEMO_PASSWORD}, or one click on the sign-in page.",
-            flush=True,
-        )
-    print("Ctrl-C stops it.", flush=True)
 
 
 @contextmanager
@@ -80,7 +55,10 @@ def _database() -> Iterator[str]:
         return
     private = PrivateServer(DATA / "mariadb", say=_say)
     _say("starting the database")
-    private.start()
+    with ThreadPoolExecutor(1) as starting:
+        started = starting.submit(private.start)
+        importlib.import_module("orthopsis.app.launch")  # takes as long as the database: both at once
+        started.result()
     stop = threading.Event()
     watch = threading.Thread(target=_keep_up, args=(private, stop), daemon=True)
     watch.start()
@@ -103,19 +81,6 @@ def _keep_up(private: PrivateServer, stop: threading.Event) -> None:
             except StoreError as error:
                 _say(str(error))
                 stop.wait(5.0)
-
-
-def _prepare(url: str, demo: bool) -> bool:
-    """Migrate, load the demonstration into an empty database, and tell whether its sign-in is open."""
-    engine = open_engine(url)
-    migrate(engine)
-    sessions = open_sessions(engine)
-    with sessions() as db:
-        if demo and not teachers.list_teachers(db):
-            load_demo(db, _say)
-        is_open = teachers.is_only_demo(db) and teachers.demo_teacher(db) is not None
-    engine.dispose()
-    return is_open
 
 
 def _begin_anew(yes: bool) -> bool:

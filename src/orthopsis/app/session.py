@@ -1,5 +1,6 @@
 """Who is asking? Sessions, cookies, rate limits, and requests from other sites."""
 
+import time
 from collections.abc import Iterator
 from typing import Annotated
 
@@ -16,6 +17,8 @@ from orthopsis.store.models import Teacher
 COOKIE = "orthopsis_session"
 SIGN_IN_LIMIT = parse("10/minute")
 SIGN_IN_LIMIT_ALL = parse("60/minute")
+REMEMBERED_S = 10.0
+MOST_REMEMBERED = 2000
 
 
 class Limiter:
@@ -56,6 +59,41 @@ def current_teacher(db: Db, orthopsis_session: Annotated[str | None, Cookie()] =
 
 
 Me = Annotated[Teacher, Depends(current_teacher)]
+
+
+class SignedIn:
+    """Remembers for a moment which tokens were good, so that a drag does not ask the database at every move."""
+
+    def __init__(self) -> None:
+        self._until: dict[str, float] = {}
+
+    def knows(self, token: str) -> bool:
+        """Tell whether the token was good a moment ago."""
+        return self._until.get(token, 0.0) > time.monotonic()
+
+    def remember(self, token: str) -> None:
+        """Remember a token that the database knows."""
+        if len(self._until) > MOST_REMEMBERED:
+            self._until.clear()
+        self._until[token] = time.monotonic() + REMEMBERED_S
+
+    def forget(self) -> None:
+        """Forget all tokens: somebody has signed out or changed a password."""
+        self._until.clear()
+
+
+def signed_in(request: Request, orthopsis_session: Annotated[str | None, Cookie()] = None) -> None:
+    """Let pass who is signed in, without saying who; for questions that touch nothing kept.
+
+    Raises:
+        Refusal: nobody is.
+    """
+    memory: SignedIn = request.app.state.signed_in
+    if orthopsis_session and memory.knows(orthopsis_session):
+        return
+    with request.app.state.sessions() as db:
+        current_teacher(db, orthopsis_session)
+    memory.remember(str(orthopsis_session))
 
 
 def set_cookie(response: Response, token: str) -> None:

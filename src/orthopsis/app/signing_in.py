@@ -110,11 +110,14 @@ def open_first_account(body: NewTeacher, response: Response, db: Db) -> Who:
 
 
 @router.post("/sign-out", status_code=204)
-def sign_out(response: Response, db: Db, orthopsis_session: Annotated[str | None, Cookie()] = None) -> None:
+def sign_out(
+    request: Request, response: Response, db: Db, orthopsis_session: Annotated[str | None, Cookie()] = None
+) -> None:
     """Sign this browser out."""
     if orthopsis_session:
         teachers.close_session(db, orthopsis_session)
         db.commit()
+        request.app.state.signed_in.forget()
     response.delete_cookie(COOKIE, path="/")
 
 
@@ -123,6 +126,7 @@ def change_password(body: NewPassword, response: Response, request: Request, db:
     """Change the password; other browsers are signed out."""
     request.app.state.limiter.hit(SIGN_IN_LIMIT, "password", str(teacher.id))
     teachers.change_password(db, teacher, body.old, body.new)
+    request.app.state.signed_in.forget()
     return _enter(db, teacher, response)
 
 
@@ -146,11 +150,12 @@ def add_teacher(body: NewTeacher, db: Db, teacher: Me) -> TeacherLine:
 
 
 @router.delete("/teachers/{teacher_id}", status_code=204)
-def remove_teacher(teacher_id: int, db: Db, teacher: Me) -> None:
+def remove_teacher(teacher_id: int, request: Request, db: Db, teacher: Me) -> None:
     """Remove a teacher with everything of theirs."""
     _only_first(teacher)
     teachers.remove_teacher(db, teacher_id)
     db.commit()
+    request.app.state.signed_in.forget()
 
 
 def _only_first(teacher: Teacher) -> None:

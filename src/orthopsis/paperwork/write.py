@@ -5,7 +5,6 @@ from collections.abc import Callable
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.art import answer_art, full_art
-from orthopsis.paperwork.dxf import dxf_bytes
 from orthopsis.paperwork.obj import obj_bytes
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.raster import png_of_pdf
@@ -28,7 +27,7 @@ def write_drawing(exercise: Exercise, form: str) -> bytes:
         "svg": lambda e: svg_bytes(full_art(draw(e)), e.title),
         "pdf": _pdf,
         "png": lambda e: png_of_pdf(_pdf(e)),
-        "dxf": lambda e: dxf_bytes(draw(e)),
+        "dxf": _dxf,
         "obj": obj_bytes,
     }
     return writers[form](exercise)
@@ -41,3 +40,9 @@ def _pdf(exercise: Exercise) -> bytes:
     pages.show(pages.keep(art))
     pages.end()
     return pages.bytes()
+
+
+def _dxf(exercise: Exercise) -> bytes:
+    from orthopsis.paperwork.dxf import dxf_bytes  # its library is slow to load, and a start should not wait for it
+
+    return dxf_bytes(draw(exercise))

@@ -6,6 +6,7 @@ as deep as measured, about half way, or a true cube. It does not know boxes that
 
 import math
 from collections.abc import Mapping
+from functools import lru_cache
 
 import numpy as np
 
@@ -54,7 +55,8 @@ _SIDE_FACES = {
 }
 
 
-def _corner_points(values: Values) -> dict[str, Point]:
+@lru_cache(maxsize=1024)
+def _corner_points(values: Values) -> Mapping[str, Point]:
     x, y = values.mm("left"), values.mm("bottom")
     w, h = values.mm("width"), _height(values)
     return {
@@ -69,7 +71,8 @@ def _height(values: Values) -> float:
     return values.mm("width") if values.word("depth_by") == "cube" else values.mm("height")
 
 
-def _guided(values: Values, setting: Setting) -> list[str]:
+@lru_cache(maxsize=1024)
+def _guided(values: Values, setting: Setting) -> tuple[str, ...]:
     """Return the corners that get a guide line, round the front."""
     points = _corner_points(values)
     goal = setting.frame.away
@@ -82,8 +85,8 @@ def _guided(values: Values, setting: Setting) -> list[str]:
                 about="left",
             )
     if is_see_through(values):
-        return list(CORNERS)
-    return [CORNERS[i] for i in guide_corners([points[c] for c in CORNERS], goal)]
+        return CORNERS
+    return tuple(CORNERS[i] for i in guide_corners([points[c] for c in CORNERS], goal))
 
 
 def _depth_corner(values: Values, setting: Setting) -> str:
@@ -103,6 +106,7 @@ def _depth_corner(values: Values, setting: Setting) -> str:
     )
 
 
+@lru_cache(maxsize=1024)
 def _share(values: Values, setting: Setting) -> float:
     """Return how far along its guide line the depth is cut, 0 at the front, 1 at the point."""
     how = values.word("depth_by")
@@ -241,7 +245,7 @@ def _cube_corner(values: Values, setting: Setting) -> tuple[str, str, str]:
     return corner, beside, name
 
 
-def _back(values: Values, setting: Setting, guided: list[str]) -> list[Move]:
+def _back(values: Values, setting: Setting, guided: tuple[str, ...]) -> list[Move]:
     """Go round the back: level from an upright guide's corner, upright from a level one's."""
     points, goal = _corner_points(values), setting.frame.away
     start = _cube_corner(values, setting)[0] if values.word("depth_by") == "cube" else _depth_corner(values, setting)

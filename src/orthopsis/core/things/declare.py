@@ -60,7 +60,7 @@ class Values:
     """
 
     name: str
-    held: Mapping[str, Value]
+    held: Mapping[str, Value] = field(hash=False)
 
     def mm(self, name: str) -> float:
         """Return a length in mm."""
