@@ -4,8 +4,8 @@ import statistics
 
 from playwright.sync_api import Page, sync_playwright
 
+from grids import grid_of_boxes
 from report import percentile, report
-from scenes import grid_of_boxes
 from serving import CHROMIUM, served
 
 MOVES = 150

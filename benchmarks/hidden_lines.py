@@ -4,11 +4,11 @@ import statistics
 import sys
 from pathlib import Path
 
+from grids import grid_of_boxes
 from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.sight.hidden import Sight
 from report import report, times_ms
-from scenes import grid_of_boxes
 
 sys.path.insert(0, str(Path(__file__).parents[1] / "tests" / "core" / "outside"))
 sys.path.insert(0, str(Path(__file__).parents[1] / "tests"))

@@ -2,11 +2,11 @@
 
 import statistics
 
+from grids import grid_of_boxes
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf
 from report import report, times_ms
-from scenes import grid_of_boxes
 
 
 def main() -> None:

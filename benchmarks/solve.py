@@ -3,9 +3,9 @@
 import math
 import statistics
 
+from grids import grid_of_boxes
 from orthopsis.core.exercise.solve import draw, draw_picture
 from report import report, times_ms
-from scenes import grid_of_boxes
 
 
 def main() -> None:

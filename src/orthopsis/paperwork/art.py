@@ -7,10 +7,30 @@ from typing import Literal
 from orthopsis.core.exercise.drawing import Drawing, DrawnLine, Place
 from orthopsis.core.exercise.stage import Stage, stage_after
 
-Pen = Literal["dark", "behind", "light", "fresh", "level", "overlay"]
+Pen = Literal["dark", "behind", "light", "fresh", "guide", "fresh_guide", "level", "overlay"]
 
-WIDTH_MM: dict[Pen, float] = {"dark": 0.6, "behind": 0.3, "light": 0.2, "fresh": 0.35, "level": 0.3, "overlay": 0.25}
-GREY: dict[Pen, float] = {"dark": 0.05, "behind": 0.3, "light": 0.55, "fresh": 0.1, "level": 0.35, "overlay": 0.0}
+WIDTH_MM: dict[Pen, float] = {
+    "dark": 0.6,
+    "behind": 0.3,
+    "light": 0.2,
+    "guide": 0.18,
+    "fresh_guide": 0.3,
+    "fresh": 0.35,
+    "level": 0.3,
+    "overlay": 0.25,
+}
+GREY: dict[Pen, float] = {
+    "dark": 0.05,
+    "behind": 0.3,
+    "light": 0.55,
+    "guide": 0.5,
+    "fresh_guide": 0.2,
+    "fresh": 0.1,
+    "level": 0.35,
+    "overlay": 0.0,
+}
+DASH_MM: dict[Pen, tuple[float, float]] = {"guide": (3.0, 1.4), "fresh_guide": (3.0, 1.4)}
+"""Lines to a point are told apart by their dash. Widths 2:1 and dashes after ISO 128-2, adapted to pencil."""
 TONE_GREY = (1.0, 0.88, 0.72, 0.52)
 """Grey of the four tone steps, paper to darkest."""
 
@@ -100,6 +120,14 @@ def _staged(drawing: Drawing, stage: Stage) -> Art:
             fresh = line.id in stage.fresh and line.name != "eye level"
             lines.append(_line(line, "fresh" if fresh else "level" if line.name == "eye level" else "light"))
     return _page(drawing, tuple(lines), _faces(drawing) if stage.toned else ())
+
+
+def _light_pen(line: DrawnLine, is_fresh: bool) -> Pen:
+    if line.name == "eye level":
+        return "level"
+    if line.rests_on:
+        return "fresh_guide" if is_fresh else "guide"
+    return "fresh" if is_fresh else "light"
 
 
 def _line(line: DrawnLine, pen: Pen) -> ArtLine:

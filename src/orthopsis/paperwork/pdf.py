@@ -9,7 +9,7 @@ from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 
-from orthopsis.paperwork.art import GREY, TONE_GREY, WIDTH_MM, Art
+from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art
 from orthopsis.paperwork.mark_bits import mark_rows
 from orthopsis.paperwork.marks import (
     CORNER_NUMBERS,
@@ -143,7 +143,9 @@ def draw_art(canvas: Canvas, art: Art) -> None:
     for line in art.lines:
         canvas.setStrokeGray(GREY[line.pen])
         canvas.setLineWidth(WIDTH_MM[line.pen])
+        canvas.setDash(*DASH_MM.get(line.pen, ()))
         canvas.line(*line.start, *line.end)
+    canvas.setDash()
     canvas.setStrokeGray(0.1)
     canvas.setLineWidth(0.3)
     for mark in art.marks:

@@ -3,7 +3,7 @@
 from itertools import groupby
 from xml.etree import ElementTree
 
-from orthopsis.paperwork.art import GREY, TONE_GREY, WIDTH_MM, Art, ArtLine
+from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art, ArtLine
 
 _NAMESPACE = "http://www.w3.org/2000/svg"
 
@@ -50,6 +50,8 @@ def _line(parent: ElementTree.Element, art: Art, line: ArtLine) -> None:
         "x2": f"{line.end[0]:.4f}", "y2": f"{art.height_mm - line.end[1]:.4f}",
         "stroke": _grey(GREY[line.pen]), "stroke-width": f"{WIDTH_MM[line.pen]}", "stroke-linecap": "round",
     }  # fmt: skip
+    if line.pen in DASH_MM:
+        attributes["stroke-dasharray"] = " ".join(str(v) for v in DASH_MM[line.pen])
     ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}line", attributes)
 
 

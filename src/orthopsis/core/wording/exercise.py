@@ -9,7 +9,7 @@ EYE_LEVEL = {
     "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
 }
 VIEW = "One [vanishing point], {views.0.x_mm} from the left edge, seen from {views.0.distance_mm}."
-CLASS = "For a {wording.level} class that says “{wording.vocabulary}”; light from the {light}."
+CLASS = "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}."
 
 OPTIONS: dict[str, dict[str, str]] = {
     "sheet.orientation": {"landscape": "lying", "portrait": "standing"},
@@ -18,8 +18,8 @@ OPTIONS: dict[str, dict[str, str]] = {
         "exercise": "exercise school",
         "composition": "composition school",
     },
-    "wording.level": {"youngest": "young", "middle": "middle", "oldest": "senior"},
-    "wording.vocabulary": {"eye_level": "eye level", "horizon": "horizon line"},
+    "wording.level": {"youngest": "the youngest", "middle": "middle", "oldest": "the oldest"},
+    "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
 }
 FREE_DISTANCE = "an unstated distance"

@@ -1,0 +1,127 @@
+"""Take the pictures of docs/screenshots anew, from the demonstration on a database of their own.
+
+Run it with .venv/bin/python tools/screenshots.py [NAME...] after ./start has built everything once.
+"""
+
+import os
+import re
+import signal
+import subprocess
+import sys
+import tempfile
+from collections.abc import Callable
+from pathlib import Path
+
+from playwright.sync_api import Page, expect, sync_playwright
+
+from orthopsis.paperwork.raster import png_of_pdf
+
+FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
+CHROMIUM = [
+    "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
+    "--disable-gpu", "--force-color-profile=srgb", "--font-render-hinting=none",
+    "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1",
+]  # fmt: skip
+
+
+def today(page: Page) -> None:
+    page.goto("/today")
+    page.locator(".lessons li").first.wait_for()
+
+
+def desk(page: Page) -> None:
+    page.goto("/desk/1")
+    page.locator(".handle").first.wait_for()
+    page.get_by_label("Move the box: Quay crate").focus()
+
+
+def desk_cubes(page: Page) -> None:
+    page.goto("/desk/2")
+    page.locator(".handle").first.wait_for()
+
+
+def desk_step(page: Page) -> None:
+    page.goto("/desk/1")
+    page.locator(".handle").first.wait_for()
+    page.locator("[data-step='8'] button").click()
+
+
+def shelf(page: Page) -> None:
+    page.goto("/desk")
+    page.locator(".shelf li").first.wait_for()
+
+
+def show(page: Page) -> None:
+    page.goto("/show/1?step=4")
+    page.locator(".ruler").wait_for()
+    page.wait_for_timeout(3000)
+
+
+def print_view(page: Page) -> None:
+    page.goto("/print/1")
+    page.locator(".preview img").wait_for()
+    page.get_by_text("Answer").click()
+    page.wait_for_load_state("networkidle")
+
+
+def step_sheet(page: Page) -> None:
+    pdf = page.request.get("/api/exercises/1/print/steps.pdf?per_page=4").body()
+    (FOLDER / "step-sheet.png").write_bytes(png_of_pdf(pdf, 90))
+
+
+def check(page: Page) -> None:
+    page.goto("/check")
+    page.get_by_role("link", name=re.compile("Terns")).click()
+    page.get_by_role("button", name=re.compile("^Read")).click()
+    expect(page.locator(".progress")).to_be_visible()
+    expect(page.locator(".progress")).to_have_count(0, timeout=180_000)
+    page.reload()
+    page.locator(".findings article").first.wait_for()
+    page.wait_for_load_state("networkidle")
+
+
+def register(page: Page) -> None:
+    page.goto("/register/2")
+    page.locator("tbody tr").first.wait_for()
+
+
+def door(page: Page) -> None:
+    page.context.clear_cookies()
+    page.goto("/sign-in")
+    page.get_by_role("button", name="Look around").wait_for()
+
+
+VIEWS: dict[str, Callable[[Page], None]] = {
+    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-step": desk_step, "shelf": shelf, "show": show,
+    "print": print_view, "step-sheet": step_sheet, "check": check, "register": register, "sign-in": door,
+}  # fmt: skip
+
+
+def main() -> None:
+    """Take the named pictures, or all."""
+    names = sys.argv[1:] or list(VIEWS)
+    FOLDER.mkdir(parents=True, exist_ok=True)
+    with tempfile.TemporaryDirectory() as data, sync_playwright() as play:
+        server = subprocess.Popen(
+            [sys.executable, "-m", "orthopsis.cli", "start"], stdout=subprocess.PIPE, text=True,
+            env={**os.environ, "ORTHOPSIS_DATA": data, "PYTHONUNBUFFERED": "1"},
+        )  # fmt: skip
+        assert server.stdout is not None
+        address = next(line.split()[-1] for line in server.stdout if "http://" in line)
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        page = browser.new_context(base_url=address, viewport={"width": 1280, "height": 800}).new_page()
+        page.goto("/sign-in")
+        page.get_by_role("button", name="Look around").click()
+        page.wait_for_url("**/today")
+        for name in names:
+            VIEWS[name](page)
+            page.wait_for_timeout(400)
+            if name != "step-sheet":
+                page.screenshot(path=FOLDER / f"{name}.png")
+        browser.close()
+        server.send_signal(signal.SIGTERM)
+        server.wait(timeout=60)
+
+
+if __name__ == "__main__":
+    main()
