@@ -107,7 +107,7 @@ def full_art(drawing: Drawing) -> Art:
     edges = [
         _line(line, "dark" if line.visible else "light") for line in drawing.lines if line.role in ("edge", "detail")
     ]
-    light = [_line(line, "light") for line in drawing.lines if line.role not in ("edge", "detail")]
+    light = [_line(line, _light_pen(line, False)) for line in drawing.lines if line.role not in ("edge", "detail")]
     return _page(drawing, (*light, *edges), _faces(drawing))
 
 
@@ -117,9 +117,8 @@ def _staged(drawing: Drawing, stage: Stage) -> Art:
         if line.id in stage.dark:
             lines.append(_line(line, "behind" if line.behind else "dark"))
         elif line.id in stage.light:
-            fresh = line.id in stage.fresh and line.name != "eye level"
-            lines.append(_line(line, "fresh" if fresh else "level" if line.name == "eye level" else "light"))
-    return _page(drawing, tuple(lines), _faces(drawing) if stage.toned else ())
+            lines.append(_line(line, _light_pen(line, line.id in stage.fresh)))
+    return _page(drawing, lines, _faces(drawing) if stage.toned else ())
 
 
 def _light_pen(line: DrawnLine, is_fresh: bool) -> Pen:
