@@ -5,6 +5,7 @@ import io
 import time
 from typing import Any
 
+import pypdf
 from fastapi.testclient import TestClient
 
 from orthopsis.core.exercise.document import Exercise, read_exercise
@@ -65,6 +66,8 @@ def test_from_photos_to_the_register(teacher: TestClient, crates: Exercise, empt
     for alias, sheet in sheets.items():
         body = {"note": f"Note for {alias}", "remark": "=HYPERLINK(1)"}
         assert teacher.post(f"/api/sheets/{sheet['id']}/keep", json=body).json()["state"] == "kept"
+    notes = pypdf.PdfReader(io.BytesIO(teacher.get(f"/api/piles/{pile}/notes.pdf").content))
+    assert "Note for Tern 2" in notes.pages[0].extract_text()
     record = teacher.get(f"/api/classes/{school_class}").json()
     by_alias = {s["alias"]: s["sheets"] for s in record["students"]}
     assert by_alias["Tern 1"][0]["findings"] == []

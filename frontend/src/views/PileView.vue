@@ -154,6 +154,9 @@ const STATES: Record<string, string> = {
           </button>
         </li>
       </ul>
+      <a v-if="count('kept')" class="notes" :href="`/api/piles/${pile.id}/notes.pdf`" target="_blank" rel="noopener"
+        >Print the notes ({{ count('kept') }})</a
+      >
       <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="removePile">
         <template #trigger><button type="button" class="word-button remove">Remove this pile</button></template>
         Remove the pile with all {{ total }} sheets and their judgements?
@@ -272,6 +275,12 @@ li .kept strong {
   font-size: 14px;
   padding: 8px 16px 0;
   color: var(--ink-soft);
+}
+
+.notes {
+  display: block;
+  padding: 6px 14px;
+  font-weight: 700;
 }
 
 .remove {

@@ -17,6 +17,7 @@ from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.wording.vocabulary import Wording
+from orthopsis.paperwork.notes import Slip, notes_pdf
 from orthopsis.scan.picture import MOST_BYTES, UnusablePicture, kind_of, open_picture
 from orthopsis.scan.vector import lines_of_svg
 from orthopsis.store import classes, exercises, piles
@@ -154,6 +155,25 @@ def get_pile(pile_id: int, db: Db, teacher: Me) -> PileAnswer:
         students=[StudentOption(id=s.id, alias=s.alias) for s in students],
         picture=draw_picture(read_exercise(pile.document)),
     )
+
+
+@router.get("/piles/{pile_id}/notes.pdf", response_class=Response)
+def notes(pile_id: int, db: Db, teacher: Me) -> Response:
+    """Return the notes of all kept sheets, to be printed and cut apart."""
+    pile = piles.get_pile(db, teacher.id, pile_id)
+    alias = {s.id: s.alias for s in classes.list_students(db, pile.class_id)}
+    slips = [
+        Slip(alias.get(row.student_id or 0, row.file_name), Checked.model_validate(row.checked), row.note)
+        for row in piles.list_sheets(db, pile_id)
+        if row.state == "kept" and row.checked
+    ]
+    if not slips:
+        raise Refused(
+            "nothing_kept", "No sheet of this pile is kept yet.", "Keep the sheets first; then print the notes."
+        )
+    exercise = read_exercise(pile.document)
+    pdf = notes_pdf(exercise.title, draw_picture(exercise).sheet, slips)
+    return Response(pdf, media_type="application/pdf", headers={"Content-Disposition": 'inline; filename="notes.pdf"'})
 
 
 @router.delete("/piles/{pile_id}", status_code=204)

@@ -1,0 +1,67 @@
+"""Notes to the students of a pile: slips to cut apart, each with the sheet's lines small and the note beside them."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+from orthopsis.core.check.answer import Checked, JudgedLine
+from orthopsis.core.exercise.drawing import SheetSize
+from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
+
+SLIPS_A_PAGE = 4
+_PAGE_MM = {"in": (215.9, 279.4)}
+_A4 = (210.0, 297.0)
+_MARGIN = 14.0
+_PICTURE_MM = 70.0
+_BAD = ("off", "wrong_point", "slightly_off")
+
+
+@dataclass(frozen=True, slots=True)
+class Slip:
+    """One student's note."""
+
+    alias: str
+    checked: Checked
+    note: str
+
+
+def notes_pdf(title: str, sheet: SheetSize, slips: Sequence[Slip]) -> bytes:
+    """Return a PDF of slips, four a page, on the school's ordinary paper."""
+    pages = Pages(f"{title}: notes")
+    width, height = _PAGE_MM.get(sheet.units, _A4)
+    tall = (height - 2 * _MARGIN) / SLIPS_A_PAGE
+    for start in range(0, len(slips), SLIPS_A_PAGE):
+        pages.begin(width, height)
+        for place, slip in enumerate(slips[start : start + SLIPS_A_PAGE]):
+            _slip(pages, title, sheet, slip, height - _MARGIN - place * tall, width, tall)
+        pages.end()
+    return pages.bytes()
+
+
+def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, width: float, tall: float) -> None:
+    scale = min(_PICTURE_MM / sheet.width_mm, (tall - 14) / sheet.height_mm)
+    low = top - 5 - scale * sheet.height_mm
+    canvas = pages.canvas
+    canvas.saveState()
+    canvas.translate(_MARGIN, low)
+    canvas.scale(scale, scale)
+    canvas.setStrokeGray(0.6)
+    canvas.setLineWidth(0.2 / scale)
+    canvas.rect(0, 0, sheet.width_mm, sheet.height_mm, stroke=1, fill=0)
+    for line in slip.checked.lines:
+        _line(pages, line, scale)
+    canvas.restoreState()
+    left = _MARGIN + _PICTURE_MM + 8
+    y = pages.paragraph(left, top - 4, slip.alias, 5.0, width - left - _MARGIN, BOLD)
+    y = pages.paragraph(left, y, title, 3.4, width - left - _MARGIN, REGULAR)
+    pages.paragraph(left, y - 2, slip.note, 4.2, width - left - _MARGIN)
+    canvas.setDash(2, 2)
+    canvas.setStrokeGray(0.7)
+    canvas.line(_MARGIN, top - tall + 3, width - _MARGIN, top - tall + 3)
+    canvas.setDash()
+
+
+def _line(pages: Pages, line: JudgedLine, scale: float) -> None:
+    is_bad = line.verdict in _BAD
+    pages.canvas.setStrokeGray(0.0 if is_bad else 0.5)
+    pages.canvas.setLineWidth((0.9 if is_bad else 0.3) / scale)
+    pages.canvas.line(*line.start, *line.end)
