@@ -100,7 +100,7 @@ class PrivateServer:
 
     def _command(self) -> list[str]:
         return [
-            "mariadbd",
+            _program("mariadbd"),
             "--no-defaults",
             f"--user={getpass.getuser()}",
             f"--datadir={self.folder / 'db'}",
@@ -128,7 +128,7 @@ class PrivateServer:
             shutil.rmtree(half_made)
         made = subprocess.run(
             [
-                "mariadb-install-db",
+                _program("mariadb-install-db"),
                 "--no-defaults",
                 f"--user={user}",
                 f"--datadir={half_made}",
@@ -192,6 +192,20 @@ class PrivateServer:
                 time.sleep(0.1)
         pid_file.unlink(missing_ok=True)
         self._socket.unlink(missing_ok=True)
+
+
+def _program(name: str) -> str:
+    """Return where a program is, also for users whose search path leaves out the system's own folders.
+
+    Raises:
+        ServerFailed: MariaDB is not installed.
+    """
+    found = shutil.which(name, path=f"{os.environ.get('PATH', '')}:/usr/sbin:/usr/local/sbin:/usr/bin")
+    if found is None:
+        raise ServerFailed(
+            "no_mariadb", f"The program {name} is not installed.", "Run ./start, which says how to install it."
+        )
+    return found
 
 
 def _free_port() -> int:
