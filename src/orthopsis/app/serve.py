@@ -3,6 +3,7 @@
 This module loads little, so that the database is on its way before the application is loaded.
 """
 
+import fcntl
 import importlib
 import os
 import shutil
@@ -29,13 +30,16 @@ def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
     signal.signal(signal.SIGTERM, _as_interrupt)
     if not (DIST / "index.html").is_file():
         return _refuse("The front end is not built. Run ./start, which builds it.")
+    running = _running_at()
+    if running:
+        return _refuse(f"Orthopsis is already running on this data, at {running}. Open it there, or stop it first.")
     if fresh and not _begin_anew(yes):
         return 0
     free = _free_port(port)
     if free is None:
         return _refuse(f"Port {port} is taken. Leave --port out, and the next free one is used.")
     try:
-        with _database() as url:
+        with _only_one(free), _database() as url:
             from orthopsis.app.launch import launch
 
             launch(Settings(url), free, demo=demo, say=_say)
@@ -44,6 +48,31 @@ def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
     except KeyboardInterrupt:
         _say("stopped")
     return 0
+
+
+@contextmanager
+def _only_one(port: int) -> Iterator[None]:
+    """Hold the data's lock while the application runs; the system lets go of it even after a crash."""
+    DATA.mkdir(parents=True, exist_ok=True)
+    with (DATA / "lock").open("a+") as lock:
+        fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+        lock.truncate(0)
+        lock.write(f"http://127.0.0.1:{port}")
+        lock.flush()
+        yield
+
+
+def _running_at() -> str:
+    """Return where the application runs on this data, or an empty text."""
+    try:
+        with (DATA / "lock").open("r+") as lock:
+            try:
+                fcntl.flock(lock, fcntl.LOCK_EX | fcntl.LOCK_NB)
+            except BlockingIOError:
+                return lock.read().strip() or "another address"
+    except FileNotFoundError:
+        pass
+    return ""
 
 
 @contextmanager

@@ -166,7 +166,7 @@ class PrivateServer:
 
     def _client(self, statement: str) -> bool:
         command = [
-            "mariadb",
+            _program("mariadb"),
             "--no-defaults",
             f"-u{getpass.getuser()}",
             "-S",
