@@ -80,5 +80,6 @@ def test_the_nearest_depth_that_is_offered_works() -> None:
 
 def test_a_cube_without_a_viewing_distance_is_refused_with_a_cure() -> None:
     free = [{"kind": "one_point", "x_mm": 210.0}]
-    with pytest.raises(GeometryError, match="viewing distance"):
+    with pytest.raises(GeometryError, match="viewing distance") as refusal:
         draw(exercise_of(box("Cube", 30, 20, 50, 50, depth_by="cube"), views=free))
+    assert (refusal.value.about, refusal.value.nearest) == ("things.0.depth_by", "measured")

@@ -1686,7 +1686,7 @@ export interface components {
              * @default words
              * @enum {string}
              */
-            kind: "words" | "length" | "choice" | "free_length";
+            kind: "words" | "length" | "choice" | "free_length" | "number";
             /**
              * Value
              * @default

@@ -144,7 +144,7 @@ class SentencePiece(Part):
 
     text: str
     path: str = ""
-    kind: Literal["words", "length", "choice", "free_length"] = "words"
+    kind: Literal["words", "length", "choice", "free_length", "number"] = "words"
     value: float | str = ""
     options: list[PlaceOption] = []
     says: str = ""

@@ -151,10 +151,19 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
                 "Give a length, or leave it empty.",
             )
         return mm
+    if path == "minutes":
+        return _whole_number(text)
     try:
         return _chosen(text, choices(prepare(exercise), path), path.rsplit(".", maxsplit=1)[-1])
     except KeyError:
         raise _no_place(path) from None
+
+
+def _whole_number(text: str) -> int:
+    words = text.strip().removesuffix("minutes").removesuffix("min").strip()
+    if not words.isdecimal() or not 5 <= int(words[:6]) <= 600:
+        raise GeometryError("not_minutes", f"“{text.strip()[:40]}” is no length of a lesson.", "Type 5 to 600 minutes.")
+    return int(words)
 
 
 def _chosen(text: str, options: Mapping[str, str], says: str) -> str:

@@ -44,6 +44,8 @@ def _exercise_place(prepared: Prepared, path: str) -> SentencePiece:
         return SentencePiece(
             text=prepared.length(float(value)), path=path, kind="length", value=value, says=_LENGTHS[path]
         )
+    if path == "minutes":
+        return SentencePiece(text=str(value), path=path, kind="number", value=value, says="the minutes of the lesson")
     options = choices(prepared, path)
     return SentencePiece(
         text=options.get(str(value), str(value)),

@@ -113,6 +113,7 @@ def _share(values: Values, setting: Setting) -> float:
     if how == "half":
         return HALF_WAY
     if how == "cube":
+        _check_metric(values, setting)
         width, d = values.mm("width"), setting.frame.distance_mm
         return width / (d + width)
     corner = _depth_corner(values, setting)
@@ -132,6 +133,17 @@ def _share(values: Values, setting: Setting) -> float:
         about="depth",
         nearest=format_length(most, sheet.units, sheet.division_mm),
     )
+
+
+def _check_metric(values: Values, setting: Setting) -> None:
+    if not setting.frame.is_metric:
+        raise GeometryError(
+            "no_distance",
+            f"“{values.name}” as a true cube needs the viewing distance, and none is given.",
+            "Say first from how far the sheet is seen, or measure the depth.",
+            about="depth_by",
+            nearest="measured",
+        )
 
 
 def solid(values: Values, setting: Setting) -> Solid:
@@ -221,6 +233,7 @@ def _cut_depth(values: Values, setting: Setting) -> list[Move]:
 
 def _cut_cube(values: Values, setting: Setting) -> list[Move]:
     """Cut a guide line with the diagonal from the front corner beside it to the distance point beyond."""
+    _check_metric(values, setting)
     corner, beside, point = _cube_corner(values, setting)
     diagonal = _full(values, "diagonal")
     rule = RuleToPoint(diagonal, _full(values, f"front.{beside}"), point, "construction")

@@ -9,7 +9,10 @@ EYE_LEVEL = {
     "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
 }
 VIEW = "One [vanishing point], {views.0.x_mm} from the left edge, seen from {views.0.distance_mm}."
-CLASS = "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}."
+CLASS = (
+    "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}; "
+    "a lesson of {minutes} minutes."
+)
 
 OPTIONS: dict[str, dict[str, str]] = {
     "sheet.orientation": {"landscape": "lying", "portrait": "standing"},
