@@ -1,7 +1,6 @@
 <script setup lang="ts">
 /** The pile: who needs help first at the left, the sheet in the middle, what a teacher would see at the right. */
 import { useEventListener, useIntervalFn } from '@vueuse/core'
-import { NButton, NPopconfirm, NProgress } from 'naive-ui'
 import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
@@ -14,7 +13,7 @@ import { useSay } from '@/shell/useSay'
 import CornerPlacer from './check/CornerPlacer.vue'
 import FindingList from './check/FindingList.vue'
 import JudgedSheet from './check/JudgedSheet.vue'
-import SheetUpload from './check/SheetUpload.vue'
+import PileList from './check/PileList.vue'
 
 const props = defineProps<{ id: string }>()
 const router = useRouter()
@@ -32,9 +31,7 @@ const placing = ref(false)
 
 const count = (...states: string[]): number => pile.value?.sheets.filter((s) => states.includes(s.state)).length ?? 0
 const reading = computed(() => count('queued', 'reading'))
-const waiting = computed(() => count('waiting', 'failed'))
 const total = computed(() => pile.value?.sheets.length ?? 0)
-const done = computed(() => total.value - reading.value - count('waiting'))
 
 useIntervalFn(async () => {
   if (!reading.value) return
@@ -112,12 +109,6 @@ useEventListener('keydown', (event) => {
   else return
   event.preventDefault()
 })
-
-const STATES: Record<string, string> = {
-  waiting: 'not yet read',
-  queued: 'waits to be read',
-  reading: 'is being read …',
-}
 </script>
 
 <template>
@@ -130,38 +121,15 @@ const STATES: Record<string, string> = {
     <Teleport to="#bar-side">
       <span class="bar-words">{{ pile.class_name }} · {{ pile.exercise }}</span>
     </Teleport>
-    <section class="list" aria-label="The pile, who needs help first">
-      <SheetUpload :pile-id="pile.id" @uploaded="reload" />
-      <div v-if="reading" class="progress">
-        <NProgress
-          type="line"
-          :percentage="total ? Math.round((100 * done) / total) : 0"
-          :show-indicator="false"
-          color="#a83c17"
-        />
-        <p>{{ done }} of {{ total }} read <button type="button" class="word-button" @click="cancel">Stop</button></p>
-      </div>
-      <NButton v-else-if="waiting" type="primary" block class="read" @click="readAll">
-        Read {{ waiting }} {{ waiting === 1 ? 'sheet' : 'sheets' }}
-      </NButton>
-      <p v-if="!total" class="quiet hint">Photograph or scan the sheets and put them here: one file for each sheet.</p>
-      <h2 v-if="total" class="order">Who needs help first</h2>
-      <ul>
-        <li v-for="s in pile.sheets" :key="s.id">
-          <button type="button" :class="{ here: s.id === chosen, kept: s.state === 'kept' }" @click="open(s.id)">
-            <strong>{{ s.alias || s.file_name }}</strong>
-            <span>{{ STATES[s.state] ?? s.headline }}<template v-if="s.state === 'kept'"> · kept</template></span>
-          </button>
-        </li>
-      </ul>
-      <a v-if="count('kept')" class="notes" :href="`/api/piles/${pile.id}/notes.pdf`" target="_blank" rel="noopener"
-        >Print the notes ({{ count('kept') }})</a
-      >
-      <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="removePile">
-        <template #trigger><button type="button" class="word-button remove">Remove this pile</button></template>
-        Remove the pile with all {{ total }} sheets and their judgements?
-      </NPopconfirm>
-    </section>
+    <PileList
+      :pile="pile"
+      :chosen="chosen"
+      @open="open"
+      @changed="reload"
+      @read="readAll"
+      @stop="cancel"
+      @remove="removePile"
+    />
     <section class="table" aria-label="The sheet">
       <CornerPlacer
         v-if="sheet && placing && sheet.has_photo"
@@ -209,83 +177,10 @@ const STATES: Record<string, string> = {
   grid-template-columns: 230px minmax(0, 1fr) minmax(270px, 25vw);
 }
 
-.list,
 .findings {
   background: var(--panel);
   overflow: auto;
   min-height: 0;
-}
-
-.list {
-  padding: 12px 0;
-}
-
-.read,
-.progress,
-.hint {
-  margin: 10px 12px;
-  width: auto;
-}
-
-.progress p {
-  margin: 2px 0 0;
-}
-
-ul {
-  list-style: none;
-  padding: 0;
-  margin: 10px 0;
-}
-
-li button {
-  display: block;
-  width: 100%;
-  text-align: left;
-  background: none;
-  border: 0;
-  border-left: 5px solid transparent;
-  padding: 7px 14px 7px 11px;
-  cursor: pointer;
-  line-height: 1.3;
-}
-
-li button:hover {
-  background: rgb(253 251 245 / 60%);
-}
-
-li .here {
-  background: var(--paper);
-  border-left-color: var(--accent);
-}
-
-li strong {
-  display: block;
-}
-
-li span {
-  font-size: 14px;
-  color: var(--ink-soft);
-}
-
-li .kept strong {
-  font-weight: 400;
-}
-
-.order {
-  font-size: 14px;
-  padding: 8px 16px 0;
-  color: var(--ink-soft);
-}
-
-.notes {
-  display: block;
-  padding: 6px 14px;
-  font-weight: 700;
-}
-
-.remove {
-  margin-left: 8px;
-  font-weight: 400;
 }
 
 .table {

@@ -1,0 +1,186 @@
+"""One sheet of a pile: its judgement, what the teacher decides on it, and keeping it."""
+
+from datetime import datetime
+from typing import Annotated, Any, Literal
+
+from fastapi import APIRouter, Request, Response
+from pydantic import BaseModel, Field
+
+from orthopsis.app.problems import PROBLEMS
+from orthopsis.app.reading import strokes_of
+from orthopsis.app.session import Db, Me
+from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.check import check
+from orthopsis.core.check.feedback import note
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.wording.vocabulary import Wording
+from orthopsis.store import classes, piles
+from orthopsis.store.clock import now
+from orthopsis.store.errors import Refused
+from orthopsis.store.models import Pile, SheetRow, Student
+
+router = APIRouter(prefix="/api/sheets", tags=["check"], responses=PROBLEMS)
+Decision = Literal["agreed", "meant", "not_line", "open"]
+
+
+class SheetAnswer(BaseModel):
+    """One sheet with its judgement and what was decided."""
+
+    id: int
+    pile_id: int
+    alias: str
+    student_id: int | None
+    file_name: str
+    state: str
+    problem: str
+    found_by: str
+    confidence: float
+    has_flat: bool
+    has_photo: bool
+    checked: Checked | None
+    decisions: dict[str, str]
+    note: str
+    remark: str
+    kept_at: datetime | None
+
+
+class DecideRequest(BaseModel):
+    """What the teacher decided on one finding (key ``code:about``)."""
+
+    key: Annotated[str, Field(max_length=120)]
+    decision: Decision
+
+
+class KeepRequest(BaseModel):
+    """The note to the student and the teacher's own remark."""
+
+    note: Annotated[str, Field(max_length=4000)]
+    remark: Annotated[str, Field(max_length=4000)] = ""
+
+
+class CornersRequest(BaseModel):
+    """The sheet's corners in photo pixels, from lower left, anticlockwise."""
+
+    corners: Annotated[list[tuple[float, float]], Field(min_length=4, max_length=4)]
+
+
+class StudentRequest(BaseModel):
+    """Whose sheet it is; None for nobody's."""
+
+    student_id: int | None
+
+
+@router.get("/{sheet_id}")
+def get_sheet(sheet_id: int, db: Db, teacher: Me) -> SheetAnswer:
+    """Return a sheet."""
+    return _answer(db, piles.get_sheet(db, teacher.id, sheet_id))
+
+
+@router.delete("/{sheet_id}", status_code=204)
+def remove_sheet(sheet_id: int, db: Db, teacher: Me) -> None:
+    """Take a sheet off the pile."""
+    db.delete(piles.get_sheet(db, teacher.id, sheet_id))
+    db.commit()
+
+
+@router.get("/{sheet_id}/{kind}.jpg", response_class=Response)
+def picture(sheet_id: int, kind: Literal["upload", "flat"], db: Db, teacher: Me) -> Response:
+    """Return the photo, or the sheet laid flat."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    if row.form == "svg":
+        raise Refused("no_photo", "This sheet came as lines, there is no photo of it.", "Its lines are shown.")
+    data = piles.sheet_picture(db, sheet_id, kind)
+    return Response(data, media_type="image/jpeg", headers={"Cache-Control": "private, no-cache"})
+
+
+@router.post("/{sheet_id}/corners")
+def place_corners(sheet_id: int, body: CornersRequest, request: Request, db: Db, teacher: Me) -> SheetAnswer:
+    """Place the sheet's corners by hand, and read it again with them."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    row.corners = [list(corner) for corner in body.corners]
+    row.state = "queued"
+    db.commit()
+    request.app.state.reader.wake()
+    return _answer(db, row)
+
+
+@router.put("/{sheet_id}/student")
+def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAnswer:
+    """Say whose sheet it is."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    if body.student_id is not None:
+        pile = piles.get_pile(db, teacher.id, row.pile_id)
+        if classes.get_student(db, teacher.id, body.student_id).class_id != pile.class_id:
+            raise Refused("other_class", "This student is in another class.", "Choose one of this pile's class.")
+    row.student_id = body.student_id
+    db.commit()
+    return _answer(db, row)
+
+
+@router.post("/{sheet_id}/decide")
+def decide(sheet_id: int, body: DecideRequest, db: Db, teacher: Me) -> SheetAnswer:
+    """Agree with a finding, mark it as meant, or say that it is not this line; the note follows."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    if row.checked is None:
+        raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
+    checked = Checked.model_validate(row.checked)
+    decisions = {k: v for k, v in row.decisions.items() if k != body.key}
+    if body.decision == "not_line":
+        checked = _without_lines(db, row, checked, body.key)
+    elif body.decision != "open":
+        decisions[body.key] = body.decision
+    row.decisions = decisions
+    row.checked = checked.model_dump(mode="json")
+    row.note = _note(db, row, checked, decisions)
+    db.commit()
+    return _answer(db, row)
+
+
+@router.post("/{sheet_id}/keep")
+def keep(sheet_id: int, body: KeepRequest, db: Db, teacher: Me) -> SheetAnswer:
+    """Keep the judgement, the note and the remark in the register."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    if row.checked is None:
+        raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
+    row.note, row.remark, row.state, row.kept_at = body.note, body.remark, "kept", now()
+    db.commit()
+    return _answer(db, row)
+
+
+def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked:
+    """Judge again without the strokes of a finding: they are not the student's lines."""
+    guilty = {n for f in checked.findings if f"{f.code}:{f.about}" == key for n in f.lines}
+    rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
+    pile = db.get_one(Pile, row.pile_id)
+    again = check(read_exercise(pile.document), strokes_of(rows))
+    row.strokes = [[*line.start, *line.end] for line in again.lines]
+    return again
+
+
+def _note(db: Db, row: SheetRow, checked: Checked, decisions: dict[str, Any]) -> str:
+    pile = db.get_one(Pile, row.pile_id)
+    words = read_exercise(pile.document).wording
+    standing = [f for f in checked.findings if decisions.get(f"{f.code}:{f.about}") != "meant"]
+    return note(checked.lines, standing, Wording(words.vocabulary, words.level))
+
+
+def _answer(db: Db, row: SheetRow) -> SheetAnswer:
+    student = db.get(Student, row.student_id) if row.student_id else None
+    return SheetAnswer(
+        id=row.id,
+        pile_id=row.pile_id,
+        alias=student.alias if student else "",
+        student_id=row.student_id,
+        file_name=row.file_name,
+        state=row.state,
+        problem=row.problem,
+        found_by=row.found_by,
+        confidence=row.confidence,
+        has_flat=row.form != "svg" and row.checked is not None,
+        has_photo=row.form != "svg",
+        checked=Checked.model_validate(row.checked) if row.checked else None,
+        decisions={str(k): str(v) for k, v in row.decisions.items()},
+        note=row.note,
+        remark=row.remark,
+        kept_at=row.kept_at,
+    )
