@@ -115,7 +115,7 @@ def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], ch
     for name, point in checked.vanishing_points.items():
         away = float(np.mean(reach))
         result.point_share.append(100 * distance(Point(*point.at), Point(*point.expected)) / away)
-        own = estimate_point([Stroke(t.start, t.end) for t in lines if t.family == name], sigma)
+        own = estimate_point([Stroke(t.start, t.end) for t in lines if t.family == name and not t.mistake], sigma)
         if isinstance(own, Estimate):
             result.reading_share.append(100 * distance(Point(*point.at), own.at) / away)
 

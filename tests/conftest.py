@@ -6,11 +6,16 @@ from collections.abc import Iterator
 from pathlib import Path
 
 import pytest
+from hypothesis import HealthCheck, settings
 
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.store.engine import Sessions, open_engine, open_sessions
 from orthopsis.store.migrate import migrate
 from orthopsis.store.server import PrivateServer
+
+# A slow machine is no failure: properties are not timed.
+settings.register_profile("untimed", deadline=None, suppress_health_check=[HealthCheck.too_slow])
+settings.load_profile("untimed")
 
 
 def box(name: str, left: float, bottom: float, width: float, height: float, **more: object) -> dict[str, object]:

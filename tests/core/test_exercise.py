@@ -5,7 +5,7 @@ from pathlib import Path
 
 import jsonschema
 import pytest
-from hypothesis import HealthCheck, given, settings
+from hypothesis import given, settings
 from hypothesis import strategies as st
 from scenes import exercises
 
@@ -25,7 +25,7 @@ def test_the_published_schema_is_the_code_s_own() -> None:
     assert json.loads(SCHEMA_FILE.read_text()) == exercise_schema(), "write it anew with: orthopsis schema"
 
 
-@settings(max_examples=40, deadline=None)
+@settings(max_examples=40)
 @given(exercises())
 def test_a_document_is_valid_by_the_schema_and_read_back_whole(exercise: Exercise) -> None:
     document = json.loads(json.dumps(exercise.document()))
@@ -136,7 +136,7 @@ def test_a_well_placed_sheet_gets_no_advice() -> None:
     assert draw(exercise).advice == []
 
 
-@settings(max_examples=80, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@settings(max_examples=80)
 @given(exercises(), st.data())
 def test_dragging_any_handle_anywhere_gives_a_drawing_or_a_reason(exercise: Exercise, data: st.DataObject) -> None:
     handle = data.draw(st.sampled_from([h.id for h in draw(exercise).handles]))

@@ -1,6 +1,6 @@
 """The construction route and the view route must agree, for every box in every place."""
 
-from hypothesis import HealthCheck, given, settings
+from hypothesis import given, settings
 from scenes import assert_same_point, exercises
 
 from conftest import box, exercise_of
@@ -11,7 +11,7 @@ from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.plane.homogeneous import join, meet, offset
 
 
-@settings(max_examples=300, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@settings(max_examples=300)
 @given(exercises())
 def test_every_named_point_is_where_the_eye_sees_it(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
@@ -23,7 +23,7 @@ def test_every_named_point_is_where_the_eye_sees_it(exercise: Exercise) -> None:
             assert_same_point(point.xy, view[name.partition(".")[2]], name)
 
 
-@settings(max_examples=150, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@settings(max_examples=150)
 @given(exercises())
 def test_every_line_runs_where_its_family_says(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
@@ -37,7 +37,7 @@ def test_every_line_runs_where_its_family_says(exercise: Exercise) -> None:
             assert abs(offset(vanishing, ruled.line)) < 1e-6
 
 
-@settings(max_examples=150, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@settings(max_examples=150)
 @given(exercises())
 def test_as_many_guide_lines_as_receding_edges_and_nothing_is_left_open(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))

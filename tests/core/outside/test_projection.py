@@ -3,7 +3,7 @@
 import cv2
 import numpy as np
 import pytest
-from hypothesis import HealthCheck, given, settings
+from hypothesis import given, settings
 from scenes import assert_same_point, exercises
 
 from conftest import box, exercise_of
@@ -17,7 +17,7 @@ from orthopsis.core.view.eye import Eye
 from orthopsis.core.view.frame import distance_points, one_point_frame
 
 
-@settings(max_examples=60, deadline=None, suppress_health_check=[HealthCheck.too_slow])
+@settings(max_examples=60)
 @given(exercises())
 def test_opencv_s_camera_sees_the_same_points(exercise: Exercise) -> None:
     # Source: OpenCV projectPoints. Its y runs down, ours up; its focal length is our viewing distance.

@@ -54,7 +54,8 @@ def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[
     for j, e in enumerate(placed):
         if j in found or not e.is_asked or not e.thing:
             continue
-        free = {i: s for i, s in usable.items() if i not in taken}
+        others = [other for other in placed if other is not e]
+        free = {i: s for i, s in usable.items() if i not in taken and not _is_one_of(s, others)}
         gone = _gone_astray(free, e, points)
         if gone is not None:
             taken[gone] = j
