@@ -20,6 +20,7 @@ from orthopsis.store.errors import Refused
 from orthopsis.store.models import Pile, SheetRow, Student
 
 router = APIRouter(prefix="/api/sheets", tags=["check"], responses=PROBLEMS)
+Pixel = Annotated[float, Field(ge=-1e5, le=1e5, allow_inf_nan=False)]
 Decision = Literal["agreed", "meant", "not_line", "open"]
 
 
@@ -61,7 +62,7 @@ class KeepRequest(BaseModel):
 class CornersRequest(BaseModel):
     """The sheet's corners in photo pixels, from lower left, anticlockwise."""
 
-    corners: Annotated[list[tuple[float, float]], Field(min_length=4, max_length=4)]
+    corners: Annotated[list[tuple[Pixel, Pixel]], Field(min_length=4, max_length=4)]
 
 
 class StudentRequest(BaseModel):
