@@ -55,6 +55,7 @@ def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, wi
     y = pages.paragraph(left, y, title, 3.4, width - left - _MARGIN, REGULAR)
     pages.paragraph(left, y - 2, slip.note, 4.2, width - left - _MARGIN)
     canvas.setDash(2, 2)
+    canvas.setLineWidth(0.2)
     canvas.setStrokeGray(0.7)
     canvas.line(_MARGIN, top - tall + 3, width - _MARGIN, top - tall + 3)
     canvas.setDash()
