@@ -1,0 +1,128 @@
+import { mount } from '@vue/test-utils'
+import { createPinia, setActivePinia } from 'pinia'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { h } from 'vue'
+
+import type { Picture, SentencePiece, SheetAnswer } from '@/api/types'
+import SheetHandles from '@/sheet/SheetHandles.vue'
+import SheetLines from '@/sheet/SheetLines.vue'
+import SheetView from '@/sheet/SheetView.vue'
+import { useExercise } from '@/stores/exercise'
+import JudgedLines from '@/views/check/JudgedLines.vue'
+import LongView from '@/views/desk/LongView.vue'
+import PlaceEditor from '@/views/desk/PlaceEditor.vue'
+
+const line = { thing: 'Crate', family: 'level', visible: true, behind: false, rests_on: '', turns_to: '' }
+const picture: Picture = {
+  sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1 },
+  eye_level_mm: 150,
+  vanishing_points: { point: [210, 150], 'point left distance': [-60, 150] },
+  points: {},
+  lines: [
+    { ...line, id: 0, name: 'eye level', thing: '', from: [0, 150], to: [420, 150], role: 'construction' },
+    { ...line, id: 1, name: 'guide.a', from: [40, 30], to: [210, 150], role: 'guide', rests_on: 'point' },
+    { ...line, id: 2, name: 'front.top', from: [40, 90], to: [120, 90], role: 'edge' },
+    { ...line, id: 3, name: 'back.top', from: [50, 95], to: [110, 95], role: 'edge', visible: false },
+    { ...line, id: 4, name: 'back.left', from: [50, 40], to: [50, 95], role: 'edge', behind: true },
+  ],
+  faces: [],
+  handles: [{ id: 'things.0.place', at: [40, 30], says: 'Move the box: Crate', about: 'things.0' }],
+  measures: [],
+}
+
+function onSheet(part: object, props: object = {}): ReturnType<typeof mount> {
+  return mount(SheetView, { props: { picture, label: 'Sheet' }, slots: { default: () => h(part as never, props) } })
+}
+
+beforeEach(() => setActivePinia(createPinia()))
+
+describe('the lines of a sheet', () => {
+  it('shows the finished sheet: seen edges dark, the back of see-through things thin, hidden ones not at all', () => {
+    const looks = onSheet(SheetLines)
+      .findAll('line')
+      .map((l) => l.classes()[0])
+    expect(looks.sort()).toEqual(['behind', 'dark', 'guide'])
+  })
+
+  it('shows after a step just what is on the paper, turned the right way up', () => {
+    const stage = { light: new Set([0, 1]), dark: new Set([2]), fresh: new Set([1]), marks: [], toned: false }
+    const lines = onSheet(SheetLines, { stage }).findAll('line')
+    expect(lines.map((l) => l.classes()[0]).sort()).toEqual(['dark', 'guide', 'level'])
+    expect(lines.find((l) => l.classes().includes('dark'))?.attributes()).toMatchObject({
+      x1: '40',
+      y1: '207',
+      x2: '120',
+    })
+  })
+})
+
+describe('a handle', () => {
+  it('is moved by the arrow keys by one division of the ruler, ten with shift', async () => {
+    const drags: unknown[][] = []
+    const sheet = onSheet(SheetHandles, { onDrag: (...told: unknown[]) => drags.push(told) })
+    const handle = sheet.find('[aria-label="Move the box: Crate"]')
+    await handle.trigger('keydown', { key: 'ArrowUp' })
+    await handle.trigger('keydown', { key: 'ArrowLeft', shiftKey: true })
+    await handle.trigger('keydown', { key: 'a' })
+    expect(drags).toEqual([
+      ['things.0.place', [40, 31], true],
+      ['things.0.place', [30, 30], true],
+    ])
+  })
+})
+
+describe('the long view', () => {
+  it('shows the sheet and beyond it the strip that a far point needs', () => {
+    const view = mount(LongView, { props: { picture } })
+    expect(view.findAll('.strip')).toHaveLength(1)
+    expect(view.text()).toContain('left distance point')
+  })
+})
+
+describe('a place in a sentence', () => {
+  const piece: SentencePiece = {
+    text: '62 mm',
+    path: 'things.0.width',
+    kind: 'length',
+    value: 62,
+    options: [],
+    says: 'the width',
+  }
+
+  it('is typed where it stands, Enter keeps it and Escape does not', async () => {
+    const act = vi.spyOn(useExercise(), 'act').mockResolvedValue(true)
+    const place = mount(PlaceEditor, { props: { piece, bad: false } })
+    await place.find('button').trigger('click')
+    await place.find('input').setValue('6.5 cm')
+    await place.find('input').trigger('keydown', { key: 'Enter' })
+    expect(act).toHaveBeenCalledWith({ op: 'type', path: 'things.0.width', text: '6.5 cm' })
+    await place.find('button').trigger('click')
+    await place.find('input').setValue('9 cm')
+    await place.find('input').trigger('keydown', { key: 'Escape' })
+    expect(act).toHaveBeenCalledTimes(1)
+  })
+})
+
+describe('judged lines', () => {
+  it('numbers the findings, shows where a bad line aims, and what is missing', () => {
+    const judged = { family: 'point', miss_mm: 9, allowed_mm: 2, angle_deg: 4, allowed_deg: 1, aims_at: '' }
+    const sheet = {
+      checked: {
+        lines: [
+          { ...judged, from: [40, 30], to: [90, 80], matched: 'Crate.depth.a', verdict: 'off' },
+          { ...judged, from: [40, 90], to: [120, 90], matched: 'Crate.front.x', verdict: 'fine', family: 'level' },
+        ],
+        findings: [{ code: 'no_point', severity: 2, title: '', text: '', lines: [0], about: 'Crate.depth.a' }],
+        missing: ['Crate.front.top'],
+        vanishing_points: {},
+        note: '',
+      },
+    } as unknown as SheetAnswer
+    const drawn = onSheet(JudgedLines, { sheet, pointed: [] })
+    expect(drawn.findAll('.off')).toHaveLength(1)
+    expect(drawn.findAll('.aim')).toHaveLength(1)
+    expect(drawn.findAll('.should')).toHaveLength(1)
+    expect(drawn.findAll('.missing')).toHaveLength(1)
+    expect(drawn.find('.number').text()).toBe('1')
+  })
+})

@@ -1,0 +1,104 @@
+"""What is seen, against casting a ray to every sample: another way to the same answer."""
+
+import itertools
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from scenes import exercises
+
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.picture import solve
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.sight.hidden import Seen, Sight
+from orthopsis.core.sight.solid import faces_toward_eye
+from orthopsis.core.view.eye import Array
+
+UNSURE = 1e-4
+
+
+def ray_meets_face(target: Array, corners: Array) -> tuple[float, float] | None:
+    """Return how far along the ray from the eye (0) to the target (1) a face lies, and how far inside it is hit.
+
+    Moeller and Trumbore's test on both triangles of a four-cornered face (from memory).
+    """
+    best: tuple[float, float] | None = None
+    for a, b, c in ((corners[0], corners[1], corners[2]), (corners[0], corners[2], corners[3])):
+        p, q = b - a, c - a
+        h = np.cross(target, q)
+        det = p @ h
+        if abs(det) < 1e-12 * np.linalg.norm(p) * np.linalg.norm(q) * np.linalg.norm(target):
+            continue
+        s = -a
+        u = (s @ h) / det
+        w = np.cross(s, p)
+        v = (target @ w) / det
+        inside = min(u, v, 1 - u - v)
+        if best is None or inside > best[1]:
+            best = ((q @ w) / det, float(inside))
+    return best
+
+
+def is_hidden(target: Array, own: int, things: list[Seen]) -> bool | None:
+    """Tell whether a face comes before the target; None where it is too close to tell."""
+    hidden = False
+    for layer, thing in enumerate(things[: own + 1]):
+        if thing.see_through:
+            continue
+        for face in thing.solid.faces:
+            hit = ray_meets_face(target, thing.solid.places[[thing.solid.index(c) for c in face.corners]])
+            if hit is None or hit[1] < -UNSURE:
+                continue
+            before = layer < own or hit[0] < 1 - UNSURE
+            if abs(hit[1]) <= UNSURE or (layer == own and abs(hit[0] - 1) <= UNSURE and hit[1] < UNSURE):
+                return None
+            hidden = hidden or (before and hit[0] > 0)
+    return hidden
+
+
+@settings(max_examples=40)
+@given(exercises(least=2, most=4))
+def test_seen_and_hidden_pieces_are_what_rays_say(exercise: Exercise) -> None:
+    solved = solve(prepare(exercise))
+    things = list(solved.seen)
+    for own, (thing, pieces) in enumerate(zip(things, Sight(things).pieces(), strict=True)):
+        for piece in pieces:
+            share = (piece.start + piece.end) / 2
+            page = thing.eye.see(thing.solid.places)
+            i, j = thing.solid.index(piece.edge.start), thing.solid.index(piece.edge.end)
+            near = thing.eye.nearness(thing.solid.places)
+            at = page[i] + share * (page[j] - page[i])
+            depth = thing.eye.distance_mm / (near[i] + share * (near[j] - near[i]))
+            flat = (at - np.array(thing.eye.principal.xy)) * depth / thing.eye.distance_mm
+            told = is_hidden(np.array([*flat, depth]), own, things)
+            if told is not None and not thing.see_through:
+                assert piece.visible != told, f"{piece.edge.name} at {share:.3f}"
+
+
+@settings(max_examples=60)
+@given(exercises(least=1, most=3))
+def test_the_pieces_of_an_edge_cover_it_once_and_alternate(exercise: Exercise) -> None:
+    solved = solve(prepare(exercise))
+    for thing, pieces in zip(solved.seen, Sight(solved.seen).pieces(), strict=True):
+        for edge in thing.solid.edges:
+            mine = [p for p in pieces if p.edge is edge]
+            if not mine:
+                continue
+            assert mine[0].start == pytest.approx(0, abs=1e-7), "slivers under a millionth of a millimetre are left out"
+            assert mine[-1].end == pytest.approx(1, abs=1e-7)
+            for one, two in itertools.pairwise(mine):
+                assert one.end == pytest.approx(two.start, abs=1e-7)
+                assert (one.visible, one.behind) != (two.visible, two.behind)
+
+
+@settings(max_examples=60)
+@given(exercises(least=1, most=1))
+def test_a_box_shows_at_most_three_faces_and_always_its_front(exercise: Exercise) -> None:
+    solved = solve(prepare(exercise))
+    seen = solved.seen[0]
+    shown = {face.name for face in faces_toward_eye(seen.solid, seen.solid.picture(seen.eye))}
+    assert "front" in shown
+    assert "back" not in shown
+    assert len(shown) <= 3
+    assert not {"left", "right"} <= shown
+    assert not {"top", "bottom"} <= shown

@@ -1,0 +1,70 @@
+"""Sentences: every phrase fills, in every vocabulary and level; names, counts, minutes and tone."""
+
+import re
+
+import pytest
+
+from orthopsis.core.lesson.minutes import step_minutes
+from orthopsis.core.light.tone import face_tone
+from orthopsis.core.wording.advice import ADVICE
+from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES
+from orthopsis.core.wording.names import corner_words, edge_words
+from orthopsis.core.wording.steps import STEPS, TOOLS
+from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed
+
+ALL_TEMPLATES = [
+    *(t for p in STEPS.values() for t in (p.title, *p.says, p.rule, p.slip)),
+    *(t for p in ADVICE.values() for t in (p.text, p.why, p.cure)),
+    *FINDINGS.values(),
+    *(t for table in (PRAISE, ADVICE_TO_STUDENT, NEXT_TIME) for says in table.values() for t in says),
+]
+
+
+@pytest.mark.parametrize("vocabulary", ["eye_level", "horizon"])
+def test_every_phrase_can_be_said_to_every_class(vocabulary: Vocabulary) -> None:
+    for level in LEVELS:
+        words = Wording(vocabulary, level)
+        for template in ALL_TEMPLATES:
+            places = dict.fromkeys(re.findall(r"\{(\w+)\}", template), "x")
+            said = words.say(template, places)
+            assert said.strip()
+            assert not set("{}[]") & set(said), said
+            if vocabulary == "horizon":
+                assert "eye level" not in said.lower()
+
+
+def test_every_term_of_the_vocabulary_has_both_words_and_is_used() -> None:
+    used = {term.lower() for template in ALL_TEMPLATES for term in re.findall(r"\[([\w ]+)\]", template)}
+    assert used <= set(TERMS)
+    for both in TERMS.values():
+        assert set(both) == {"eye_level", "horizon"}
+
+
+def test_every_step_has_a_tool_and_every_finding_a_title() -> None:
+    assert set(TOOLS) == set(STEPS)
+    assert set(TITLES) == set(FINDINGS)
+
+
+def test_points_lines_and_counts_are_named_as_people_say_them() -> None:
+    assert corner_words("Crate.front.bottom_left") == "bottom left"
+    assert edge_words("Crate", "depth.top_left") == "top left edge of Crate going away"
+    assert edge_words("Crate", "front.top") == "front top edge of Crate"
+    assert (counted(1, "line"), counted(3, "line")) == ("1 line", "3 lines")
+    assert listed(["a"]) == "a"
+    assert listed(["a", "b", "c"]) == "a, b and c"
+
+
+def test_the_youngest_take_longer_and_more_lines_take_longer() -> None:
+    for phase in ("setup", "front", "guides", "depth", "back", "take_away", "darken", "tone"):
+        by_level = [step_minutes(phase, 6, level) for level in LEVELS]
+        assert by_level == sorted(by_level, reverse=True)
+        assert step_minutes(phase, 12, "middle") >= step_minutes(phase, 3, "middle") >= 0.5
+
+
+def test_one_tone_a_direction_and_the_side_away_from_the_light_is_darkest() -> None:
+    # Common practice, no source: four steps, tops lightest, the far side darkest, mirrored with the light.
+    assert face_tone("top", "left") == 0
+    assert face_tone("right", "left") == 3
+    assert face_tone("left", "right") == 3
+    for turned in ("front", "top", "bottom"):
+        assert face_tone(turned, "left") == face_tone(turned, "right")
