@@ -1,5 +1,6 @@
 """The private database: kept through a crash, saves that are acknowledged stay, and its migrations are whole."""
 
+import gc
 import tempfile
 from collections.abc import Iterator
 from pathlib import Path
@@ -30,6 +31,7 @@ def own_server() -> Iterator[PrivateServer]:
         private.start()
         yield private
         private.stop()
+        gc.collect()
 
 
 def test_the_migrations_make_what_the_models_say(sessions: Sessions) -> None:
