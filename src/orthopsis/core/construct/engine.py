@@ -29,7 +29,6 @@ from orthopsis.core.plane.homogeneous import (
     Line,
     Point,
     between,
-    distance,
     join,
     meet,
     toward,
@@ -60,7 +59,6 @@ class Board:
     sheet: Sheet
     points: dict[str, Point] = field(default_factory=dict)
     lines: dict[str, Ruled] = field(default_factory=dict)
-    vanishing: set[str] = field(default_factory=set)
 
     def point(self, name: str) -> Point:
         """Return a point that an earlier move made."""
@@ -167,8 +165,3 @@ def _finite(point: Point, thing: str) -> Point:
             "never_cross", f"Two lines of “{thing}” never cross.", "Move the thing a little up or down."
         )
     return point
-
-
-def drawn_length_mm(ruled: Ruled) -> float:
-    """Return the length of what the pencil drew, in mm."""
-    return distance(ruled.start, ruled.end)

@@ -20,8 +20,6 @@ from orthopsis.core.wording.names import corner_words
 from orthopsis.core.wording.steps import STEPS, TOOLS
 from orthopsis.core.wording.vocabulary import counted, listed
 
-_GUIDE_LINE = {"eye_level": "guide line", "horizon": "convergence line"}
-
 
 def steps(solved: Solved) -> list[Step]:
     """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
@@ -91,7 +89,7 @@ def _values(solved: Solved, breath: Breath) -> dict[str, object]:
     if prepared.frames[0].is_metric:
         values["distance"] = prepared.length(prepared.frames[0].distance_mm)
     lines = [m.act for m in breath.moves if isinstance(m.act, RuleToPoint | Rule | Parallel)]
-    noun = _GUIDE_LINE[prepared.wording.vocabulary] if breath.phase == "guides" else "line"
+    noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
     values |= {"count": len(lines), "lines": counted(len(lines), noun)}
     for move in breath.moves:
         values |= _values_of(solved, move)
