@@ -12,7 +12,8 @@ stamp() { mkdir -p .build && printf '%s\n' "$2" > ".build/$1.stamp"; }
 need_packages() {
   local missing=() pair
   for pair in "$@"; do
-    command -v "${pair%%=*}" >/dev/null 2>&1 || [ -x "/usr/sbin/${pair%%=*}" ] || missing+=("${pair#*=}")
+    command -v "${pair%%=*}" >/dev/null 2>&1 || [ -x "/usr/sbin/${pair%%=*}" ] || [[ " ${missing[*]-} " == *" ${pair#*=} "* ]] ||
+      missing+=("${pair#*=}")
   done
   [ ${#missing[@]} -eq 0 ] && return
   local how="apt-get install -y --no-install-recommends ${missing[*]}"
