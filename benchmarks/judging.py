@@ -86,7 +86,7 @@ def tally(number: int, seed: int, photo: Photo) -> Tally:
 def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], checked: Checked, seed: int) -> None:
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
-    targets = {frame.name: frame.away for frame in prepared.frames}
+    targets = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     expected = {e.name: e for e in expected_lines(draw(exercise), {})}
     verdicts: dict[str, set[str]] = {}
     for line in checked.lines:

@@ -2,6 +2,7 @@
 
 import json
 from pathlib import Path
+from typing import get_args
 
 import jsonschema
 import pytest
@@ -10,7 +11,7 @@ from hypothesis import strategies as st
 from scenes import exercises
 
 from conftest import box, exercise_of
-from orthopsis.core.construct.steps import PHASES
+from orthopsis.core.construct.moves import Phase
 from orthopsis.core.errors import GeometryError, UnreadableExercise
 from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
@@ -67,7 +68,7 @@ def test_steps_come_in_the_handbook_s_order_and_end_with_what_is_seen(crates: Ex
     first = [drawing.steps[0].phase, drawing.steps[1].phase]
     assert first == ["setup", "setup"]
     for name in ("Low", "Tall", "High"):
-        own = [PHASES.index(step.phase) for step in drawing.steps if step.thing == name]
+        own = [get_args(Phase).index(step.phase) for step in drawing.steps if step.thing == name]
         assert own == sorted(own)
         assert len(own) == 4
     assert [step.phase for step in drawing.steps[-3:]] == ["take_away", "darken", "tone"]

@@ -46,7 +46,7 @@ def test_as_many_guide_lines_as_receding_edges_and_nothing_is_left_open(exercise
         guides = [m for m in solved.moves if m.thing == name and m.phase == "guides" and isinstance(m.act, RuleToPoint)]
         backs = [n for n in solved.board.points if n.startswith(f"{name}.back.")]
         assert len(guides) == len(backs), "each guide line ends in a back corner"
-        if placed.kind.is_see_through(placed.values):
+        if placed.values.is_see_through:
             assert len(guides) == 4
 
 

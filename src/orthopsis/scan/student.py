@@ -55,7 +55,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
     wanted = [e for e in expected_lines(draw(exercise), {}) if e.is_asked]
-    points = {frame.name: frame.away for frame in prepared.frames}
+    points = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []
     for e in wanted:

@@ -38,7 +38,7 @@ def test_the_checker_floor_drawn_from_the_eye_s_distance_has_straight_diagonals(
     frame = one_point_frame("point", Point(200.0, 180.0), 260.0)
     left, right = distance_points(frame)
     ground = [Point(40.0 + 30 * i, 20.0) for i in range(9)]
-    orthogonals = [join(p, frame.away) for p in ground]
+    orthogonals = [join(p, frame.way("away").goal) for p in ground]
     diagonal = join(ground[0], right)
     rows = [meet(diagonal, line) for line in orthogonals]
     back = join(ground[8], left)

@@ -29,10 +29,10 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     """
     prepared = prepare(exercise)
     drawing = draw(exercise)
-    free = {p.values.name: p.kind.free_lines(p.values) for p in prepared.things}
+    free = {p.values.name: p.build.free_lines(p.values, p.setting) for p in prepared.things}
     expected = expected_lines(drawing, free)
     targets = _targets(prepared)
-    frames = {frame.name: frame.away for frame in prepared.frames}
+    frames = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     matches = match(strokes, expected, frames)
     parts = split_overhangs(strokes, matches, expected, set(frames))
     if len(parts) > len(strokes):
@@ -55,14 +55,14 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
 def _is_covered(e: Expected, matched: set[str]) -> bool:
     """Tell whether a receding edge is there as a part of its guide line."""
     thing, _, name = e.name.partition(".")
-    return name.startswith("depth.") and f"{thing}.guide.{name.removeprefix('depth.')}" in matched
+    return f"{thing}.guide.{name.removeprefix('depth.')}" in matched
 
 
 def _targets(prepared: Prepared) -> dict[str, Point]:
-    result = {}
+    result: dict[str, Point] = {}
     for frame in prepared.frames:
-        result[frame.name] = frame.away
-        if frame.is_metric:
+        result |= frame.vanishing
+        if frame.is_metric and frame.kind == "one_point":
             result |= dict(zip(distance_names(frame), distance_points(frame), strict=True))
     return result
 

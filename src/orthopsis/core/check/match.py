@@ -132,14 +132,15 @@ def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points:
     result = list(expected)
     fixed = [e for e in expected if e.is_asked and not e.is_free]
     strokes = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed)]
-    for thing in {e.thing for e in expected if e.is_free}:
-        factor, centre = _best_factor(strokes, [e for e in expected if e.thing == thing], points)
+    for thing, about in dict.fromkeys((e.thing, e.free_about) for e in expected if e.is_free):
+        centre = points[about]
+        factor = _best_factor(strokes, [e for e in expected if (e.thing, e.free_about) == (thing, about)], centre)
         for j, e in enumerate(expected):
             if e.thing != thing:
                 continue
-            if e.is_free:
+            if e.free_about == about:
                 result[j] = e.scaled(centre, factor)
-            elif e.family in points and e.is_asked:
+            elif e.family == about and e.is_asked and not e.is_free:
                 result[j] = _stretched(e, centre, factor)
     return result
 
@@ -152,14 +153,11 @@ def _is_one_of(stroke: Stroke, lines: Sequence[Expected]) -> bool:
 def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
     """Return a receding edge whose far end is carried along with the back."""
     end = Point(centre.x + factor * (e.end.x - centre.x), centre.y + factor * (e.end.y - centre.y))
-    return Expected(e.name, e.thing, e.family, e.start, end, e.is_asked, e.is_free)
+    return Expected(e.name, e.thing, e.family, e.start, end, e.is_asked, e.free_about)
 
 
-def _best_factor(strokes: Sequence[Stroke], lines: list[Expected], points: dict[str, Point]) -> tuple[float, Point]:
-    """Return how far the back was carried, as a factor about the vanishing point, that most strokes agree with."""
-    family = next((e.family for e in lines if e.family in points), next(iter(points)))
-    centre = points[family]
-    backs = [e for e in lines if e.is_free]
+def _best_factor(strokes: Sequence[Stroke], backs: list[Expected], centre: Point) -> float:
+    """Return how far these lines were carried, as a factor about a vanishing point, that most strokes agree with."""
     best, found = (0.0, 0.0), 1.0
     for step in range(-28, 36):
         factor = 1.0 + step * 0.025
@@ -170,4 +168,4 @@ def _best_factor(strokes: Sequence[Stroke], lines: list[Expected], points: dict[
             agree += max((max(0.0, NEAR_MM - c) for c in fits), default=0.0)
         if (agree, -abs(step)) > best:
             best, found = (agree, -abs(step)), factor
-    return found, centre
+    return found

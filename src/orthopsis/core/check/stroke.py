@@ -1,6 +1,7 @@
 """A line that a student drew, and the lines that were asked for."""
 
 import math
+from collections.abc import Mapping
 from dataclasses import dataclass, replace
 
 from orthopsis.core.exercise.drawing import Drawing
@@ -38,7 +39,8 @@ class Expected:
         family: level, upright or a vanishing point.
         start, end: where the exercise has it; for receding lines ``start`` is the nearer end.
         is_asked: whether a missing one is a fault (guide lines may have been erased).
-        is_free: whether its place follows from a free length.
+        free_about: the vanishing point toward which it may be carried, because its place follows from a free
+            length; empty for a line whose place is given.
     """
 
     name: str
@@ -47,7 +49,12 @@ class Expected:
     start: Point
     end: Point
     is_asked: bool
-    is_free: bool = False
+    free_about: str = ""
+
+    @property
+    def is_free(self) -> bool:
+        """Whether its place follows from a free length."""
+        return self.free_about != ""
 
     @property
     def length_mm(self) -> float:
@@ -71,11 +78,11 @@ def angle_between_deg(first: tuple[Point, Point], second: tuple[Point, Point]) -
     return math.degrees(math.atan2(abs(p[0] * q[1] - p[1] * q[0]), abs(p[0] * q[0] + p[1] * q[1])))
 
 
-def expected_lines(drawing: Drawing, free: dict[str, str]) -> list[Expected]:
+def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, ...]]]) -> list[Expected]:
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 
     Args:
-        free: for a thing, how the names of its freely placed lines begin.
+        free: for a thing, how the names of its freely placed lines begin, by the point they are carried toward.
     """
     result = []
     spans: dict[tuple[str, str], list[Point]] = {}
@@ -88,11 +95,10 @@ def expected_lines(drawing: Drawing, free: dict[str, str]) -> list[Expected]:
             ends = (Point(*line.start), Point(*line.end))
             result.append(Expected(f"{line.thing}.{line.name}", line.thing, line.family, *ends, False))
     for (thing, name), points in spans.items():
-        prefix = free.get(thing, "")
-        is_free = bool(prefix) and name.startswith(prefix)
+        about = next((point for point, begins in free.get(thing, {}).items() if name.startswith(begins)), "")
         start, end = points[0], points[-1]
         if distance(start, end) >= SHORTEST_MM:
-            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, True, is_free))
+            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, True, about))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
     result.append(Expected("eye level", "", "level", Point(0.0, height), Point(width, height), True))
     return result

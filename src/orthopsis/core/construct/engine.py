@@ -11,16 +11,20 @@ from orthopsis.core.construct.moves import (
     Across,
     Act,
     Cross,
+    Divide,
     Family,
     Measure,
     MeasureAlong,
+    MeasureAside,
     Move,
-    Parallel,
+    Offset,
     Rule,
     RuleToPoint,
+    Run,
     ShareAlong,
     Shift,
     Side,
+    Slide,
 )
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import (
@@ -29,11 +33,15 @@ from orthopsis.core.plane.homogeneous import (
     Line,
     Point,
     between,
+    distance,
     join,
     meet,
     toward,
 )
+from orthopsis.core.plane.tolerance import SAME_LINE, SAME_POINT_MM
 from orthopsis.core.sheet.paper import Sheet
+
+_IDEAL = {"level": HORIZONTAL, "upright": VERTICAL}
 
 
 @dataclass(frozen=True, slots=True)
@@ -91,9 +99,15 @@ def _(act: Measure, board: Board, thing: str) -> None:
 
 
 @_perform.register
+def _(act: Offset, board: Board, thing: str) -> None:
+    start = board.point(act.start)
+    board.points[act.makes] = Point(start.x + act.across_mm, start.y + act.up_mm)
+
+
+@_perform.register
 def _(act: Across, board: Board, thing: str) -> None:
     y = board.point(act.through).y
-    start, end = Point(0.0, y), Point(board.sheet.width_mm, y)
+    start, end = Point(act.from_left_mm, y), Point(act.to_left_mm, y)
     board.lines[act.makes] = Ruled(act.makes, join(start, HORIZONTAL), start, end, "level", "construction", thing)
 
 
@@ -109,35 +123,62 @@ def _(act: Side, board: Board, thing: str) -> None:
 @_perform.register
 def _(act: Rule, board: Board, thing: str) -> None:
     start, end = board.point(act.start), board.point(act.end)
-    board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, act.family, "edge", thing)
+    board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, act.family, act.role, thing)
 
 
 @_perform.register
 def _(act: RuleToPoint, board: Board, thing: str) -> None:
     start, goal = board.point(act.start), board.point(act.point)
+    line = join(start, goal)
+    crossings = [board.line(name) for name in act.stops_at]
+    met = [at for front in crossings if (at := _first_meeting(start, goal, line, front)) is not None]
+    end = min(met, key=lambda at: distance(start, at), default=goal)
     board.lines[act.makes] = Ruled(
-        act.makes,
-        join(start, goal),
-        start,
-        goal,
-        act.point,
-        act.role,
-        thing,
-        rests_on=act.point,
-        turns_to=act.start,
+        act.makes, line, start, end, act.point, act.role, thing, rests_on=act.point, turns_to=act.start
     )
+
+
+def _first_meeting(start: Point, goal: Point, line: Line, other: Ruled) -> Point | None:
+    """Return where the way from start to goal crosses a drawn line; touching at the start does not count."""
+    at = meet(line, other.line) if abs(line.a * other.line.b - line.b * other.line.a) > SAME_LINE else goal
+    if at.is_ideal or distance(start, at) <= SAME_POINT_MM or at is goal:
+        return None
+    on_way = distance(start, at) + distance(at, goal) - distance(start, goal)
+    on_other = distance(other.start, at) + distance(at, other.end) - distance(other.start, other.end)
+    return at if max(on_way, on_other) <= SAME_POINT_MM else None
 
 
 @_perform.register
 def _(act: MeasureAlong, board: Board, thing: str) -> None:
     ruled = board.line(act.line)
-    board.points[act.makes] = toward(ruled.start, ruled.end, act.length_mm)
+    board.points[act.makes] = toward(ruled.start, _goal(ruled, board), act.length_mm)
+
+
+@_perform.register
+def _(act: MeasureAside, board: Board, thing: str) -> None:
+    ruled = board.line(act.line)
+    upright = join(Point(ruled.start.x + act.across_mm, ruled.start.y), VERTICAL)
+    board.points[act.makes] = _finite(meet(ruled.line, upright), thing)
+
+
+@_perform.register
+def _(act: Divide, board: Board, thing: str) -> None:
+    start, end, goal = board.point(act.start), board.point(act.end), board.point(act.point)
+    last = toward(start, HORIZONTAL, distance(start, end))
+    pivot = meet(join(last, end), join(goal, HORIZONTAL))
+    mark = between(start, last, act.share)
+    board.points[act.makes] = _finite(meet(join(mark, pivot), join(start, end)), thing)
 
 
 @_perform.register
 def _(act: ShareAlong, board: Board, thing: str) -> None:
     ruled = board.line(act.line)
-    board.points[act.makes] = between(ruled.start, ruled.end, act.share)
+    board.points[act.makes] = between(ruled.start, _goal(ruled, board), act.share)
+
+
+def _goal(ruled: Ruled, board: Board) -> Point:
+    """Return where a line really runs to, even if the hand stops earlier."""
+    return board.point(ruled.rests_on) if ruled.rests_on else ruled.end
 
 
 @_perform.register
@@ -146,12 +187,22 @@ def _(act: Cross, board: Board, thing: str) -> None:
 
 
 @_perform.register
-def _(act: Parallel, board: Board, thing: str) -> None:
+def _(act: Run, board: Board, thing: str) -> None:
     start = board.point(act.start)
-    line = join(start, HORIZONTAL if act.runs == "level" else VERTICAL)
-    end = _finite(meet(line, board.line(act.until).line), thing)
+    goal = _IDEAL[act.runs] if act.runs in _IDEAL else board.point(act.runs)
+    _until(act, board, thing, join(start, goal), act.runs)
+
+
+@_perform.register
+def _(act: Slide, board: Board, thing: str) -> None:
+    first, second = (board.point(name) for name in act.like)
+    _until(act, board, thing, join(board.point(act.start), join(first, second).direction), "free")
+
+
+def _until(act: Run | Slide, board: Board, thing: str, line: Line, family: Family) -> None:
+    start, end = board.point(act.start), _finite(meet(line, board.line(act.until).line), thing)
     board.points[act.makes_point] = end
-    board.lines[act.makes] = Ruled(act.makes, line, start, end, act.runs, "edge", thing)
+    board.lines[act.makes] = Ruled(act.makes, line, start, end, family, act.role, thing)
 
 
 @_perform.register

@@ -8,7 +8,7 @@ animation, print and marking all replay the one list. Names of points and lines 
 from dataclasses import dataclass
 from typing import Literal
 
-Phase = Literal["setup", "front", "guides", "depth", "back", "take_away", "darken", "tone"]
+Phase = Literal["setup", "front", "divide", "guides", "depth", "back", "take_away", "darken", "tone"]
 Family = str
 """``level``, ``upright``, ``free``, or the name of a vanishing point."""
 
@@ -23,11 +23,23 @@ class Measure:
 
 
 @dataclass(frozen=True, slots=True)
+class Offset:
+    """Mark a point measured from another, level and upright (true faces only; negative: left or down)."""
+
+    makes: str
+    start: str
+    across_mm: float
+    up_mm: float
+
+
+@dataclass(frozen=True, slots=True)
 class Across:
-    """Rule a level line over the whole sheet, at the height of ``through``."""
+    """Rule a level line at the height of ``through``, from one place to another (mm from the left edge)."""
 
     makes: str
     through: str
+    from_left_mm: float
+    to_left_mm: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -44,6 +56,10 @@ class Side:
     length_mm: float
 
 
+Role = Literal["edge", "guide", "construction", "unseen"]
+"""``unseen`` lines are where the ruler would lie; the hand does not draw them, because they would be hidden."""
+
+
 @dataclass(frozen=True, slots=True)
 class Rule:
     """Rule a line through two points; ``family`` says which way it must run."""
@@ -52,16 +68,46 @@ class Rule:
     start: str
     end: str
     family: Family
+    role: Role = "edge"
 
 
 @dataclass(frozen=True, slots=True)
 class RuleToPoint:
-    """Rest the ruler on a vanishing point, turn it until it touches a corner, draw light."""
+    """Rest the ruler on a vanishing point, turn it until it touches a corner, draw light.
+
+    ``stops_at`` names lines of the thing's own front: where the first of them is met the hand stops.
+    """
 
     makes: str
     start: str
     point: str
-    role: Literal["guide", "construction"] = "guide"
+    role: Role = "guide"
+    stops_at: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class MeasureAside:
+    """Mark the point of a line that lies a measured distance aside of its start, to the right or (negative) left."""
+
+    makes: str
+    line: str
+    across_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class Divide:
+    """Mark the point at a share of the true length of an edge that goes away, by a level measuring line.
+
+    Equal parts are laid off on a level line through ``start`` and carried over to the edge ``start``-``end``
+    from the one point that fits: where the line from the last mark through ``end`` reaches the level line
+    through the edge's vanishing point.
+    """
+
+    makes: str
+    start: str
+    end: str
+    point: str
+    share: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -92,14 +138,27 @@ class Cross:
 
 
 @dataclass(frozen=True, slots=True)
-class Parallel:
-    """From a point rule a level or upright line until it reaches another line; makes line and point."""
+class Run:
+    """From a point rule a line of a family until it reaches another line; makes line and point."""
 
     makes: str
     makes_point: str
     start: str
-    runs: Literal["level", "upright"]
+    runs: Family
     until: str
+    role: Role = "edge"
+
+
+@dataclass(frozen=True, slots=True)
+class Slide:
+    """From a point rule a line parallel on the page to another one, until it reaches a third; makes line and point."""
+
+    makes: str
+    makes_point: str
+    start: str
+    like: tuple[str, str]
+    until: str
+    role: Role = "edge"
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +170,22 @@ class Shift:
     across_mm: float
 
 
-Act = Measure | Across | Side | Rule | RuleToPoint | MeasureAlong | ShareAlong | Cross | Parallel | Shift
+Act = (
+    Measure
+    | Offset
+    | Across
+    | Side
+    | Rule
+    | RuleToPoint
+    | MeasureAlong
+    | MeasureAside
+    | ShareAlong
+    | Divide
+    | Cross
+    | Run
+    | Slide
+    | Shift
+)
 
 
 @dataclass(frozen=True, slots=True)
@@ -121,7 +195,8 @@ class Move:
     Attributes:
         phase: where it belongs in the order of the work.
         thing: the thing's name, or empty for the sheet itself.
-        breath: moves of one phase, thing and breath are said as one step.
+        breath: which words say it; moves of one phase, thing and breath are said as one step. Empty for what
+            the ruler shows without being told or drawn.
         act: what is done.
     """
 

@@ -11,8 +11,6 @@ from itertools import groupby
 
 from orthopsis.core.construct.moves import Move, Phase
 
-PHASES: tuple[Phase, ...] = ("setup", "front", "guides", "depth", "back", "take_away", "darken", "tone")
-
 
 @dataclass(frozen=True, slots=True)
 class Breath:
@@ -27,6 +25,7 @@ class Breath:
 def breaths(moves: Sequence[Move]) -> list[Breath]:
     """Return the moves grouped into steps; their order is kept."""
     result = []
-    for (phase, thing, name), group in groupby(moves, key=lambda m: (m.phase, m.thing, m.breath)):
+    told = [move for move in moves if move.breath]
+    for (phase, thing, name), group in groupby(told, key=lambda m: (m.phase, m.thing, m.breath)):
         result.append(Breath(phase, thing, name, tuple(group)))
     return result

@@ -3,12 +3,14 @@
 from collections.abc import Iterator, Mapping
 
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
+from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.exercise.drawing import Advice, CureEdit, Step
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.setting import Placed
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import faces_toward_eye
+from orthopsis.core.things.declare import FIRST_CORNER, LOOK
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.wording.advice import ADVICE
 
@@ -74,13 +76,13 @@ def _eye_level(solved: Solved) -> Iterator[Advice]:
 def _thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     about, name = f"things.{placed.index}", placed.values.name
     yield from _off_paper(solved, placed, _drawn_points(solved, placed))
-    guides = [solved.board.lines[n] for n in solved.board.lines if n.startswith(f"{name}.guide.")]
+    guides = [n for n in solved.board.lines.values() if n.thing == name and n.role == "guide"]
     if not guides:
-        edit = CureEdit(path=f"{about}.look", value="see_through")
+        edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
         yield _advice(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
         return
     yield from _thin_sides(solved, placed)
-    yield from _close_lines(solved, placed, [g.start for g in guides])
+    yield from _close_lines(solved, placed, guides)
 
 
 def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
@@ -95,8 +97,8 @@ def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[A
     shift_y = -(high if high > 0 else 0) + (low if low > 0 else 0)
     edits = [
         CureEdit(path=f"{about}.{name}", value=max(0.0, _inward(placed.values.mm(name), shift, sheet.division_mm)))
-        for name, shift in (("left", shift_x), ("bottom", shift_y))
-        if shift and name in placed.values.held
+        for name, shift in zip((p.name for p in FIRST_CORNER), (shift_x, shift_y), strict=True)
+        if shift
     ]
     shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
     yield _advice(solved, "off_the_paper", about, over, 0.0, "mm", shown, edits)
@@ -144,7 +146,8 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 
 def _drawn_points(solved: Solved, placed: Placed) -> list[Point]:
-    return [p for n, p in solved.board.points.items() if n.startswith(f"{placed.values.name}.")]
+    name = placed.values.name
+    return [p for n, p in solved.board.points.items() if n.startswith(f"{name}.") and ".measure." not in n]
 
 
 def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
@@ -166,14 +169,19 @@ def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
             yield _advice(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
 
 
-def _close_lines(solved: Solved, placed: Placed, corners: list[Point]) -> Iterator[Advice]:
-    gap = nearest_gap_mm(corners, placed.setting.frame.away)
+def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:
+    vanishing = placed.setting.frame.vanishing
+    gaps = {
+        name: nearest_gap_mm([g.start for g in guides if g.rests_on == name], goal) for name, goal in vanishing.items()
+    }
+    gap = min(gaps.values())
     if gap >= PENCIL_MM:
         return
     division = solved.prepared.sheet.division_mm
     better = round_to(max(2 * division, 3.0), division)
     values = placed.values
-    edits = [CureEdit(path=f"things.{placed.index}.bottom", value=values.mm("bottom") + better)]
+    path = f"things.{placed.index}.{FIRST_CORNER[1].name}"
+    edits = [CureEdit(path=path, value=values.first.y + better)]
     shown = {
         "thing": values.name,
         "value": f"{gap:.1f} mm",
@@ -186,10 +194,10 @@ def _close_lines(solved: Solved, placed: Placed, corners: list[Point]) -> Iterat
 def _distance_points(solved: Solved) -> Iterator[Advice]:
     prepared = solved.prepared
     for i, frame in enumerate(prepared.frames):
-        users = [p for p in prepared.things if p.kind.needs_distance(p.values) and p.setting.frame is frame]
-        if not users or not frame.is_metric:
+        users = [p for p in prepared.things if p.setting.frame is frame and p.build.needs_eye(p.values)]
+        if not users or not frame.is_metric or frame.kind != "one_point":
             continue
-        x, d, width = frame.away.x, frame.distance_mm, prepared.sheet.width_mm
+        x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm
         over = max(d - x, x + d - width)
         if over <= 0:
             continue

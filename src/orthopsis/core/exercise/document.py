@@ -7,14 +7,24 @@ their parameters are made from the declarations, so a new thing changes the sche
 import json
 from typing import Annotated, Any, Literal, cast
 
-from pydantic import BaseModel, ConfigDict, Field, ValidationError, create_model, field_validator
+from pydantic import (
+    BaseModel,
+    ConfigDict,
+    Discriminator,
+    Field,
+    Tag,
+    ValidationError,
+    create_model,
+    field_validator,
+)
 
 from orthopsis.core.errors import UnreadableExercise
 from orthopsis.core.light.tone import LightSide
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
-from orthopsis.core.things.declare import Length, ThingKind
+from orthopsis.core.things.declare import Length, Shape, ThingKind, Value
+from orthopsis.core.things.outline import MOST_CORNERS
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 
@@ -25,6 +35,11 @@ MOST_BYTES = 1_000_000
 School = Literal["exercise", "composition"]
 Millimetres = Annotated[float, Field(ge=-LONGEST_MM, le=LONGEST_MM, allow_inf_nan=False)]
 Name = Annotated[str, Field(min_length=1, max_length=40, pattern=r"^[^.\x00-\x1f]+$")]
+
+
+_Place = Annotated[float, Field(ge=0, le=LONGEST_MM, allow_inf_nan=False)]
+_LoopField = Annotated[tuple[tuple[_Place, _Place], ...], Field(min_length=3, max_length=MOST_CORNERS)]
+OutlineField = Annotated[tuple[_LoopField, ...], Field(min_length=1, max_length=12)]
 
 
 class Document(BaseModel):
@@ -58,6 +73,41 @@ class OnePointView(Document):
     distance_mm: Annotated[float, Field(gt=0, le=LONGEST_MM, allow_inf_nan=False)] | None = None
 
 
+class TwoPointView(Document):
+    """Two vanishing points on the eye level, and the place of it that the eye looks at where that is stated."""
+
+    kind: Literal["two_point"] = "two_point"
+    name: Name = "point"
+    left_mm: Millimetres = 0.0
+    right_mm: Millimetres = 420.0
+    centre_mm: Millimetres | None = None
+
+
+class ThreePointView(Document):
+    """Two vanishing points on the eye level and a third one above or below it."""
+
+    kind: Literal["three_point"] = "three_point"
+    name: Name = "point"
+    left_mm: Millimetres = 0.0
+    right_mm: Millimetres = 420.0
+    third_x_mm: Millimetres = 210.0
+    third_y_mm: Millimetres = -165.0
+
+
+def _view_kind(view: Any) -> str:
+    """Return which model reads a view; an unnamed kind is one-point."""
+    return str(view.get("kind", "one_point") if isinstance(view, dict) else getattr(view, "kind", "one_point"))
+
+
+ViewDocument = Annotated[
+    Annotated[OnePointView, Tag("one_point")]
+    | Annotated[TwoPointView, Tag("two_point")]
+    | Annotated[ThreePointView, Tag("three_point")],
+    Discriminator(_view_kind),
+]
+MOST_VIEWS = 4
+
+
 class WordingDocument(Document):
     """The words of the class."""
 
@@ -72,7 +122,7 @@ class ThingDocument(Document):
     name: Name
     view: Name = "point"
 
-    def held(self) -> dict[str, float | str]:
+    def held(self) -> dict[str, Value]:
         """Return the values of the kind's own parameters."""
         return {p.name: getattr(self, p.name) for p in KINDS[self.kind].parameters}
 
@@ -88,6 +138,11 @@ def _thing_model(kind: ThingKind) -> type[ThingDocument]:
                 json_schema_extra={"x-least-mm": parameter.least_mm, "x-most-mm": parameter.most_mm},
             )
             fields[parameter.name] = (float, limits)
+        elif isinstance(parameter, Shape):
+            fields[parameter.name] = (
+                OutlineField,
+                Field(default=parameter.ready[parameter.default], description=f"{parameter.says}, corners in mm"),
+            )
         else:
             options = Literal[tuple(parameter.options)]  # type: ignore[valid-type]
             fields[parameter.name] = (options, Field(default=parameter.default, description=parameter.says))
@@ -112,7 +167,7 @@ class Exercise(Document):
     title: Annotated[str, Field(min_length=1, max_length=80)] = "New exercise"
     sheet: SheetDocument = SheetDocument()
     eye_level: EyeLevelDocument = EyeLevelDocument()
-    views: Annotated[tuple[OnePointView, ...], Field(min_length=1, max_length=1)] = (OnePointView(),)
+    views: Annotated[tuple[ViewDocument, ...], Field(min_length=1, max_length=MOST_VIEWS)] = (OnePointView(),)
     things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
@@ -126,6 +181,13 @@ class Exercise(Document):
         if not isinstance(things, list | tuple):
             raise ValueError("things must be a list")
         return tuple(_read_thing(thing) for thing in things)
+
+    @field_validator("views")
+    @classmethod
+    def _view_names_differ(cls, views: tuple[ViewDocument, ...]) -> tuple[ViewDocument, ...]:
+        if len({view.name for view in views}) != len(views):
+            raise ValueError("two views have the same name; rename one of them")
+        return views
 
     @field_validator("things")
     @classmethod

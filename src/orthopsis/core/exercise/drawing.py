@@ -60,12 +60,13 @@ class TonedFace(Part):
 
 
 class HandlePlace(Part):
-    """A point that can be dragged."""
+    """A point that can be dragged; ``shape`` tells its sign: a place, a size, or a point on a line."""
 
     id: str
     at: Place
     says: str
     about: str
+    shape: Literal["place", "size", "point"] = "point"
 
 
 class MeasureMark(Part):
@@ -144,7 +145,7 @@ class SentencePiece(Part):
 
     text: str
     path: str = ""
-    kind: Literal["words", "length", "choice", "free_length", "number"] = "words"
+    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline"] = "words"
     value: float | str = ""
     options: list[PlaceOption] = []
     says: str = ""

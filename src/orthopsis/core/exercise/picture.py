@@ -14,12 +14,12 @@ from orthopsis.core.exercise.drawing import (
     TonedFace,
 )
 from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
+from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import Edge, faces_toward_eye
 from orthopsis.core.things.declare import Length
-from orthopsis.core.view.frame import distance_names
 
 EYE_LEVEL = "eye level"
 
@@ -50,15 +50,15 @@ def solve(prepared: Prepared) -> Solved:
     execute(moves, board)
     for placed in prepared.things:
         with placed_errors(placed):
-            recipe = placed.kind.recipe(placed.values, placed.setting)
+            recipe = placed.build.recipe(placed.values, placed.setting)
             execute(recipe, board)
         moves += recipe
     lines, light_ids = _light_lines(board)
     seen = []
     for placed in prepared.things:
         with placed_errors(placed):
-            solid = placed.kind.solid(placed.values, placed.setting)
-        seen.append(Seen(solid, placed.setting.frame.eye, placed.kind.is_see_through(placed.values)))
+            solid = placed.build.solid(placed.values, placed.setting)
+        seen.append(Seen(solid, placed.setting.frame.eye, placed.values.is_see_through))
     first = len(lines)
     lines += _final_pieces(prepared, board, seen, first)
     final = tuple(line.id for line in lines[first:] if line.visible)
@@ -69,8 +69,8 @@ def picture(solved: Solved) -> Picture:
     """Return the picture of a solved exercise."""
     prepared = solved.prepared
     sheet = prepared.sheet
-    names = {frame.name for frame in prepared.frames}
-    names |= {n for f in prepared.frames for n in distance_names(f) if n in solved.board.points}
+    names = {act.makes for move in solved.moves if not move.thing and isinstance(act := move.act, Shift | Measure)}
+    names = {name for name in names if not name.startswith("@")}
     return Picture(
         sheet=SheetSize(
             width_mm=sheet.width_mm,
@@ -90,18 +90,17 @@ def picture(solved: Solved) -> Picture:
 
 def _setup_moves(prepared: Prepared) -> list[Move]:
     height, width = prepared.eye_level_mm, prepared.sheet.width_mm
+    points = [p for frame in prepared.frames for p in frame.vanishing.values() if p.y == height]
+    reach = min([0.0, *(p.x for p in points)]), max([width, *(p.x for p in points)])
     acts: list[tuple[str, Act]] = [
-        ("eye_level", Measure("@left mark", 0.0, height)),
-        ("eye_level", Measure("@right mark", width, height)),
-        ("eye_level", Across(EYE_LEVEL, "@left mark")),
+        ("setup.eye_level", Measure("@left mark", 0.0, height)),
+        ("setup.eye_level", Measure("@right mark", width, height)),
+        ("setup.eye_level", Across(EYE_LEVEL, "@left mark", *reach)),
     ]
-    for frame in prepared.frames:
-        acts.append(("point", Shift(frame.name, "@left mark", frame.away.x)))
-        users = [p for p in prepared.things if p.setting.frame.name == frame.name]
-        if any(p.kind.needs_distance(p.values) for p in users) and frame.is_metric:
-            left, right = distance_names(frame)
-            acts.append(("distance", Shift(left, frame.name, -frame.distance_mm)))
-            acts.append(("distance", Shift(right, frame.name, frame.distance_mm)))
+    for view, frame in zip(prepared.exercise.views, prepared.frames, strict=True):
+        users = [p for p in prepared.things if p.setting.frame is frame]
+        aids = frozenset(aid for p in users for aid in p.build.needs_eye(p.values))
+        acts += VIEWS[view.kind].setup(view, frame, prepared.sheet, aids)
     return [Move("setup", "", breath, act) for breath, act in acts]
 
 
@@ -109,6 +108,8 @@ def _light_lines(board: Board) -> tuple[list[DrawnLine], dict[str, int]]:
     lines: list[DrawnLine] = []
     ids: dict[str, int] = {}
     for ruled in board.lines.values():
+        if ruled.role == "unseen":
+            continue
         ids[ruled.name] = len(lines)
         lines.append(_light_line(len(lines), ruled))
     return lines, ids
@@ -155,8 +156,9 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
                 )
             )
     level = board.lines[EYE_LEVEL]
-    for t0, t1 in sight.seen_behind_all(level.start.xy, level.end.xy):
-        start, end = (between(level.start, level.end, t).xy for t in (t0, t1))
+    ends = Point(0.0, level.start.y), Point(prepared.sheet.width_mm, level.start.y)
+    for t0, t1 in sight.seen_behind_all(ends[0].xy, ends[1].xy):
+        start, end = (between(*ends, t).xy for t in (t0, t1))
         result.append(
             DrawnLine(
                 id=first + len(result),
@@ -194,25 +196,34 @@ def _faces(solved: Solved) -> list[TonedFace]:
 
 def _handles(prepared: Prepared) -> list[HandlePlace]:
     level = prepared.eye_level_mm
-    result = [HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level")]
-    for i, frame in enumerate(prepared.frames):
-        says = "Move the vanishing point along the eye level"
-        result.append(HandlePlace(id=f"views.{i}.point", at=frame.away.xy, says=says, about=f"views.{i}"))
+    result = [HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level", shape="point")]
+    for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
+        for name, held in VIEWS[view.kind].handles.items():
+            about, at = f"views.{i}", held.at(view, frame).xy
+            result.append(HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point"))
     for placed in prepared.things:
-        for name, at in placed.kind.handles_at(placed.values, placed.setting).items():
-            handle = placed.kind.handle(name)
+        with placed_errors(placed):
+            places = placed.build.handles_at(placed.values, placed.setting)
+        for name, point in places.items():
+            handle = placed.build.handle(name)
             if handle is not None:
                 about = f"things.{placed.index}"
                 says = f"{handle.says}: {placed.values.name}"
-                result.append(HandlePlace(id=f"{about}.{name}", at=at.xy, says=says, about=about))
+                result.append(
+                    HandlePlace(id=f"{about}.{name}", at=point.xy, says=says, about=about, shape=handle.shape)
+                )
     return result
 
 
 def _measures(prepared: Prepared) -> list[MeasureMark]:
     level = prepared.eye_level_mm
     result = [_mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)]
-    for i, frame in enumerate(prepared.frames):
-        result.append(_mark(prepared, f"views.{i}.x_mm", Point(0.0, level), frame.away, frame.away.x))
+    for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
+        for held in VIEWS[view.kind].handles.values():
+            at = held.at(view, frame)
+            for field in held.measures:
+                start = Point(at.x, 0.0) if field.endswith("y_mm") else Point(0.0, at.y)
+                result.append(_mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field)))
     for placed in prepared.things:
         result += _thing_measures(prepared, placed)
     return result
@@ -221,7 +232,7 @@ def _measures(prepared: Prepared) -> list[MeasureMark]:
 def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
     return [
         _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
-        for name, (start, end) in placed.kind.spans(placed.values, placed.setting).items()
+        for name, (start, end) in placed.build.spans(placed.values, placed.setting).items()
         if isinstance(placed.kind.parameter(name), Length)
     ]
 

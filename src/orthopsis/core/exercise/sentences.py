@@ -3,102 +3,72 @@
 import re
 
 from orthopsis.core.exercise.drawing import PlaceOption, Sentence, SentencePiece
+from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Placed, Prepared
-from orthopsis.core.sheet.paper import PAPERS
-from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import Choice
-from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, FREE_DISTANCE, OPTIONS, SHEET, VIEW
+from orthopsis.core.exercise.views import VIEWS
+from orthopsis.core.things.declare import Choice, Length
+from orthopsis.core.things.outline import format_outline
+from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, SHEET, STANDS
 
 _PLACE = re.compile(r"\{([\w.]+)\}")
-_LENGTHS = {"eye_level.height_mm": "the height of the eye level", "views.0.x_mm": "the place of the point"}
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
-    """Return the sentences: the class, the sheet, the eye level, the point, and one for each thing."""
+    """Return the sentences: the sheet, the eye level, the views, the class, and one for each thing."""
     school = prepared.exercise.eye_level.school
-    heads = (
-        ("sheet", "", SHEET),
-        ("eye_level", "", EYE_LEVEL[school]),
-        ("views.0", "", VIEW),
-        ("wording", "", CLASS),
-    )
-    result = [
-        Sentence(about=about, title=title, pieces=_pieces(prepared, template)) for about, title, template in heads
-    ]
+    heads = [("sheet", SHEET), ("eye_level", EYE_LEVEL[school])]
+    heads += [(f"views.{i}", _view_template(prepared, i)) for i in range(len(prepared.frames))]
+    heads.append(("wording", CLASS))
+    result = []
+    for about, template in heads:
+        title = prepared.frames[int(about[6:])].name if about.startswith("views.") and len(prepared.frames) > 1 else ""
+        result.append(Sentence(about=about, title=title, pieces=_pieces(prepared, template)))
     return result + [_thing_sentence(prepared, placed) for placed in prepared.things]
+
+
+def _view_template(prepared: Prepared, number: int) -> str:
+    always, metric, free = VIEWS[prepared.exercise.views[number].kind].sentence
+    return _PLACE.sub(rf"{{views.{number}.\1}}", always + (metric if prepared.frames[number].is_metric else free))
 
 
 def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
     parts = _PLACE.split(prepared.wording.words(template))
     return [
-        _exercise_place(prepared, part) if i % 2 else SentencePiece(text=part) for i, part in enumerate(parts) if part
+        exercise_piece(prepared, part) if i % 2 else SentencePiece(text=part) for i, part in enumerate(parts) if part
     ]
-
-
-def _exercise_place(prepared: Prepared, path: str) -> SentencePiece:
-    value = value_at(prepared, path)
-    if path == "views.0.distance_mm":
-        text = FREE_DISTANCE if value == "" else prepared.length(float(value))
-        return SentencePiece(text=text, path=path, kind="free_length", value=value, says="the viewing distance")
-    if path in _LENGTHS:
-        return SentencePiece(
-            text=prepared.length(float(value)), path=path, kind="length", value=value, says=_LENGTHS[path]
-        )
-    if path == "minutes":
-        return SentencePiece(text=str(value), path=path, kind="number", value=value, says="the minutes of the lesson")
-    options = choices(prepared, path)
-    return SentencePiece(
-        text=options.get(str(value), str(value)),
-        path=path,
-        kind="choice",
-        value=value,
-        options=[PlaceOption(value=v, text=t) for v, t in options.items()],
-        says=path.split(".")[-1],
-    )
-
-
-def choices(prepared: Prepared, path: str) -> dict[str, str]:
-    """Return what may be chosen at a place of the exercise: stored value to shown words."""
-    if path == "sheet.paper":
-        return {name: name for name in PAPERS}
-    if path == "sheet.division":
-        inches = prepared.sheet.units == "in"
-        return {name: name for name in DIVISIONS_MM if name.endswith("in") == inches}
-    return OPTIONS[path]
-
-
-def value_at(prepared: Prepared, path: str) -> float | str:
-    """Return the value at a place of the exercise; an unstated one is the empty text."""
-    part: object = prepared.exercise
-    for name in path.split("."):
-        part = part[int(name)] if isinstance(part, tuple) else getattr(part, name)
-    return part if isinstance(part, float | str) else "" if part is None else str(part)
 
 
 def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
     pieces: list[SentencePiece] = []
-    for clause in placed.kind.sentence:
+    for clause in placed.build.sentence:
         if not clause.is_said(placed.values):
             continue
         for i, part in enumerate(_PLACE.split(prepared.wording.words(clause.text))):
             if part:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
-    return Sentence(about=f"things.{placed.index}", title=placed.values.name, pieces=pieces)
+    about = f"things.{placed.index}"
+    if len(prepared.frames) > 1:
+        path = f"{about}.view"
+        name = placed.setting.frame.name
+        pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
+    return Sentence(about=about, title=placed.values.name, pieces=pieces)
 
 
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:
-    parameter = placed.kind.parameter(name)
+    parameter, values = placed.kind.parameter(name), placed.values
     path = f"things.{placed.index}.{name}"
     if isinstance(parameter, Choice):
-        value = placed.values.word(name)
-        options = [PlaceOption(value=v, text=t) for v, t in parameter.options.items()]
-        return SentencePiece(
-            text=parameter.options[value],
-            path=path,
-            kind="choice",
-            value=value,
-            options=options,
-            says=parameter.says,
-        )
-    mm = placed.values.mm(name)
-    return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
+        return choice_piece(parameter.options, path, values.word(name), parameter.says)
+    if isinstance(parameter, Length):
+        mm = values.mm(name)
+        return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
+    outline = values.outline(name)
+    corners = sum(map(len, outline))
+    return SentencePiece(
+        text=f"{corners} corners",
+        path=path,
+        kind="outline",
+        value=format_outline(outline, prepared.sheet.units),
+        options=[PlaceOption(value=word, text=word) for word in parameter.ready],
+        says=parameter.says,
+    )

@@ -6,13 +6,13 @@ from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.exercise.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import Setting, ThingKind, Values, check_values
+from orthopsis.core.things.declare import Build, Setting, ThingKind, Values, check_values
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.view.frame import Frame, one_point_frame
+from orthopsis.core.view.frame import Frame
 from orthopsis.core.wording.vocabulary import Wording
 
 
@@ -24,6 +24,11 @@ class Placed:
     kind: ThingKind
     values: Values
     setting: Setting
+
+    @property
+    def build(self) -> Build:
+        """How the thing is built in the kind of view it stands in."""
+        return self.kind.builds[self.setting.frame.kind]
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,16 +78,27 @@ def prepare(exercise: Exercise) -> Prepared:
         kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
         placed = Placed(index, kind, values, Setting(by_name[thing.view], sheet))
         with placed_errors(placed):
+            _check_stands(placed)
             check_values(kind.parameters, values, sheet)
         things.append(placed)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
     return Prepared(exercise, sheet, frames, tuple(things), wording)
 
 
-def setting_of(exercise: Exercise, view: int = 0) -> Setting:
-    """Return what a thing of the given view stands in."""
+def setting_of(exercise: Exercise, view: str = "") -> Setting:
+    """Return what a thing of the named view stands in; of the first one if there is none of that name."""
     sheet = sheet_of(exercise)
-    return Setting(_frame(exercise, view, sheet), sheet)
+    number = next((i for i, v in enumerate(exercise.views) if v.name == view), 0)
+    return Setting(_frame(exercise, number, sheet), sheet)
+
+
+def _check_stands(placed: Placed) -> None:
+    if placed.setting.frame.kind not in placed.kind.builds:
+        views = " or ".join(VIEWS[kind].title.lower() for kind in placed.kind.builds)
+        raise GeometryError(
+            "cannot_stand_here", f"“{placed.values.name}” cannot be drawn in this kind of view.",
+            f"It can be drawn with {views}.", about="view",
+        )  # fmt: skip
 
 
 @contextmanager
@@ -111,12 +127,8 @@ def _check_eye_level(exercise: Exercise, sheet: Sheet) -> None:
 
 
 def _frame(exercise: Exercise, index: int, sheet: Sheet) -> Frame:
-    view = exercise.views[index]
-    if not 0 <= view.x_mm <= sheet.width_mm:
-        end = format_length(0.0 if view.x_mm < 0 else sheet.width_mm, sheet.units, sheet.division_mm)
-        raise GeometryError(
-            "point_off_sheet", "The vanishing point is not on the sheet's eye level.",
-            f"Put it between the sheet's left and right edge; the nearest is {end}.",
-            about=f"views.{index}.x_mm", nearest=end.removeprefix("about "),
-        )  # fmt: skip
-    return one_point_frame(view.name, Point(view.x_mm, exercise.eye_level.height_mm), view.distance_mm)
+    try:
+        return frame_of(exercise.views[index], exercise.eye_level.height_mm, sheet)
+    except GeometryError as error:
+        about = f"views.{index}.{error.about or 'kind'}"
+        raise type(error)(error.code, error.why, error.fix, about=about, nearest=error.nearest) from None

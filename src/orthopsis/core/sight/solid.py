@@ -46,6 +46,8 @@ class Solid:
     places: Array
     faces: tuple[Face, ...]
     edges: tuple[Edge, ...]
+    is_open: bool = False
+    """Whether a face is missing, so that the inner sides of the others may be seen."""
 
     def index(self, name: str) -> int:
         """Return the row of a corner."""

@@ -6,16 +6,18 @@ made from a ``ThingKind``. Nothing outside a thing's own module knows it by name
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
+from typing import Literal
 
-from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.moves import Act, Move, Phase
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.view.frame import Frame
+from orthopsis.core.things.outline import Outline, check_outline
+from orthopsis.core.view.frame import Frame, ViewKind
 
-Value = float | str
+Value = float | str | Outline
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,7 +41,28 @@ class Choice:
     default: str
 
 
-Parameter = Length | Choice
+@dataclass(frozen=True, slots=True)
+class Shape:
+    """An outline of straight edges, with holes: what is typed or chosen for a front (see ``things.outline``).
+
+    ``ready`` maps the word of a ready shape to its outline in a square of 1 by 1.
+    """
+
+    name: str
+    says: str
+    ready: Mapping[str, Outline]
+    default: str
+
+
+Parameter = Length | Choice | Shape
+
+FIRST_CORNER = (
+    Length("left", "the distance from the left edge", 60.0, 0.0, 2000.0),
+    Length("bottom", "the distance from the bottom edge", 40.0, 0.0, 2000.0),
+)
+"""Where the corner lies that is drawn first; every thing begins with these."""
+LOOK = Choice("look", "the look", {"solid": "Solid", "see_through": "See-through", "open": "Open"}, "solid")
+"""Whether hidden edges are shown, and whether one looks into it; every thing ends with this."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -64,11 +87,42 @@ class Values:
 
     def mm(self, name: str) -> float:
         """Return a length in mm."""
-        return float(self.held[name])
+        held = self.held[name]
+        assert isinstance(held, float | int)
+        return float(held)
 
     def word(self, name: str) -> str:
         """Return a choice."""
         return str(self.held[name])
+
+    def outline(self, name: str) -> Outline:
+        """Return an outline, mm from the lower left corner of its face."""
+        held = self.held[name]
+        assert not isinstance(held, float | str)
+        return held
+
+    @property
+    def first(self) -> Point:
+        """The corner that is drawn first, page mm."""
+        return Point(self.mm("left"), self.mm("bottom"))
+
+    @property
+    def is_see_through(self) -> bool:
+        """Whether hidden edges are shown and nothing is hidden by this thing."""
+        return self.word(LOOK.name) == "see_through"
+
+    @property
+    def is_open(self) -> bool:
+        """Whether one looks into it."""
+        return self.word(LOOK.name) == "open"
+
+    def full(self, name: str) -> str:
+        """Return the full name of a point or line of this thing."""
+        return f"{self.name}.{name}"
+
+    def move(self, phase: Phase, breath: str, act: Act) -> Move:
+        """Return a move of this thing."""
+        return Move(phase, self.name, breath, act)
 
 
 @dataclass(frozen=True, slots=True)
@@ -86,6 +140,7 @@ class Clause:
         return all(values.word(name) in allowed for name, allowed in self.when.items())
 
 
+HandleShape = Literal["place", "size", "point"]
 Drag = Callable[[Values, Setting, Point], Mapping[str, Value]]
 
 
@@ -98,12 +153,46 @@ class Handle:
         says: what dragging it does, for screen readers and tips.
         changes: the parameters that dragging may change; shown as measures meanwhile.
         drag: from a page point to new values, not yet rounded to the ruler.
+        shape: its sign on the screen: a place, a size, or a point on a line.
     """
 
     name: str
     says: str
     changes: tuple[str, ...]
     drag: Drag
+    shape: HandleShape = "point"
+
+
+@dataclass(frozen=True, slots=True)
+class Build:
+    """How a kind of thing is built in one kind of view.
+
+    Attributes:
+        solid: its shape in the world of the frame's eye: the view route.
+        recipe: the hand's moves: the construction route.
+        handles_at: where each usable handle is, by name, page mm.
+        spans: for a parameter the two page points between which it is measured.
+        free_lines: how the names of the lines begin whose place follows from a free length, by the point to
+            which they are carried.
+        needs_eye: whether the recipe uses points that only an eye of known place gives.
+        place: values for a new one, so that it lands where it can be seen.
+        follow: what else changes when a value is chosen, so that the drawing stays as it is.
+    """
+
+    sentence: tuple[Clause, ...]
+    handles: tuple[Handle, ...]
+    solid: Callable[[Values, Setting], Solid]
+    recipe: Callable[[Values, Setting], list[Move]]
+    handles_at: Callable[[Values, Setting], Mapping[str, Point]]
+    spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]]
+    free_lines: Callable[[Values, Setting], Mapping[str, tuple[str, ...]]]
+    needs_eye: Callable[[Values], frozenset[str]]
+    place: Callable[[Setting, int], Mapping[str, Value]]
+    follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]]
+
+    def handle(self, name: str) -> Handle | None:
+        """Return the handle of that name, or None."""
+        return next((h for h in self.handles if h.name == name), None)
 
 
 @dataclass(frozen=True, slots=True)
@@ -113,38 +202,18 @@ class ThingKind:
     Attributes:
         kind: its word in the exercise document.
         title: its word on the screen.
-        front: the named corners of the face that is drawn first, in order.
-        solid: its shape in the world of the frame's eye: the view route.
-        recipe: the hand's moves: the construction route.
-        handles_at: where each usable handle is, by name, page mm.
-        spans: for a parameter the two page points between which it is measured.
-        needs_distance: whether the recipe uses the distance points.
-        free_lines: how the names of the lines begin that a free length moves along the guide lines, or empty.
-        is_see_through: whether it hides nothing.
-        place: values for a new one, so that it lands where it can be seen.
+        parameters: what can be said of it; they begin with ``FIRST_CORNER`` and end with ``LOOK``.
+        builds: how it is built, by kind of view; where one is missing the thing cannot stand in such a view.
     """
 
     kind: str
     title: str
     parameters: tuple[Parameter, ...]
-    sentence: tuple[Clause, ...]
-    handles: tuple[Handle, ...]
-    solid: Callable[[Values, Setting], Solid]
-    recipe: Callable[[Values, Setting], list[Move]]
-    handles_at: Callable[[Values, Setting], Mapping[str, Point]]
-    spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]]
-    place: Callable[[Setting, int], Mapping[str, Value]]
-    needs_distance: Callable[[Values], bool]
-    free_lines: Callable[[Values], str]
-    is_see_through: Callable[[Values], bool]
+    builds: Mapping[ViewKind, Build]
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""
         return next(p for p in self.parameters if p.name == name)
-
-    def handle(self, name: str) -> Handle | None:
-        """Return the handle of that name, or None."""
-        return next((h for h in self.handles if h.name == name), None)
 
 
 def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) -> None:
@@ -156,6 +225,8 @@ def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) 
     for parameter in parameters:
         if isinstance(parameter, Length):
             _check_length(parameter, values, sheet)
+        elif isinstance(parameter, Shape):
+            check_outline(values.outline(parameter.name), parameter.name)
         elif values.word(parameter.name) not in parameter.options:
             raise GeometryError(
                 "unknown_choice",

@@ -54,6 +54,34 @@ class Eye:
         """
         return np.asarray(self.distance_mm / world[:, 2], dtype=np.float64)
 
+    def at(self, page: Point) -> Array:
+        """Return the world place, shape (3,), of a finite page point on the picture plane itself."""
+        px, py = self.principal.xy
+        return np.array([page.x - px, page.y - py, self.distance_mm])
+
+    def ray(self, goal: Point) -> Array:
+        """Return the world direction, shape (3,), length 1, of lines that vanish at a point, finite or ideal."""
+        if goal.is_ideal:
+            return np.array([goal.x, goal.y, 0.0])
+        ray = self.at(goal)
+        return ray / np.linalg.norm(ray)
+
+    def world_length(self, goal: Point, share: float) -> float:
+        """Return how long a line from the picture plane toward ``goal`` is that is drawn up to ``share`` of the way.
+
+        Args:
+            goal: a finite vanishing point.
+            share: 0 at the picture plane to 1 (excluded) at the vanishing point, of the way on the page.
+
+        Source: the weights of the two ends in central projection are 1 and t / |VP - E| (from memory).
+        """
+        return float(np.linalg.norm(self.at(goal))) * share / (1 - share)
+
+    def page_share(self, goal: Point, length_mm: float) -> float:
+        """Return the share of the way to a finite ``goal`` at which a line of this world length ends."""
+        weight = length_mm / float(np.linalg.norm(self.at(goal)))
+        return weight / (1 + weight)
+
     def vanishing_point(self, direction: tuple[float, float, float]) -> Point:
         """Return where lines with this world direction meet on the page, finite or ideal.
 

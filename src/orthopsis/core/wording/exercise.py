@@ -8,7 +8,6 @@ EYE_LEVEL = {
     "exercise": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
     "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
 }
-VIEW = "One [vanishing point], {views.0.x_mm} from the left edge, seen from {views.0.distance_mm}."
 CLASS = (
     "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}; "
     "a lesson of {minutes} minutes."
@@ -25,4 +24,12 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
 }
-FREE_DISTANCE = "an unstated distance"
+UNSTATED = {"distance_mm": "an unstated distance", "centre_mm": "an unstated place"}
+"""What is read where a value of a view is not stated."""
+SAYS = {
+    "eye_level.height_mm": "the height of the eye level",
+    "minutes": "the minutes of the lesson",
+    "sheet.paper": "the paper",
+}
+"""What a place is called, where its last word is not enough."""
+STANDS = " It belongs to "

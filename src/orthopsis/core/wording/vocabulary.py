@@ -16,6 +16,12 @@ LEVELS: tuple[Level, ...] = ("youngest", "middle", "oldest")
 TERMS: dict[str, dict[Vocabulary, str]] = {
     "eye level": {"eye_level": "eye level", "horizon": "horizon line"},
     "vanishing point": {"eye_level": "point", "horizon": "vanishing point"},
+    "vanishing points": {"eye_level": "points", "horizon": "vanishing points"},
+    "left point": {"eye_level": "left point", "horizon": "left vanishing point"},
+    "right point": {"eye_level": "right point", "horizon": "right vanishing point"},
+    "third point": {"eye_level": "third point", "horizon": "third vanishing point"},
+    "measuring point": {"eye_level": "measuring point", "horizon": "measuring point"},
+    "measuring points": {"eye_level": "measuring points", "horizon": "measuring points"},
     "distance point": {"eye_level": "distance point", "horizon": "special vanishing point"},
     "distance points": {"eye_level": "distance points", "horizon": "special vanishing points"},
     "guide line": {"eye_level": "guide line", "horizon": "convergence line"},

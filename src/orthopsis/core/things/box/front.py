@@ -1,7 +1,7 @@
 """A box in one-point perspective: front face drawn true, depth cut along a guide line.
 
-It knows boxes whose front is parallel to the picture, anywhere about the point, solid or see-through,
-as deep as measured, about half way, or a true cube. It does not know boxes that stand in each other.
+It knows boxes whose front is parallel to the picture, anywhere about the point, as deep as measured, about half
+way, or a true cube. An open one has no front face: one looks into it.
 """
 
 import math
@@ -17,10 +17,9 @@ from orthopsis.core.construct.moves import (
     Measure,
     MeasureAlong,
     Move,
-    Parallel,
-    Phase,
     Rule,
     RuleToPoint,
+    Run,
     ShareAlong,
     Side,
 )
@@ -29,7 +28,7 @@ from orthopsis.core.plane.homogeneous import Point, between, distance, join, tow
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid
-from orthopsis.core.things.declare import Choice, Clause, Handle, Length, Setting, ThingKind, Value, Values
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
 from orthopsis.core.view.frame import distance_names, distance_points
 
 CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
@@ -57,7 +56,7 @@ _SIDE_FACES = {
 
 @lru_cache(maxsize=1024)
 def _corner_points(values: Values) -> Mapping[str, Point]:
-    x, y = values.mm("left"), values.mm("bottom")
+    x, y = values.first.xy
     w, h = values.mm("width"), _height(values)
     return {
         "bottom_left": Point(x, y),
@@ -65,6 +64,10 @@ def _corner_points(values: Values) -> Mapping[str, Point]:
         "top_right": Point(x + w, y + h),
         "top_left": Point(x, y + h),
     }
+
+
+def _goal(setting: Setting) -> Point:
+    return setting.frame.way("away").goal
 
 
 def _height(values: Values) -> float:
@@ -75,7 +78,7 @@ def _height(values: Values) -> float:
 def _guided(values: Values, setting: Setting) -> tuple[str, ...]:
     """Return the corners that get a guide line, round the front."""
     points = _corner_points(values)
-    goal = setting.frame.away
+    goal = _goal(setting)
     for name, point in points.items():
         if distance(point, goal) < setting.sheet.division_mm / 4:
             raise GeometryError(
@@ -84,7 +87,7 @@ def _guided(values: Values, setting: Setting) -> tuple[str, ...]:
                 "Move the box by one mark of the ruler.",
                 about="left",
             )
-    if is_see_through(values):
+    if values.is_see_through or values.is_open:
         return CORNERS
     return tuple(CORNERS[i] for i in guide_corners([points[c] for c in CORNERS], goal))
 
@@ -94,7 +97,7 @@ def _depth_corner(values: Values, setting: Setting) -> str:
     guided = _guided(values, setting)
     chosen = values.word("depth_corner")
     points = _corner_points(values)
-    best = max(guided or CORNERS, key=lambda c: (round(distance(points[c], setting.frame.away), 3), c))
+    best = max(guided or CORNERS, key=lambda c: (round(distance(points[c], _goal(setting)), 3), c))
     if chosen == "auto" or chosen in guided or not guided:
         return best if chosen == "auto" else chosen
     raise GeometryError(
@@ -117,7 +120,7 @@ def _share(values: Values, setting: Setting) -> float:
         width, d = values.mm("width"), setting.frame.distance_mm
         return width / (d + width)
     corner = _depth_corner(values, setting)
-    reach = distance(_corner_points(values)[corner], setting.frame.away)
+    reach = distance(_corner_points(values)[corner], _goal(setting))
     share = values.mm("depth") / reach
     if share <= FARTHEST_SHARE:
         return share
@@ -148,15 +151,13 @@ def _check_metric(values: Values, setting: Setting) -> None:
 
 def solid(values: Values, setting: Setting) -> Solid:
     """Return the box in the world of the frame's eye: its front lies in the picture plane."""
-    eye, goal = setting.frame.eye, setting.frame.away
-    front_z = eye.distance_mm
-    back_z = front_z / (1 - _share(values, setting))
+    eye, goal = setting.frame.eye, _goal(setting)
+    away = eye.ray(goal) * eye.world_length(goal, _share(values, setting))
     points = _corner_points(values)
-    flat = np.array([[points[c].x - goal.x, points[c].y - goal.y] for c in CORNERS])
-    front = np.column_stack((flat, np.full(4, front_z)))
-    back = np.column_stack((flat, np.full(4, back_z)))
+    front = np.array([eye.at(points[c]) for c in CORNERS])
     names = tuple(f"{side}.{corner}" for side in ("front", "back") for corner in CORNERS)
-    return Solid(names, np.vstack((front, back)), _faces(), _edges(goal_name=setting.frame.name))
+    faces = tuple(f for f in _faces() if not (values.is_open and f.name == "front"))
+    return Solid(names, np.vstack((front, front + away)), faces, _edges(setting.frame.name), values.is_open)
 
 
 def _faces() -> tuple[Face, ...]:
@@ -186,22 +187,15 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     moves = _front(values)
     if not guided:
         return moves
-    moves += [_move(values, "guides", _guide(values, c, setting)) for c in guided]
+    breath = "guides.see_through" if len(guided) == len(CORNERS) else "guides"
+    moves += [values.move("guides", breath, _guide(values, c, setting)) for c in guided]
     moves += _cut_depth(values, setting)
     return moves + _back(values, setting, guided)
 
 
-def _full(values: Values, name: str) -> str:
-    return f"{values.name}.{name}"
-
-
-def _move(values: Values, phase: Phase, act: Act) -> Move:
-    return Move(phase, values.name, phase, act)
-
-
 def _front(values: Values) -> list[Move]:
     def n(name: str) -> str:
-        return _full(values, f"front.{name}")
+        return values.full(f"front.{name}")
 
     w, h = values.mm("width"), _height(values)
     acts: list[Act] = [
@@ -211,11 +205,11 @@ def _front(values: Values) -> list[Move]:
         Side(n("right"), n("top_right"), n("bottom_right"), "upright", h),
         Rule(n("top"), n("top_left"), n("top_right"), "level"),
     ]
-    return [_move(values, "front", act) for act in acts]
+    return [values.move("front", "front", act) for act in acts]
 
 
 def _guide(values: Values, corner: str, setting: Setting) -> RuleToPoint:
-    return RuleToPoint(_full(values, f"guide.{corner}"), _full(values, f"front.{corner}"), setting.frame.name)
+    return RuleToPoint(values.full(f"guide.{corner}"), values.full(f"front.{corner}"), setting.frame.name)
 
 
 def _cut_depth(values: Values, setting: Setting) -> list[Move]:
@@ -223,27 +217,26 @@ def _cut_depth(values: Values, setting: Setting) -> list[Move]:
     if how == "cube":
         return _cut_cube(values, setting)
     corner = _depth_corner(values, setting)
-    makes, line = _full(values, f"back.{corner}"), _full(values, f"guide.{corner}")
-    act: Act = ShareAlong(makes, line, HALF_WAY)
-    if how == "measured":
-        _share(values, setting)
-        act = MeasureAlong(makes, line, values.mm("depth"))
-    return [_move(values, "depth", act)]
+    makes, line = values.full(f"back.{corner}"), values.full(f"guide.{corner}")
+    if how == "half":
+        return [values.move("depth", "depth.half", ShareAlong(makes, line, HALF_WAY))]
+    _share(values, setting)
+    return [values.move("depth", "depth.measured", MeasureAlong(makes, line, values.mm("depth")))]
 
 
 def _cut_cube(values: Values, setting: Setting) -> list[Move]:
     """Cut a guide line with the diagonal from the front corner beside it to the distance point beyond."""
     _check_metric(values, setting)
     corner, beside, point = _cube_corner(values, setting)
-    diagonal = _full(values, "diagonal")
-    rule = RuleToPoint(diagonal, _full(values, f"front.{beside}"), point, "construction")
-    cross = Cross(_full(values, f"back.{corner}"), diagonal, _full(values, f"guide.{corner}"))
-    return [_move(values, "depth", rule), _move(values, "depth", cross)]
+    diagonal = values.full("diagonal")
+    rule = RuleToPoint(diagonal, values.full(f"front.{beside}"), point, "construction")
+    cross = Cross(values.full(f"back.{corner}"), diagonal, values.full(f"guide.{corner}"))
+    return [values.move("depth", "depth.cube", rule), values.move("depth", "depth.cube", cross)]
 
 
 def _cube_corner(values: Values, setting: Setting) -> tuple[str, str, str]:
     """Return the corner whose guide line is cut, the one its diagonal starts at, and the distance point."""
-    points, goal = _corner_points(values), setting.frame.away
+    points, goal = _corner_points(values), _goal(setting)
     points_at = dict(zip(("left", "right"), distance_points(setting.frame), strict=True))
     called = dict(zip(("left", "right"), distance_names(setting.frame), strict=True))
     options = []
@@ -260,7 +253,7 @@ def _cube_corner(values: Values, setting: Setting) -> tuple[str, str, str]:
 
 def _back(values: Values, setting: Setting, guided: tuple[str, ...]) -> list[Move]:
     """Go round the back: level from an upright guide's corner, upright from a level one's."""
-    points, goal = _corner_points(values), setting.frame.away
+    points, goal = _corner_points(values), _goal(setting)
     start = _cube_corner(values, setting)[0] if values.word("depth_by") == "cube" else _depth_corner(values, setting)
     known, moves, drawn = [start], [], set()
     for here in known:
@@ -268,21 +261,16 @@ def _back(values: Values, setting: Setting, guided: tuple[str, ...]) -> list[Mov
             name, runs = _EDGE[frozenset((here, there))]
             if there not in guided or there in known or _is_parallel(points[there], goal, runs):
                 continue
-            act = Parallel(
-                _full(values, f"back.{name}"),
-                _full(values, f"back.{there}"),
-                _full(values, f"back.{here}"),
-                "level" if runs == "level" else "upright",
-                _full(values, f"guide.{there}"),
-            )
-            moves.append(_move(values, "back", act))
+            made, end = values.full(f"back.{name}"), values.full(f"back.{there}")
+            act = Run(made, end, values.full(f"back.{here}"), runs, values.full(f"guide.{there}"))
+            moves.append(values.move("back", "back", act))
             known.append(there)
             drawn.add(name)
     for a, b in zip(CORNERS, (*CORNERS[1:], CORNERS[0]), strict=True):
         name, runs = _EDGE[frozenset((a, b))]
         if a in known and b in known and name not in drawn:
-            rule = Rule(_full(values, f"back.{name}"), _full(values, f"back.{a}"), _full(values, f"back.{b}"), runs)
-            moves.append(_move(values, "back", rule))
+            rule = Rule(values.full(f"back.{name}"), values.full(f"back.{a}"), values.full(f"back.{b}"), runs)
+            moves.append(values.move("back", "back", rule))
     return moves
 
 
@@ -310,7 +298,7 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
 
 def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
     corner = _depth_corner(values, setting)
-    start, goal = _corner_points(values)[corner], setting.frame.away
+    start, goal = _corner_points(values)[corner], _goal(setting)
     reach = distance(start, goal)
     along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
     division = setting.sheet.division_mm
@@ -324,7 +312,7 @@ def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
     result = {"place": points["bottom_left"], "size": points["top_right"]}
     if values.word("depth_by") != "cube" and _guided(values, setting):
         corner = _depth_corner(values, setting)
-        result["depth"] = between(points[corner], setting.frame.away, _share(values, setting))
+        result["depth"] = between(points[corner], _goal(setting), _share(values, setting))
     return result
 
 
@@ -340,7 +328,7 @@ def spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]
     }
     if values.word("depth_by") == "measured":
         start = p[_depth_corner(values, setting)]
-        result["depth"] = (start, toward(start, setting.frame.away, values.mm("depth")))
+        result["depth"] = (start, toward(start, _goal(setting), values.mm("depth")))
     return result
 
 
@@ -350,7 +338,7 @@ _FRESH_PLACES = ((0.08, -1), (0.76, 1), (0.72, -1), (0.12, 0), (0.30, 1), (0.34,
 
 def place(setting: Setting, count: int) -> Mapping[str, Value]:
     """Return values for one more box, where it is likely to have room; after eight it begins again, aside."""
-    sheet, goal = setting.sheet, setting.frame.away
+    sheet, goal = setting.sheet, _goal(setting)
     size = round_to(min(sheet.width_mm, sheet.height_mm) / 6, sheet.division_mm)
     across, side = _FRESH_PLACES[count % len(_FRESH_PLACES)]
     aside = (count // len(_FRESH_PLACES)) * size / 3
@@ -364,47 +352,26 @@ def place(setting: Setting, count: int) -> Mapping[str, Value]:
     }
 
 
-def is_see_through(values: Values) -> bool:
-    """Tell whether hidden edges are shown and nothing is hidden by this box."""
-    return values.word("look") == "see_through"
+def needs_eye(values: Values) -> frozenset[str]:
+    """Return the aids that only an eye of known place gives: the distance points, for a cube."""
+    return frozenset(("distance",)) if values.word("depth_by") == "cube" else frozenset()
 
 
-def needs_distance(values: Values) -> bool:
-    """Tell whether the recipe uses the distance points."""
-    return values.word("depth_by") == "cube"
+def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]]:
+    """Return the lines whose place is free: the back's, if the depth is by eye."""
+    return {setting.frame.name: ("back.",)} if values.word("depth_by") == "half" else {}
 
 
-def free_lines(values: Values) -> str:
-    """Return how the names of the lines begin whose place is free: the back's, if the depth is by eye."""
-    return "back." if values.word("depth_by") == "half" else ""
+def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping[str, Value]:
+    """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""
+    if name != "depth_by" or value != "measured" or not _guided(values, setting):
+        return {}
+    corner = _depth_corner(values, setting)
+    reach = distance(_corner_points(values)[corner], _goal(setting))
+    return {"depth": round_to(reach * _share(values, setting), setting.sheet.division_mm)}
 
 
-BOX = ThingKind(
-    kind="box",
-    title="Box",
-    parameters=(
-        Length("left", "the distance from the left edge", 60.0, 0.0, 2000.0),
-        Length("bottom", "the distance from the bottom edge", 40.0, 0.0, 2000.0),
-        Length("width", "the width", 60.0, 2.0, 2000.0),
-        Length("height", "the height", 50.0, 2.0, 2000.0),
-        Choice(
-            "depth_by",
-            "the depth",
-            {"measured": "measured", "half": "about half way", "cube": "a true cube"},
-            "half",
-        ),
-        Length("depth", "the depth", 30.0, 1.0, 2000.0),
-        Choice(
-            "depth_corner",
-            "the corner",
-            {
-                "auto": "the longest guide line",
-                **{c: f"the {c.replace('_', ' ')} corner's guide line" for c in CORNERS},
-            },
-            "auto",
-        ),
-        Choice("look", "the look", {"solid": "Solid", "see_through": "See-through"}, "solid"),
-    ),
+FRONT = Build(
     sentence=(
         Clause("Front face {width} wide and {height} tall", {"depth_by": ("measured", "half")}),
         Clause("Front face {width} square", {"depth_by": ("cube",)}),
@@ -415,16 +382,16 @@ BOX = ThingKind(
         Clause("{look}."),
     ),
     handles=(
-        Handle("place", "Move the box", ("left", "bottom"), _drag_place),
-        Handle("size", "Change width and height", ("width", "height"), _drag_size),
+        Handle("place", "Move the box", tuple(p.name for p in FIRST_CORNER), _drag_place, "place"),
+        Handle("size", "Change width and height", ("width", "height"), _drag_size, "size"),
         Handle("depth", "Change the depth", ("depth",), _drag_depth),
     ),
     solid=solid,
     recipe=recipe,
     handles_at=handles_at,
     spans=spans,
-    place=place,
-    needs_distance=needs_distance,
     free_lines=free_lines,
-    is_see_through=is_see_through,
+    needs_eye=needs_eye,
+    place=place,
+    follow=follow,
 )

@@ -1,0 +1,113 @@
+"""Which values may the sentence of a step name? They are read off its moves."""
+
+from orthopsis.core.construct.moves import (
+    Measure,
+    MeasureAlong,
+    MeasureAside,
+    Rule,
+    RuleToPoint,
+    Run,
+    ShareAlong,
+    Shift,
+    Side,
+    Slide,
+)
+from orthopsis.core.construct.steps import Breath
+from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.wording.names import corner_words
+from orthopsis.core.wording.vocabulary import counted, listed
+
+
+def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return the values of a step by the names that its templates use."""
+    prepared = solved.prepared
+    acts = [move.act for move in breath.moves]
+    drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide)]
+    noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
+    values: dict[str, object] = {
+        "thing": breath.thing,
+        "count": len(drawn),
+        "lines": counted(len(drawn), noun),
+        "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
+        "upright": _upright(solved, breath),
+    }
+    for act in acts:
+        values |= _of_act(solved, act)
+    return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+def _of_act(solved: Solved, act: object) -> dict[str, object]:
+    length = solved.prepared.length
+    match act:
+        case Measure():
+            return {"left": length(act.from_left_mm), "bottom": length(act.from_bottom_mm)}
+        case Side():
+            return {"width" if act.runs == "level" else "height": length(act.length_mm)}
+        case MeasureAlong():
+            text = length(act.length_mm)
+            return {"depth": text, "length": text, "corner": corner_words(act.line)}
+        case MeasureAside():
+            return {"length": length(abs(act.across_mm))}
+        case Shift():
+            return {"length": length(abs(act.across_mm))}
+        case ShareAlong():
+            return {"corner": corner_words(act.line)}
+        case RuleToPoint() if act.role == "construction" and act.point.endswith(" distance"):
+            return _cube(act)
+        case _:
+            return {}
+
+
+def _cube(act: RuleToPoint) -> dict[str, object]:
+    side = "left" if " left " in act.point else "right"
+    beside = corner_words(act.start)
+    height, _, across = beside.partition(" ")
+    opposite = {"left": "right", "right": "left"}[across]
+    return {"side": side, "beside": beside, "corner": f"{height} {opposite}"}
+
+
+def _upright(solved: Solved, breath: Breath) -> str:
+    """Return how the uprights of a thing run: upright, or toward the third point."""
+    wording = solved.prepared.wording
+    thing = next((p for p in solved.prepared.things if p.values.name == breath.thing), None)
+    if thing is None or thing.setting.frame.way("up").goal.is_ideal:
+        return wording.term("upright")
+    return f"toward the {wording.term('third point')}"
+
+
+def _of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return the places of the points that a setup step marks."""
+    prepared, length = solved.prepared, solved.prepared.length
+    sheet, level = prepared.sheet, prepared.eye_level_mm
+    values: dict[str, object] = {"height": length(level)}
+    marked = {
+        act.makes: solved.board.points[act.makes] for m in breath.moves if isinstance(act := m.act, Shift | Measure)
+    }
+    values["across"] = listed([length(p.x) for p in marked.values()])
+    values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
+    metric = [frame for frame in prepared.frames if frame.kind == "one_point" and frame.is_metric]
+    if metric:
+        values["distance"] = length(metric[0].distance_mm)
+    for name, point in marked.items():
+        side = name.partition(" ")[0]
+        if side in ("left", "right"):
+            values |= {side: length(point.x), f"{side}_words": _along_words(solved, point.x)}
+        elif side == "third":
+            over = point.y - sheet.height_mm if point.y > level else -point.y
+            values |= {
+                "third_side": "above" if point.y > level else "below",
+                "third_left": length(point.x),
+                "third_bottom": length(point.y),
+                "third_beyond": length(max(over, 0.0)),
+            }
+    return values
+
+
+def _along_words(solved: Solved, x: float) -> str:
+    """Return where a point lies along the eye level: in from the left edge, or beyond an edge."""
+    length, width = solved.prepared.length, solved.prepared.sheet.width_mm
+    if x < 0:
+        return f"{length(-x)} beyond the left edge"
+    if x > width:
+        return f"{length(x - width)} beyond the right edge"
+    return f"{length(x)} from the left edge"

@@ -1,0 +1,40 @@
+"""What a teacher says while the sheet is finished: take away, darken, tone."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+FINISH: dict[str, StepPhrases] = {
+    "take_away": StepPhrases(
+        "Take away what is not seen",
+        (
+            "Rub out the light lines behind the boxes and the lines that go on to the [vanishing point].",
+            "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] behind "
+            "things.",
+            "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before it.",
+        ),
+        "Nothing shows through a solid thing.",
+        "Rubbing out edges that stay: cover them with a slip of paper.",
+        "eraser",
+    ),
+    "darken": StepPhrases(
+        "Darken {lines}",
+        (
+            "Go over the lines that stay with a dark pencil. Use the ruler.",
+            "Darken the lines that stay, with the ruler: {lines}.",
+            "Darken all {lines} that stay, the near ones strongest.",
+        ),
+        "Light lines are for finding, dark lines are for keeping.",
+        "Overshooting corners.",
+        "ruler and dark pencil",
+    ),
+    "tone": StepPhrases(
+        "Tone: one for each direction",
+        (
+            "Shade the sides. Sides that face the same way get the same [grey].",
+            "Give each direction of face one tone, the same for every box; the light comes from the {light}.",
+            "Tone by direction of face, steps 0 to 3, light from the {light}: fronts 1, tops 0, the far side 3.",
+        ),
+        "One tone for each direction of face.",
+        "Two boxes with the shadow on different sides.",
+        "pencil or coloured pencil",
+    ),
+}

@@ -1,0 +1,94 @@
+"""What a teacher says while a thing is built from its front face, in one-point perspective."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+FRONT: dict[str, StepPhrases] = {
+    "front": StepPhrases(
+        "{thing}: front face",
+        (
+            "Start {left} from the left and {bottom} up. Draw the front of {thing}: {width} wide, {height} tall.",
+            "Mark the lower left corner of {thing} {left} from the left, {bottom} up. Draw its front, {width} "
+            "wide and {height} tall, square with the paper.",
+            "Draw the front face of {thing} true: lower left corner {left} in and {bottom} up, {width} by "
+            "{height}, sides parallel to the paper's edges.",
+        ),
+        "The front face is drawn as it is: level and [upright], square with the paper.",
+        "Sides that lean: put the ruler's end square on the paper's edge.",
+        "ruler and set square",
+    ),
+    "guides": StepPhrases(
+        "{thing}: {lines} to the point",
+        (
+            "Put the ruler on the [vanishing point]. Turn it until it touches a corner of {thing}. Draw very "
+            "lightly. Count: {count}.",
+            "Rest the ruler on the [vanishing point], turn it to each corner in turn: {corners}. Draw {lines}, "
+            "lightly.",
+            "Rule light [guide lines] to the [vanishing point] from {corners} of {thing}: {count} in all.",
+        ),
+        "A corner gets a line only when the line does not run across the front.",
+        "A missing line: count them. Stopping short of the point is fine, missing it is not.",
+        "ruler on the point, pencil light",
+    ),
+    "guides.see_through": StepPhrases(
+        "{thing}: {lines} to the point",
+        (
+            "Put the ruler on the [vanishing point]. Turn it to every corner of {thing}, also through the box. "
+            "Draw very lightly. Count: {count}.",
+            "Rest the ruler on the [vanishing point] and turn it to all corners of {thing}: {lines}, lightly. The"
+            " box is see-through, so lines may cross its front.",
+            "Rule light [guide lines] to the [vanishing point] from all corners of {thing}, those behind the "
+            "front included: {count} in all.",
+        ),
+        "In a see-through box every corner has its line.",
+        "A missing line: count them.",
+        "ruler on the point, pencil light",
+    ),
+    "depth.measured": StepPhrases(
+        "{thing}: depth {depth}",
+        (
+            "On the line from the {corner} corner measure {depth} toward the [vanishing point]. Make a mark.",
+            "From the {corner} corner measure {depth} along its [guide line] and mark it.",
+            "Cut the depth: {depth} along the [guide line] of the {corner} corner.",
+        ),
+        "The depth is cut on one [guide line] only; the others follow from it.",
+        "Measuring on two lines: the back then leans.",
+        "ruler",
+    ),
+    "depth.half": StepPhrases(
+        "{thing}: depth about half way",
+        (
+            "On the line from the {corner} corner make a mark about half way to the [vanishing point].",
+            "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the [vanishing "
+            "point].",
+            "Cut the depth by eye, about half way along the [guide line] of the {corner} corner.",
+        ),
+        "A free length is decided by eye, once; the rest follows from it.",
+        "Marking two lines by eye: the back then leans.",
+        "eye and pencil",
+    ),
+    "depth.cube": StepPhrases(
+        "{thing}: true cube",
+        (
+            "Put the ruler on the {side} [distance point]. Turn it to the {beside} corner. Where it crosses the "
+            "line from the {corner} corner, make a mark.",
+            "Rule lightly from the {beside} corner to the {side} [distance point]. Where it crosses the [guide "
+            "line] of the {corner} corner is the back corner.",
+            "The diagonal from the {beside} corner to the {side} [distance point] cuts the [guide line] of the "
+            "{corner} corner at the true depth of a cube.",
+        ),
+        "The line from a front corner to the opposite [distance point] cuts off the depth of a cube.",
+        "Taking the near [distance point] in place of the opposite one: the cube becomes far too short.",
+        "ruler on the distance point",
+    ),
+    "back": StepPhrases(
+        "{thing}: {lines} at the back",
+        (
+            "From the mark draw the back of {thing}, with lines that run like the front ones. Count: {count}.",
+            "From the mark draw {lines} of the back, parallel to the front edges, from [guide line] to [guide line].",
+            "Carry the depth round: {lines}, [level] and [upright], each until it meets the next [guide line].",
+        ),
+        "Back edges are parallel to front edges; it closes by itself.",
+        "Following the paper by eye: use the see-through ruler against the front edge.",
+        "see-through ruler or set square",
+    ),
+}

@@ -1,0 +1,115 @@
+"""What a teacher says while the sheet is set up: eye level, points, and the aids that an eye of known place gives."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+SETUP: dict[str, StepPhrases] = {
+    "setup.eye_level": StepPhrases(
+        "[Eye level] {height} up",
+        (
+            "Measure {height} up on the left edge. Do the same on the right edge. Join the two marks, very lightly.",
+            "Mark {height} up on the left and on the right edge. Join the marks with a light line: the [eye level].",
+            "Mark {height} up from the bottom on both edges and rule the [eye level] through the marks, lightly.",
+        ),
+        "The [eye level] is [level]: measure it on both edges.",
+        "Measuring on one edge only, so that the line tilts.",
+        "ruler",
+    ),
+    "setup.point": StepPhrases(
+        "[Vanishing point] {across} in",
+        (
+            "Measure {across} from the left along the [eye level]. Make a small cross. That is the [vanishing point].",
+            "Mark the [vanishing point] on the [eye level], {across} from the left edge.",
+            "Mark the central [vanishing point] on the [eye level], {across} from the left edge.",
+        ),
+        "The [vanishing point] always lies on the [eye level].",
+        "A fat dot: the ruler then rests somewhere else each time.",
+        "ruler",
+    ),
+    "setup.distance": StepPhrases(
+        "[Distance points] {distance} each side",
+        (
+            "Measure {distance} to the left of the [vanishing point] and {distance} to the right. Mark both.",
+            "Mark the two [distance points] on the [eye level], {distance} to each side of the [vanishing point].",
+            "Lay off the viewing distance, {distance}, to both sides of the [vanishing point]: the [distance points].",
+        ),
+        "The [distance points] lie equally far from the [vanishing point]; diagonals of level squares run to them.",
+        "Measuring both from the paper's edge in place of the [vanishing point].",
+        "ruler",
+    ),
+    "setup.points_at_ends": StepPhrases(
+        "Two [vanishing points] at the ends",
+        (
+            "Make a small cross where the [eye level] meets the left edge. Make one at the right edge. "
+            "Those are the two [vanishing points].",
+            "Mark the [left point] and the [right point] where the [eye level] meets the edges of the sheet.",
+            "The ends of the [eye level] on the sheet are the [left point] and the [right point]; mark both.",
+        ),
+        "Both [vanishing points] lie on the [eye level].",
+        "Marking a point above or below the [eye level].",
+        "pencil",
+    ),
+    "setup.points": StepPhrases(
+        "[Vanishing points] {left} and {right} in",
+        (
+            "Measure along the [eye level] from the left edge: {left} for the [left point], {right} for the "
+            "[right point]. Make small crosses.",
+            "Mark the [left point] {left} and the [right point] {right} from the left edge, on the [eye level].",
+            "Mark both [vanishing points] on the [eye level]: {left} and {right} from the left edge.",
+        ),
+        "Both [vanishing points] lie on the [eye level].",
+        "A fat dot: the ruler then rests somewhere else each time.",
+        "ruler",
+    ),
+    "setup.points_on_strips": StepPhrases(
+        "Tape on strips, mark the [vanishing points]",
+        (
+            "Tape a strip of paper to each side where a point lies outside. Make the [eye level] longer. Mark the "
+            "[left point] {left_words} and the [right point] {right_words}.",
+            "Tape strips to the sheet, carry the [eye level] on over them, and mark the [left point] {left_words} "
+            "and the [right point] {right_words}.",
+            "Tape strips on from behind, carry the [eye level] on, and mark the [left point] {left_words} and the "
+            "[right point] {right_words}.",
+        ),
+        "The farther apart the [vanishing points], the calmer the drawing.",
+        "The strip slips: tape it from behind, straight along the [eye level].",
+        "ruler, strips of paper, tape",
+    ),
+    "setup.third": StepPhrases(
+        "[Third point] {third_side} the [eye level]",
+        (
+            "Measure {third_left} from the left edge and {third_bottom} up. Make a small cross. That is the "
+            "[third point].",
+            "Mark the [third point], {third_left} from the left edge and {third_bottom} up.",
+            "Mark the [third point], to which all [uprights] run: {third_left} from the left, {third_bottom} up.",
+        ),
+        "In three-point no line is [upright]: they all run to the [third point].",
+        "Marking it too near: the thing then looks like a wedge.",
+        "ruler",
+    ),
+    "setup.third_on_strip": StepPhrases(
+        "[Third point] on a strip, {third_side} the sheet",
+        (
+            "Tape a strip of paper {third_side} the sheet. Mark the [third point] on it: {third_left} from the left "
+            "edge, {third_beyond} beyond the edge.",
+            "Tape a strip on {third_side} the sheet and mark the [third point] on it, {third_left} from the left and "
+            "{third_beyond} beyond the edge.",
+            "The [third point] lies {third_beyond} {third_side} the sheet, {third_left} from the left edge: mark it on "
+            "a taped strip.",
+        ),
+        "In three-point no line is [upright]: they all run to the [third point].",
+        "The strip slips: tape it from behind.",
+        "ruler, strip of paper, tape",
+    ),
+    "setup.measuring": StepPhrases(
+        "[Measuring points] for true lengths",
+        (
+            "Mark the [measuring points] on the [eye level]: {measuring} from the left edge.",
+            "Mark the [measuring points] on the [eye level], {measuring} from the left edge.",
+            "Mark the [measuring points], {measuring} from the left edge: each lies as far from its [vanishing point] "
+            "as the eye does.",
+        ),
+        "A [measuring point] lies as far from its [vanishing point] as the eye does.",
+        "Taking the [measuring point] of the other side.",
+        "ruler",
+    ),
+}

@@ -1,0 +1,20 @@
+"""The words of one kind of step. The rules and slips of all of them are common practice, no source."""
+
+from dataclasses import dataclass
+
+from orthopsis.core.wording.vocabulary import LEVELS, Wording
+
+
+@dataclass(frozen=True, slots=True)
+class StepPhrases:
+    """Title, one instruction for each reading level, the rule, the slip to watch for, and the tool."""
+
+    title: str
+    says: tuple[str, str, str]
+    rule: str
+    slip: str
+    tool: str
+
+    def instruction(self, wording: Wording) -> str:
+        """Return the template for the class's reading level."""
+        return self.says[LEVELS.index(wording.level)]
