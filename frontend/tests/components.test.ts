@@ -17,6 +17,11 @@ const picture: Picture = {
   sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1 },
   eye_level_mm: 150,
   vanishing_points: { point: [210, 150], 'point left distance': [-60, 150] },
+  aims: [
+    { name: 'point', at: [210, 150], kind: 'vanishing', label: 'point' },
+    { name: 'point left distance', at: [-60, 150], kind: 'aid', label: 'left distance point' },
+  ],
+  strips: [{ side: 'left', at: [-80, 110], width_mm: 80, height_mm: 80 }],
   points: {},
   lines: [
     { ...line, id: 0, name: 'eye level', thing: '', from: [0, 150], to: [420, 150], role: 'construction' },
@@ -26,7 +31,7 @@ const picture: Picture = {
     { ...line, id: 4, name: 'back.left', from: [50, 40], to: [50, 95], role: 'edge', behind: true },
   ],
   faces: [],
-  handles: [{ id: 'things.0.place', at: [40, 30], says: 'Move the box: Crate', about: 'things.0' }],
+  handles: [{ id: 'things.0.place', at: [40, 30], says: 'Move the box: Crate', about: 'things.0', shape: 'place' }],
   measures: [],
 }
 

@@ -1,4 +1,4 @@
-"""Random one-point exercises for property tests."""
+"""Random exercises in every kind of view, for property tests."""
 
 from typing import Any
 
@@ -17,14 +17,50 @@ def assert_same_point(one: Place, other: Place, what: str = "") -> None:
     assert gap <= AGREE_MM, f"{what}: {one} and {other} are {gap:.5f} mm apart"
 
 
-@st.composite
-def exercises(draw: Any, least: int = 1, most: int = 4) -> Exercise:
-    """Return an exercise with boxes anywhere on the sheet, as deep as anything, solid or see-through."""
-    return exercise_of(*(draw(_boxes(f"Box {i + 1}")) for i in range(draw(st.integers(least, most)))))
+VIEWS: dict[str, dict[str, Any]] = {
+    "one_point": {"kind": "one_point", "x_mm": 210.0, "distance_mm": 300.0},
+    "two_point": {"kind": "two_point", "left_mm": -90.0, "right_mm": 480.0, "centre_mm": 200.0},
+    "two_point_free": {"kind": "two_point", "left_mm": 0.0, "right_mm": 420.0},
+    "from_above": {
+        "kind": "three_point", "left_mm": -90.0, "right_mm": 500.0, "third_x_mm": 190.0, "third_y_mm": -260.0,
+    },
+    "from_below": {
+        "kind": "three_point", "left_mm": -80.0, "right_mm": 480.0, "third_x_mm": 220.0, "third_y_mm": 560.0,
+    },
+    "obtuse": {"kind": "three_point", "left_mm": -80.0, "right_mm": 480.0, "third_x_mm": 220.0, "third_y_mm": -30.0},
+}  # fmt: skip
+LOOKS = st.sampled_from(["solid", "see_through", "open"])
 
 
 @st.composite
-def _boxes(draw: Any, name: str) -> dict[str, Any]:
+def exercises(draw: Any, least: int = 1, most: int = 4, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return an exercise with boxes anywhere they can be, as deep as anything, in one of the named views."""
+    view = draw(st.sampled_from(views))
+    boxes = _front_boxes if view == "one_point" else _corner_boxes
+    things = [draw(boxes(f"Box {i + 1}", view)) for i in range(draw(st.integers(least, most)))]
+    return exercise_of(*things, views=[VIEWS[view]])
+
+
+@st.composite
+def _corner_boxes(draw: Any, name: str, view: str) -> dict[str, Any]:
+    if view == "obtuse":
+        left, bottom, height = draw(st.integers(150, 280)), draw(st.integers(90, 140)), draw(st.integers(5, 30))
+    else:
+        left, height = draw(st.integers(60, 360)), draw(st.integers(5, 90))
+        bottom = draw(
+            {"from_above": st.integers(40, 140), "from_below": st.integers(160, 300)}.get(view, st.integers(0, 260))
+        )
+    known = VIEWS[view].get("centre_mm") is not None or view.startswith("from")
+    ways = st.sampled_from(["half", "measured", *(["true", "cube"] if known else [])])
+    return {
+        "kind": "box", "name": name, "left": left, "bottom": bottom + 0.3, "height": height,
+        "left_by": draw(ways), "right_by": draw(ways), "left_length": draw(st.floats(2.0, 40.0)),
+        "right_length": draw(st.floats(2.0, 40.0)), "look": draw(LOOKS),
+    }  # fmt: skip
+
+
+@st.composite
+def _front_boxes(draw: Any, name: str, view: str) -> dict[str, Any]:
     size = st.integers(8, 120)
     left, bottom = draw(st.integers(0, 290)), draw(st.integers(0, 170))
     width, height = draw(size), draw(size)
@@ -38,5 +74,5 @@ def _boxes(draw: Any, name: str) -> dict[str, Any]:
             width += 3
     return {
         "kind": "box", "name": name, "left": left, "bottom": bottom, "width": width, "height": height,
-        "depth_by": how, "depth": draw(st.floats(1.0, 4.0)), "look": draw(st.sampled_from(["solid", "see_through"])),
+        "depth_by": how, "depth": draw(st.floats(1.0, 4.0)), "look": draw(LOOKS),
     }  # fmt: skip

@@ -91,14 +91,19 @@ def test_the_pieces_of_an_edge_cover_it_once_and_alternate(exercise: Exercise) -
                 assert (one.visible, one.behind) != (two.visible, two.behind)
 
 
-@settings(max_examples=60)
+@settings(max_examples=100)
 @given(exercises(least=1, most=1))
-def test_a_box_shows_at_most_three_faces_and_always_its_front(exercise: Exercise) -> None:
+def test_a_box_shows_at_most_three_faces_and_those_at_its_nearest_edge(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
     seen = solved.seen[0]
     shown = {face.name for face in faces_toward_eye(seen.solid, seen.solid.picture(seen.eye))}
-    assert "front" in shown
-    assert "back" not in shown
+    if seen.solid.is_open:
+        return
+    if exercise.views[0].kind == "one_point":
+        assert "front" in shown
+        assert not {"left", "right"} <= shown
+    else:
+        assert {"left", "right"} <= shown
+    assert not {face for face in shown if face.startswith("back")}
     assert len(shown) <= 3
-    assert not {"left", "right"} <= shown
     assert not {"top", "bottom"} <= shown

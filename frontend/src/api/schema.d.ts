@@ -878,7 +878,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["ThingAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -890,6 +890,19 @@ export interface components {
              * @enum {string}
              */
             op: "add";
+            /** Kind */
+            kind: string;
+        };
+        /**
+         * AddViewAct
+         * @description Add a view on the same eye level.
+         */
+        AddViewAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "add_view";
             /** Kind */
             kind: string;
         };
@@ -916,6 +929,26 @@ export interface components {
             cure: string;
             /** Cure Edits */
             cure_edits: components["schemas"]["CureEdit"][];
+        };
+        /**
+         * Aim
+         * @description A point that lines run to: a vanishing point, or an aid such as a distance or measuring point.
+         */
+        Aim: {
+            /** Name */
+            name: string;
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /**
+             * Kind
+             * @enum {string}
+             */
+            kind: "vanishing" | "aid";
+            /** Label */
+            label: string;
         };
         /**
          * AliasesRequest
@@ -1156,6 +1189,10 @@ export interface components {
                     number
                 ];
             };
+            /** Aims */
+            aims: components["schemas"]["Aim"][];
+            /** Strips */
+            strips: components["schemas"]["TapedStrip"][];
             /** Points */
             points: {
                 [key: string]: [
@@ -1260,7 +1297,7 @@ export interface components {
         };
         /**
          * HandlePlace
-         * @description A point that can be dragged.
+         * @description A point that can be dragged; ``shape`` tells its sign: a place, a size, or a point on a line.
          */
         HandlePlace: {
             /** Id */
@@ -1274,6 +1311,12 @@ export interface components {
             says: string;
             /** About */
             about: string;
+            /**
+             * Shape
+             * @default point
+             * @enum {string}
+             */
+            shape: "place" | "size" | "point";
         };
         /**
          * JudgedLine
@@ -1509,6 +1552,10 @@ export interface components {
                     number
                 ];
             };
+            /** Aims */
+            aims: components["schemas"]["Aim"][];
+            /** Strips */
+            strips: components["schemas"]["TapedStrip"][];
             /** Points */
             points: {
                 [key: string]: [
@@ -1631,6 +1678,19 @@ export interface components {
             version: number | null;
         };
         /**
+         * RemoveViewAct
+         * @description Remove a view.
+         */
+        RemoveViewAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "remove_view";
+            /** Index */
+            index: number;
+        };
+        /**
          * RenameAct
          * @description Call a thing otherwise.
          */
@@ -1686,7 +1746,7 @@ export interface components {
              * @default words
              * @enum {string}
              */
-            kind: "words" | "length" | "choice" | "free_length" | "number";
+            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline";
             /**
              * Value
              * @default
@@ -1887,6 +1947,23 @@ export interface components {
         StudentRequest: {
             /** Student Id */
             student_id: number | null;
+        };
+        /**
+         * TapedStrip
+         * @description A strip of paper taped to a side of the sheet; lower left corner and size.
+         */
+        TapedStrip: {
+            /** Side */
+            side: string;
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Width Mm */
+            width_mm: number;
+            /** Height Mm */
+            height_mm: number;
         };
         /**
          * TeacherLine

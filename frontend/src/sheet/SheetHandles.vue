@@ -54,7 +54,7 @@ const handles = computed(() =>
     handle,
     at: at(handle.at),
     chosen: props.selected === handle.about,
-    kind: handle.id.split('.').at(-1),
+    kind: handle.shape,
   })),
 )
 </script>

@@ -8,16 +8,28 @@ import type { Picture, Place } from '@/api/types'
 import { SHEET } from './context'
 import { millimetresPerPixel, toDrawing, toPage, viewBox, type Frame } from './transform'
 
-const props = withDefaults(defineProps<{ picture: Picture; label: string; padding?: number; plain?: boolean }>(), {
-  padding: 12,
-})
+const props = withDefaults(
+  defineProps<{ picture: Picture; label: string; padding?: number; plain?: boolean; reach?: boolean }>(),
+  { padding: 12 },
+)
 
 const svg = ref<SVGSVGElement>()
 const { width, height } = useElementSize(svg)
+/** How far paper is taped on to each side. */
+const strips = computed(() =>
+  Object.fromEntries(
+    props.picture.strips.map((s) => [s.side, s.side === 'left' || s.side === 'right' ? s.width_mm : s.height_mm]),
+  ),
+)
 const frame = computed<Frame>(() => {
   const p = props.padding
   const { width_mm, height_mm } = props.picture.sheet
-  return { sheetWidth: width_mm, sheetHeight: height_mm, padding: { left: p, right: p, top: p, bottom: p } }
+  const beyond = { left: 0, right: 0, top: 0, bottom: 0, ...(props.reach ? strips.value : {}) }
+  return {
+    sheetWidth: width_mm,
+    sheetHeight: height_mm,
+    padding: { left: beyond.left + p, right: beyond.right + p, top: beyond.top + p, bottom: beyond.bottom + p },
+  }
 })
 const box = computed(() => viewBox(frame.value))
 const mmPerPx = computed(() => millimetresPerPixel(box.value, width.value, height.value))
@@ -48,6 +60,17 @@ provide(SHEET, {
     <g v-if="!plain" class="paper-shadow">
       <rect x="0.8" y="1.2" :width="picture.sheet.width_mm" :height="picture.sheet.height_mm" />
     </g>
+    <template v-if="!plain">
+      <rect
+        v-for="strip in picture.strips"
+        :key="strip.side"
+        class="strip"
+        :x="strip.at[0]"
+        :y="picture.sheet.height_mm - strip.at[1] - strip.height_mm"
+        :width="strip.width_mm"
+        :height="strip.height_mm"
+      />
+    </template>
     <rect class="paper" x="0" y="0" :width="picture.sheet.width_mm" :height="picture.sheet.height_mm" />
     <slot />
   </svg>
@@ -64,6 +87,14 @@ provide(SHEET, {
 
 .paper {
   fill: var(--paper);
+}
+
+.strip {
+  fill: #f3ecdc;
+  stroke: #a39a86;
+  stroke-dasharray: 3 2;
+  stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
 }
 
 .paper-shadow rect {

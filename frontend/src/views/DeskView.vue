@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** The Desk: the exercise in words, the sheet, the margin, the ladder. */
-import { useEventListener } from '@vueuse/core'
+import { useEventListener, useLocalStorage } from '@vueuse/core'
 import { computed, onBeforeUnmount, ref, watch } from 'vue'
 import { onBeforeRouteLeave } from 'vue-router'
 
@@ -26,6 +26,7 @@ const exercise = useExercise()
 const chosen = ref('')
 const step = ref(0)
 const failure = ref('')
+const wide = useLocalStorage('orthopsis.desk.wide', true)
 
 watch(
   () => props.id,
@@ -85,12 +86,13 @@ onBeforeUnmount(() => void exercise.save())
     <SavedState />
     <ExerciseWords class="words" :chosen="chosen" @choose="choose" />
     <section class="middle" aria-label="The sheet">
-      <LongView :picture="exercise.picture" />
+      <LongView v-model:wide="wide" :picture="exercise.picture" />
       <div class="table">
         <SheetView
           :picture="exercise.picture"
           :label="`Sheet of ${exercise.title}`"
           :padding="9"
+          :reach="wide"
           @pointerdown="chosen = ''"
         >
           <SheetFaces v-if="!stage || stage.toned" />

@@ -129,7 +129,7 @@ useSwipe(root, {
     </EmptyState>
     <template v-else-if="drawing && step">
       <div class="board">
-        <SheetView :picture="drawing" :label="`Step ${number}: ${step.title}`" :padding="7">
+        <SheetView :picture="drawing" :label="`Step ${number}: ${step.title}`" :padding="7" reach>
           <SheetFaces v-if="shown.toned" />
           <SheetLines v-if="hiddenToo" :stage="hiddenToo" :weight="1.4" />
           <SheetLines :stage="shown" :weight="1.9" :selected="step.thing" />

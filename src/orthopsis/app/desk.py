@@ -41,6 +41,20 @@ class AddAct(BaseModel):
     kind: Path
 
 
+class AddViewAct(BaseModel):
+    """Add a view on the same eye level."""
+
+    op: Literal["add_view"]
+    kind: Path
+
+
+class RemoveViewAct(BaseModel):
+    """Remove a view."""
+
+    op: Literal["remove_view"]
+    index: int
+
+
 class ThingAct(BaseModel):
     """Remove or copy a thing."""
 
@@ -74,7 +88,10 @@ class DragAct(BaseModel):
     snap: bool = True
 
 
-Act = Annotated[TypeAct | CureAct | AddAct | ThingAct | MoveAct | RenameAct | DragAct, Field(discriminator="op")]
+Act = Annotated[
+    TypeAct | CureAct | AddAct | AddViewAct | RemoveViewAct | ThingAct | MoveAct | RenameAct | DragAct,
+    Field(discriminator="op"),
+]
 
 
 class DrawRequest(BaseModel):
@@ -151,6 +168,10 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return exercise
         case AddAct():
             return edit.add_thing(exercise, act.kind)
+        case AddViewAct():
+            return edit.add_view(exercise, act.kind)
+        case RemoveViewAct():
+            return edit.remove_view(exercise, act.index)
         case ThingAct():
             change_thing = edit.remove_thing if act.op == "remove" else edit.copy_thing
             return change_thing(exercise, act.index)

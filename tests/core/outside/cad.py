@@ -15,7 +15,7 @@ from OCP.HLRAlgo import HLRAlgo_Projector
 from OCP.HLRBRep import HLRBRep_Algo, HLRBRep_HLRToShape
 from OCP.TopAbs import TopAbs_EDGE, TopAbs_SHELL
 from OCP.TopExp import TopExp, TopExp_Explorer
-from OCP.TopoDS import TopoDS, TopoDS_Shape
+from OCP.TopoDS import TopoDS, TopoDS_Shape, TopoDS_Wire
 
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.view.eye import Eye
@@ -45,15 +45,23 @@ def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
 def _shape(solid: Solid) -> TopoDS_Shape:
     sewing = BRepBuilderAPI_Sewing()
     for face in solid.faces:
-        polygon = BRepBuilderAPI_MakePolygon()
-        for corner in face.corners:
-            x, y, z = solid.places[solid.index(corner)]
-            polygon.Add(gp_Pnt(float(x), float(y), float(-z)))
-        polygon.Close()
-        sewing.Add(BRepBuilderAPI_MakeFace(polygon.Wire()).Face())
+        outline, *holes = (_wire(solid, loop) for loop in face.loops)
+        maker = BRepBuilderAPI_MakeFace(outline)
+        for hole in holes:
+            maker.Add(hole)
+        sewing.Add(maker.Face())
     sewing.Perform()
     explorer = TopExp_Explorer(sewing.SewedShape(), TopAbs_SHELL)
     return BRepBuilderAPI_MakeSolid(TopoDS.Shell(explorer.Current())).Solid()
+
+
+def _wire(solid: Solid, loop: tuple[str, ...]) -> TopoDS_Wire:
+    polygon = BRepBuilderAPI_MakePolygon()
+    for corner in loop:
+        x, y, z = solid.places[solid.index(corner)]
+        polygon.Add(gp_Pnt(float(x), float(y), float(-z)))
+    polygon.Close()
+    return polygon.Wire()
 
 
 def _segments(compound: TopoDS_Shape, eye: Eye) -> Segments:

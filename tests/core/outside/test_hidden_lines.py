@@ -7,6 +7,7 @@ ones before it: for the kernel it is moved away and enlarged about the eye, whic
 import numpy as np
 import pytest
 from cad import Segments, visible_segments
+from scenes import VIEWS
 
 from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
@@ -79,3 +80,18 @@ def test_random_boxes(seed: int) -> None:
         x, y, w, h = rng.uniform((0, 0, 15, 15), (290, 170, 120, 110))
         boxes.append(box(f"Box {i}", float(x), float(y), float(w), float(h), depth_by="half"))
     assert compare(exercise_of(*boxes)) > 300
+
+
+@pytest.mark.parametrize("view", ["two_point", "from_above", "from_below"])
+@pytest.mark.parametrize("seed", range(3))
+def test_random_boxes_about_their_nearest_edges(view: str, seed: int) -> None:
+    rng = np.random.default_rng(seed)
+    low, high = {"two_point": (20, 230), "from_above": (40, 135), "from_below": (165, 290)}[view]
+    things = []
+    for i in range(int(rng.integers(3, 7))):
+        left, bottom, height = rng.uniform((120, low, 15), (300, high, 70))
+        sides = {f"{role}_by": "measured" for role in ("left", "right")}
+        sides |= {f"{role}_length": float(rng.uniform(15, 60)) for role in ("left", "right")}
+        place = {"left": float(left), "bottom": float(bottom), "height": float(height)}
+        things.append({"kind": "box", "name": f"Box {i}", **place, **sides})
+    assert compare(exercise_of(*things, views=[VIEWS[view]])) > 300

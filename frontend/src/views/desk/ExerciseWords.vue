@@ -34,15 +34,28 @@ const MENU = [
   { label: 'Remove', key: 'remove' },
 ]
 
+const MORE_POINTS = [
+  { label: 'One more point on this eye level', key: 'one_point' },
+  { label: 'Two more points on this eye level', key: 'two_point' },
+]
+const isView = (sentence: Sentence): boolean => sentence.about.startsWith('views.')
+const manyViews = computed(() => sentences.value.filter(isView).length > 1)
+
+function menuOf(sentence: Sentence): { label: string; key: string }[] {
+  if (!isView(sentence)) return MENU
+  return manyViews.value ? [...MORE_POINTS, { label: 'Remove these points', key: 'remove_view' }] : MORE_POINTS
+}
+
 async function menu(sentence: Sentence, key: string): Promise<void> {
   const index = indexOf(sentence)
+  if (key === 'one_point' || key === 'two_point') await exercise.act({ op: 'add_view', kind: key })
+  if (key === 'remove_view') await exercise.act({ op: key, index })
   if (key === 'nearer' || key === 'farther') await exercise.act({ op: 'move', index, by: key === 'nearer' ? -1 : 1 })
   else if (key === 'copy' || key === 'remove') await exercise.act({ op: key, index })
   if (key === 'remove') emit('choose', '')
 }
 
-async function add(): Promise<void> {
-  const kind = kinds.value?.[0]?.kind ?? 'box'
+async function add(kind: string): Promise<void> {
   if (await exercise.act({ op: 'add', kind })) emit('choose', things.value.at(-1)?.about ?? '')
 }
 
@@ -66,19 +79,21 @@ watch(
       v-for="sentence in sentences"
       :key="sentence.about"
       :data-about="sentence.about"
-      :class="{ chosen: chosen === sentence.about, thing: sentence.title, bad: problemOf(sentence) }"
+      :class="{ chosen: chosen === sentence.about, thing: sentence.title && !isView(sentence), bad: problemOf(sentence) }"
       @click="emit('choose', sentence.about)"
     >
-      <header v-if="sentence.title">
+      <header v-if="sentence.title || isView(sentence)">
+        <strong v-if="isView(sentence)">{{ sentence.title || 'Points' }}</strong>
         <input
+          v-else
           :value="sentence.title"
           :aria-label="`Name of ${sentence.title}`"
           maxlength="40"
           :size="Math.max(6, sentence.title.length)"
           @change="rename(sentence, $event)"
         />
-        <NDropdown :options="MENU" trigger="click" @select="(key: string) => menu(sentence, key)">
-          <button type="button" class="word-button more" :aria-label="`What to do with ${sentence.title}`" @click.stop>
+        <NDropdown :options="menuOf(sentence)" trigger="click" @select="(key: string) => menu(sentence, key)">
+          <button type="button" class="word-button more" :aria-label="`What to do with ${sentence.title || 'the points'}`" @click.stop>
             more
           </button>
         </NDropdown>
@@ -105,7 +120,11 @@ watch(
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
-    <button type="button" class="word-button add" @click="add">Add a box</button>
+    <div class="add">
+      <button v-for="kind in kinds ?? []" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
+        Add a {{ kind.title.toLowerCase() }}
+      </button>
+    </div>
   </section>
 </template>
 
@@ -180,6 +199,9 @@ header input:focus {
 }
 
 .add {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 14px;
   margin: 10px 0 0 11px;
   font-size: 16px;
 }

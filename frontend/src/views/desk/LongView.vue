@@ -5,13 +5,14 @@ import { computed } from 'vue'
 import type { Picture } from '@/api/types'
 
 const props = defineProps<{ picture: Picture }>()
+const wide = defineModel<boolean>('wide', { default: true })
 const WIDTH = 640
 const HEIGHT = 46
 const RIM = 40
 
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
-  const places = Object.entries(props.picture.vanishing_points).map(([name, place]) => ({ name, x: place[0] }))
+  const places = props.picture.aims.map((aim) => ({ ...aim, x: aim.at[0] }))
   const low = Math.min(0, ...places.map((p) => p.x))
   const high = Math.max(sheet, ...places.map((p) => p.x))
   const scale = (WIDTH - 2 * RIM) / (high - low)
@@ -23,16 +24,17 @@ const scene = computed(() => {
     end: at(high),
     points: places.map((p) => ({
       name: p.name,
-      label: p.name.replace(/^.* (left|right) distance$/, '$1 distance point'),
+      label: p.label,
       x: at(p.x),
       late: at(p.x) > WIDTH * 0.7,
-      far: p.name.includes('distance'),
+      far: p.kind === 'aid',
     })),
   }
 })
 </script>
 
 <template>
+  <div class="rail">
   <svg class="long" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="The whole eye level, to scale">
     <rect
       v-if="scene.start < scene.left"
@@ -58,14 +60,29 @@ const scene = computed(() => {
       <text :x="p.x + (p.late ? -9 : 9)" y="16" :text-anchor="p.late ? 'end' : 'start'">{{ p.label }}</text>
     </template>
   </svg>
+  <button v-if="picture.strips.length" type="button" class="word-button" :aria-pressed="wide" @click="wide = !wide">
+    {{ wide ? 'Sheet only' : 'Sheet and strips' }}
+  </button>
+  </div>
 </template>
 
 <style scoped>
-.long {
+.rail {
   flex: none;
-  height: 46px;
-  width: 100%;
+  display: flex;
+  align-items: center;
   background: var(--desk-deep);
+  padding-right: 8px;
+}
+
+.long {
+  height: 46px;
+  flex: 1;
+  min-width: 0;
+}
+
+.rail button {
+  white-space: nowrap;
 }
 
 .sheet {

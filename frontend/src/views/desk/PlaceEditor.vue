@@ -6,6 +6,8 @@ import { computed, nextTick, ref } from 'vue'
 import type { SentencePiece } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
 
+import OutlineEditor from './OutlineEditor.vue'
+
 const props = defineProps<{ piece: SentencePiece; bad: boolean }>()
 const exercise = useExercise()
 const typing = ref(false)
@@ -34,7 +36,8 @@ function set(value: string): Promise<boolean> {
 /** Arrow up and down go by one division of the class's ruler. */
 async function nudge(by: number): Promise<void> {
   if (typeof props.piece.value !== 'number' || !exercise.drawing) return
-  await set(`${props.piece.value + by * exercise.drawing.sheet.division_mm} mm`)
+  const size = props.piece.kind === 'angle' ? 1 : exercise.drawing.sheet.division_mm
+  await set(`${props.piece.value + by * size}${props.piece.kind === 'angle' ? '°' : ' mm'}`)
   text.value = props.piece.text
 }
 </script>
@@ -52,6 +55,7 @@ async function nudge(by: number): Promise<void> {
       {{ piece.text }}
     </button>
   </NPopselect>
+  <OutlineEditor v-else-if="piece.kind === 'outline'" :piece="piece" :bad="bad" />
   <input
     v-else-if="typing"
     ref="field"

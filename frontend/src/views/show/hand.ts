@@ -30,14 +30,14 @@ export function strokesOf(drawing: Drawing, step: Step): Stroke[] {
   return ids.flatMap((id) => {
     const line = drawing.lines[id]
     if (!line) return []
-    const pivot = line.rests_on ? line.to : null
+    const pivot = line.rests_on ? (drawing.vanishing_points[line.rests_on] ?? line.to) : null
     return [{ line, pivot, side: sideOf(drawing, line) }]
   })
 }
 
 /** The ruler lies on the side of the line where the thing is not. */
 function sideOf(drawing: Drawing, line: DrawnLine): 1 | -1 {
-  const own = Object.entries(drawing.points).filter(([name]) => name.startsWith(`${line.thing}.front.`))
+  const own = Object.entries(drawing.points).filter(([name]) => name.startsWith(`${line.thing}.`))
   const dx = line.to[0] - line.from[0]
   const dy = line.to[1] - line.from[1]
   const sum = own.reduce((s, [, p]) => s + dx * (p[1] - line.from[1]) - dy * (p[0] - line.from[0]), 0)

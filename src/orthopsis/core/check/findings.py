@@ -6,7 +6,7 @@ from orthopsis.core.check.answer import Finding, JudgedLine
 from orthopsis.core.check.stroke import Expected
 from orthopsis.core.sheet.length import Units
 from orthopsis.core.wording.findings import FINDINGS, TITLES
-from orthopsis.core.wording.names import edge_words
+from orthopsis.core.wording.names import edge_words, point_words
 from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
@@ -74,7 +74,7 @@ def _of_line(number: int, line: JudgedLine, wording: Wording) -> Finding | None:
 def _aim_words(name: str, wording: Wording) -> str:
     if name in ("level", "upright"):
         return f"a {wording.term(name)} direction"
-    return f"the {name.replace(' distance', '')} {wording.term('distance point')}" if "distance" in name else name
+    return f"the {point_words(name, wording)}"
 
 
 def _code(line: JudgedLine) -> str:

@@ -78,12 +78,32 @@ class MeasureMark(Part):
     text: str
 
 
+class Aim(Part):
+    """A point that lines run to: a vanishing point, or an aid such as a distance or measuring point."""
+
+    name: str
+    at: Place
+    kind: Literal["vanishing", "aid"]
+    label: str
+
+
+class TapedStrip(Part):
+    """A strip of paper taped to a side of the sheet; lower left corner and size."""
+
+    side: str
+    at: Place
+    width_mm: float
+    height_mm: float
+
+
 class Picture(Part):
     """What dragging needs: the drawing without steps and advice."""
 
     sheet: SheetSize
     eye_level_mm: float
     vanishing_points: dict[str, Place]
+    aims: list[Aim]
+    strips: list[TapedStrip]
     points: dict[str, Place]
     lines: list[DrawnLine]
     faces: list[TonedFace]

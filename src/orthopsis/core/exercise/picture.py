@@ -5,21 +5,25 @@ from dataclasses import dataclass
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import Across, Act, Measure, Move, Shift
 from orthopsis.core.exercise.drawing import (
+    Aim,
     DrawnLine,
     HandlePlace,
     MeasureMark,
     Picture,
     Place,
     SheetSize,
+    TapedStrip,
     TonedFace,
 )
 from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone
 from orthopsis.core.plane.homogeneous import Point, between
+from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import Edge, faces_toward_eye
 from orthopsis.core.things.declare import Length
+from orthopsis.core.wording.names import point_words
 
 EYE_LEVEL = "eye level"
 
@@ -58,7 +62,7 @@ def solve(prepared: Prepared) -> Solved:
     for placed in prepared.things:
         with placed_errors(placed):
             solid = placed.build.solid(placed.values, placed.setting)
-        seen.append(Seen(solid, placed.setting.frame.eye, placed.values.is_see_through))
+        seen.append(Seen(solid, placed.setting.frame.eye, placed.values.is_see_through, placed.index))
     first = len(lines)
     lines += _final_pieces(prepared, board, seen, first)
     final = tuple(line.id for line in lines[first:] if line.visible)
@@ -80,12 +84,31 @@ def picture(solved: Solved) -> Picture:
         ),
         eye_level_mm=prepared.eye_level_mm,
         vanishing_points={n: solved.board.points[n].xy for n in sorted(names)},
+        aims=_aims(solved, sorted(names)),
+        strips=[
+            TapedStrip(side=s.side, at=(s.x, s.y), width_mm=s.width_mm, height_mm=s.height_mm)
+            for s in strips_for((solved.board.points[n].xy for n in sorted(names)), sheet)
+        ],
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
         lines=list(solved.lines),
         faces=_faces(solved),
         handles=_handles(prepared),
         measures=_measures(prepared),
     )
+
+
+def _aims(solved: Solved, names: list[str]) -> list[Aim]:
+    vanishing = {name for frame in solved.prepared.frames for name in frame.vanishing}
+    wording = solved.prepared.wording
+    return [
+        Aim(
+            name=name,
+            at=solved.board.points[name].xy,
+            kind="vanishing" if name in vanishing else "aid",
+            label=point_words(name, wording),
+        )
+        for name in names
+    ]
 
 
 def _setup_moves(prepared: Prepared) -> list[Move]:

@@ -13,7 +13,7 @@ SAME_LINE = 1e-9
 INSIDE_MM = 1e-6
 """A point nearer than this to a face's outline is on the outline, not inside."""
 
-SAME_DEPTH = 1e-9
+SAME_DEPTH = 1e-8
 """Relative difference of inverse depths at or below which two points are equally far from the eye."""
 
 AGREE_MM = 1e-3

@@ -1,15 +1,16 @@
 """Which pieces of each edge are seen?
 
-Exact for plane faces: an edge can only change between seen and hidden where it crosses the outline of a
-face on the page, so it is cut there, and the middle of each piece is asked. Depth is compared as
+Exact for plane faces, with holes or without: an edge can only change between seen and hidden where it crosses the
+outline of a face on the page, so it is cut there, and the middle of each piece is asked. Depth is compared as
 nearness (distance / z), which changes evenly along the page.
 
-Things are listed nearest first. A thing further down the list stands behind all that come before it, as
-far as they overlap on the page (each may be thought of as moved away and enlarged about the eye, which
-leaves its picture as it is); within one thing the solid itself decides.
+Things stand in layers, the nearest first. A thing stands behind all of the layers before its own, as far as they
+overlap on the page (each may be thought of as moved away and enlarged about the eye, which leaves its picture as
+it is). Within one layer the solids' true places decide.
 
 All edges are worked on together, in arrays: E edges, F hiding faces, S sides of those faces, and the
-pairs of an edge and a face whose boxes touch. It does not know solids that cross each other.
+pairs of an edge and a face whose boxes touch. Solids of one layer that cross each other are not known here; see
+``sight.crossing``.
 """
 
 from collections.abc import Sequence
@@ -19,7 +20,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_DEPTH
-from orthopsis.core.sight.solid import Edge, Solid, faces_toward_eye
+from orthopsis.core.sight.solid import Edge, Solid, faces_toward_eye, is_broad
 from orthopsis.core.view.eye import Array, Eye
 
 Index = NDArray[np.int64]
@@ -28,11 +29,12 @@ Mask = NDArray[np.bool_]
 
 @dataclass(frozen=True, slots=True)
 class Seen:
-    """A solid with the eye that sees it; a see-through one hides nothing."""
+    """A solid with the eye that sees it, and its layer (0 is nearest); a see-through one hides nothing."""
 
     solid: Solid
     eye: Eye
     see_through: bool
+    layer: int = 0
 
 
 @dataclass(frozen=True, slots=True)
@@ -60,62 +62,67 @@ class _Segments:
 
 
 class Sight:
-    """All hiding faces of a drawing, nearest thing first."""
+    """All hiding faces of a drawing."""
 
     def __init__(self, things: Sequence[Seen]) -> None:
         self._things = things
         self._pictures = [thing.eye.see(thing.solid.places) for thing in things]
         self._nearness = [thing.eye.nearness(thing.solid.places) for thing in things]
-        outlines, planes, layers = [], [], []
-        for layer, thing in enumerate(things):
-            for rows in _hiding_faces(thing, self._pictures[layer]):
-                outlines.append(self._pictures[layer][rows])
-                planes.append(_plane(outlines[-1], self._nearness[layer][rows]))
-                layers.append(layer)
-        self._set_faces(outlines, planes, layers)
+        loops: list[Array] = []
+        owners, planes, layers = [], [], []
+        for number, thing in enumerate(things):
+            for face in _hiding_faces(thing, self._pictures[number]):
+                for rows in face:
+                    loops.append(self._pictures[number][rows])
+                    owners.append(len(planes))
+                planes.append(_plane(thing.eye, thing.solid.places[face[0]]))
+                layers.append(thing.layer)
+        self._set_faces(loops, np.array(owners, dtype=np.int64), planes, layers)
 
-    def _set_faces(self, outlines: list[Array], planes: list[Array], layers: list[int]) -> None:
+    def _set_faces(self, loops: list[Array], owners: Index, planes: list[Array], layers: list[int]) -> None:
         self._layer = np.array(layers, dtype=np.int64)
         self._plane = np.array(planes).reshape(-1, 3)
-        self._low = np.array([o.min(axis=0) for o in outlines]).reshape(-1, 2)
-        self._high = np.array([o.max(axis=0) for o in outlines]).reshape(-1, 2)
-        self._sides = np.array([len(o) for o in outlines], dtype=np.int64)
+        counts = np.array([len(loop) for loop in loops], dtype=np.int64)
+        self._sides = np.bincount(owners, weights=counts, minlength=len(planes)).astype(np.int64)
         self._first_side = np.concatenate(([0], np.cumsum(self._sides)[:-1])).astype(np.int64)
-        self._side_start = np.vstack(outlines) if outlines else np.empty((0, 2))
-        ends = [np.roll(o, -1, axis=0) for o in outlines]
+        self._side_start = np.vstack(loops) if loops else np.empty((0, 2))
+        ends = [np.roll(loop, -1, axis=0) for loop in loops]
         self._side_end = np.vstack(ends) if ends else np.empty((0, 2))
+        first = self._first_side[self._sides > 0]
+        self._low = np.minimum.reduceat(self._side_start, first) if len(first) else np.empty((0, 2))
+        self._high = np.maximum.reduceat(self._side_start, first) if len(first) else np.empty((0, 2))
 
     def pieces(self) -> list[list[Piece]]:
-        """Return for each thing, nearest first, the seen and hidden pieces of its edges in edge order."""
-        owners = [(layer, edge) for layer, thing in enumerate(self._things) for edge in thing.solid.edges]
+        """Return for each thing the seen and hidden pieces of its edges, in edge order."""
+        owners = [(thing, edge) for thing, seen in enumerate(self._things) for edge in seen.solid.edges]
         result: list[list[Piece]] = [[] for _ in self._things]
         for number, start, end, visible in self._cut(self._segments()):
-            layer, edge = owners[number]
-            result[layer].append(Piece(edge, start, end, visible))
-        for layer, thing in enumerate(self._things):
-            if thing.see_through:
-                alone = Sight([replace(thing, see_through=False)]).pieces()[0]
-                result[layer] = _split(result[layer], alone)
+            thing, edge = owners[number]
+            result[thing].append(Piece(edge, start, end, visible))
+        for thing, seen in enumerate(self._things):
+            if seen.see_through:
+                alone = Sight([replace(seen, see_through=False)]).pieces()[0]
+                result[thing] = _split(result[thing], alone)
         return result
 
     def seen_behind_all(self, start: tuple[float, float], end: tuple[float, float]) -> list[tuple[float, float]]:
         """Return the shares (from, to) of a page line behind everything, such as the eye level, that are seen."""
-        zero, last = np.zeros(1), np.array([len(self._things)], dtype=np.int64)
+        zero, last = np.zeros(1), np.array([1 + max((t.layer for t in self._things), default=0)], dtype=np.int64)
         line = _Segments(np.array([start], float), np.array([end], float), zero, zero, last, last)
         return [(t0, t1) for _, t0, t1, visible in self._cut(line) if visible]
 
     def _segments(self) -> _Segments:
         starts, ends, near0, near1, layers, below = [], [], [], [], [], []
-        for layer, thing in enumerate(self._things):
+        for number, thing in enumerate(self._things):
             row = {name: i for i, name in enumerate(thing.solid.names)}
             i = [row[e.start] for e in thing.solid.edges]
             j = [row[e.end] for e in thing.solid.edges]
-            starts.append(self._pictures[layer][i])
-            ends.append(self._pictures[layer][j])
-            near0.append(self._nearness[layer][i])
-            near1.append(self._nearness[layer][j])
-            layers.append(np.full(len(i), layer))
-            below.append(np.full(len(i), layer if thing.see_through else layer + 1))
+            starts.append(self._pictures[number][i])
+            ends.append(self._pictures[number][j])
+            near0.append(self._nearness[number][i])
+            near1.append(self._nearness[number][j])
+            layers.append(np.full(len(i), thing.layer))
+            below.append(np.full(len(i), thing.layer + 1))
         if not starts:
             none = np.empty(0)
             return _Segments(np.empty((0, 2)), np.empty((0, 2)), none, none, none.astype(int), none.astype(int))
@@ -222,21 +229,27 @@ def _split(pieces: list[Piece], alone: list[Piece]) -> list[Piece]:
     return result
 
 
-def _hiding_faces(thing: Seen, page: Array) -> list[list[int]]:
+def _hiding_faces(thing: Seen, page: Array) -> list[list[list[int]]]:
+    """Return the faces that hide, each as the rows of its loops; of an open solid both sides of each face do."""
     if thing.see_through:
         return []
     row = {name: i for i, name in enumerate(thing.solid.names)}
     corners = {name: (float(page[i, 0]), float(page[i, 1])) for name, i in row.items()}
-    return [[row[c] for c in face.corners] for face in faces_toward_eye(thing.solid, corners)]
+    faces = thing.solid.faces if thing.solid.is_open else faces_toward_eye(thing.solid, corners)
+    return [[[row[c] for c in loop] for loop in face.loops] for face in faces if is_broad(face, corners)]
 
 
-def _plane(outline: Array, nearness: Array) -> Array:
-    """Return (a, b, c) with nearness = a x + b y + c on the face: through three of its corners."""
-    p, q = outline[1] - outline[0], outline[2] - outline[0]
-    f, g = nearness[1] - nearness[0], nearness[2] - nearness[0]
-    area = p[0] * q[1] - p[1] * q[0]
-    a, b = (f * q[1] - g * p[1]) / area, (g * p[0] - f * q[0]) / area
-    return np.array([a, b, nearness[0] - a * outline[0, 0] - b * outline[0, 1]])
+def _plane(eye: Eye, outline: Array) -> Array:
+    """Return (a, b, c) with nearness = a x + b y + c on a face, from its normal in the world.
+
+    For points X on the face n·X = h; with X = z (u/d, v/d, 1) follows d/z = d (n·(u/d, v/d, 1)) / h.
+    Source: Newell's normal (from memory).
+    """
+    normal = np.cross(outline, np.roll(outline, -1, axis=0)).sum(axis=0)
+    height = float(normal @ outline.mean(axis=0))
+    px, py = eye.principal.xy
+    a, b = normal[0] / height, normal[1] / height
+    return np.array([a, b, eye.distance_mm * normal[2] / height - a * px - b * py])
 
 
 def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:

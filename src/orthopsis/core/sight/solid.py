@@ -15,12 +15,19 @@ from orthopsis.core.view.eye import Array, Eye
 class Face:
     """A plane face: the names of its corners in order, anticlockwise as seen from outside.
 
-    ``turned`` says which way it faces (front, back, left, right, top, bottom); tone follows it.
+    ``turned`` says which way it faces (front, back, left, right, top, bottom); tone follows it. ``holes`` are
+    further loops, clockwise as seen from outside.
     """
 
     name: str
     corners: tuple[str, ...]
     turned: str
+    holes: tuple[tuple[str, ...], ...] = ()
+
+    @property
+    def loops(self) -> tuple[tuple[str, ...], ...]:
+        """The outline and the holes."""
+        return (self.corners, *self.holes)
 
 
 @dataclass(frozen=True, slots=True)
@@ -65,8 +72,16 @@ def faces_toward_eye(solid: Solid, corners: Mapping[str, tuple[float, float]]) -
         corners: the solid's picture.
     """
     for face in solid.faces:
-        outline = [corners[c] for c in face.corners]
-        ahead = [*outline[1:], outline[0]]
-        doubled = sum(x1 * y2 - x2 * y1 for (x1, y1), (x2, y2) in zip(outline, ahead, strict=True))
-        if doubled > 2 * THIN_FACE_MM2:
+        if _doubled_area(face, corners) > 2 * THIN_FACE_MM2:
             yield face
+
+
+def is_broad(face: Face, corners: Mapping[str, tuple[float, float]]) -> bool:
+    """Tell whether a face covers some of the page, rather than being seen edge-on."""
+    return abs(_doubled_area(face, corners)) > 2 * THIN_FACE_MM2
+
+
+def _doubled_area(face: Face, corners: Mapping[str, tuple[float, float]]) -> float:
+    outline = [corners[c] for c in face.corners]
+    ahead = [*outline[1:], outline[0]]
+    return sum(x1 * y2 - x2 * y1 for (x1, y1), (x2, y2) in zip(outline, ahead, strict=True))

@@ -1,9 +1,23 @@
 """What are points and lines called in a sentence?"""
 
+from orthopsis.core.wording.vocabulary import Wording
+
 
 def corner_words(name: str) -> str:
     """Return ``bottom left`` for a corner's name such as ``Crate.front.bottom_left``."""
     return name.split(".")[-1].replace("_", " ")
+
+
+def point_words(name: str, wording: Wording) -> str:
+    """Return how a point that lines run to is called: ``left point``, ``left distance point``."""
+    first, _, rest = name.partition(" ")
+    if first in ("left", "right", "third") and rest:
+        return wording.term(f"{first} point") if rest == "point" else f"{wording.term(f'{first} point')} of {rest}"
+    for aid in ("distance", "measuring"):
+        for side in ("left", "right"):
+            if name.endswith(f" {side} {aid}"):
+                return f"{side} {wording.term(f'{aid} point')}"
+    return wording.term("vanishing point") if name == "point" else name
 
 
 def edge_words(thing: str, name: str) -> str:
@@ -14,4 +28,6 @@ def edge_words(thing: str, name: str) -> str:
     part = part.replace("_", " ")
     if group == "depth":
         return f"{part} edge of {thing} going away"
+    if part == "edge":
+        return f"{'nearest' if group == 'near' else group} upright of {thing}"
     return f"{group} {part} edge of {thing}".replace("  ", " ")
