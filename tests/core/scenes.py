@@ -7,6 +7,8 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.plane.tolerance import AGREE_MM
+from orthopsis.core.things.outline import scaled
+from orthopsis.core.things.profile.shapes import READY
 
 Place = tuple[float, float]
 
@@ -39,6 +41,24 @@ def exercises(draw: Any, least: int = 1, most: int = 4, views: tuple[str, ...] =
     boxes = _front_boxes if view == "one_point" else _corner_boxes
     things = [draw(boxes(f"Box {i + 1}", view)) for i in range(draw(st.integers(least, most)))]
     return exercise_of(*things, views=[VIEWS[view]])
+
+
+@st.composite
+def profiles(
+    draw: Any, views: tuple[str, ...] = tuple(VIEWS), looks: tuple[str, ...] = ("solid", "see_through")
+) -> Exercise:
+    """Return an exercise with one profile of a ready shape, stretched, in one of the named views."""
+    view = draw(st.sampled_from(views))
+    shape = scaled(READY[draw(st.sampled_from(sorted(READY)))], draw(st.integers(30, 90)), draw(st.integers(30, 90)))
+    thing: dict[str, Any] = {"kind": "profile", "name": "Shape", "outline": shape}
+    thing["look"] = draw(st.sampled_from(looks))
+    if view == "one_point":
+        place = {"left": draw(st.integers(0, 320)) + 0.37, "bottom": draw(st.integers(0, 200)) + 0.41}
+        thing |= {**place, "depth_by": draw(st.sampled_from(["half", "measured"])), "depth": draw(st.floats(1.0, 5.0))}
+    else:
+        block = draw(_corner_boxes("Shape", view))
+        thing = {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
+    return exercise_of(thing, views=[VIEWS[view]])
 
 
 @st.composite

@@ -2012,18 +2012,18 @@ export interface components {
         };
         /**
          * TonedFace
-         * @description A face turned toward the eye, with its tone step 0 to 3; farther faces come first.
+         * @description A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
          */
         TonedFace: {
             /** Thing */
             thing: string;
             /** Name */
             name: string;
-            /** Outline */
-            outline: [
+            /** Loops */
+            loops: [
                 number,
                 number
-            ][];
+            ][][];
             /** Tone */
             tone: number;
         };

@@ -9,14 +9,14 @@ const faces = computed(() =>
   picture.value.faces.map((face) => ({
     key: `${face.thing}.${face.name}`,
     tone: face.tone,
-    points: face.outline.map((place) => at(place).join(',')).join(' '),
+    d: face.loops.map((loop) => `M${loop.map((place) => at(place).join(' ')).join('L')}Z`).join(''),
   })),
 )
 </script>
 
 <template>
   <g class="faces">
-    <polygon v-for="face in faces" :key="face.key" :class="`tone-${face.tone}`" :points="face.points" />
+    <path v-for="face in faces" :key="face.key" :class="`tone-${face.tone}`" :d="face.d" fill-rule="evenodd" />
   </g>
 </template>
 

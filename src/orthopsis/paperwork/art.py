@@ -49,7 +49,7 @@ class ArtLine:
 class ArtFace:
     """A filled face with its tone step."""
 
-    outline: tuple[Place, ...]
+    loops: tuple[tuple[Place, ...], ...]
     tone: int
     group: str
 
@@ -134,7 +134,7 @@ def _line(line: DrawnLine, pen: Pen) -> ArtLine:
 
 
 def _faces(drawing: Drawing) -> tuple[ArtFace, ...]:
-    return tuple(ArtFace(tuple(f.outline), f.tone, f.thing) for f in drawing.faces)
+    return tuple(ArtFace(tuple(tuple(loop) for loop in f.loops), f.tone, f.thing) for f in drawing.faces)
 
 
 def _page(drawing: Drawing, lines: Sequence[ArtLine], faces: Sequence[ArtFace]) -> Art:

@@ -130,16 +130,21 @@ class Pages:
         self.canvas.drawPath(path, stroke=0, fill=1)
 
 
+EVEN_ODD = 0
+"""The library's number for filling by the even-odd rule, so that holes stay open."""
+
+
 def draw_art(canvas: Canvas, art: Art) -> None:
     """Replay a recorded page on a canvas whose unit is the millimetre."""
     for face in art.faces:
         canvas.setFillGray(TONE_GREY[face.tone])
         path = canvas.beginPath()
-        path.moveTo(*face.outline[0])
-        for corner in face.outline[1:]:
-            path.lineTo(*corner)
-        path.close()
-        canvas.drawPath(path, stroke=0, fill=1)
+        for loop in face.loops:
+            path.moveTo(*loop[0])
+            for corner in loop[1:]:
+                path.lineTo(*corner)
+            path.close()
+        canvas.drawPath(path, stroke=0, fill=1, fillMode=EVEN_ODD)
     for line in art.lines:
         canvas.setStrokeGray(GREY[line.pen])
         canvas.setLineWidth(WIDTH_MM[line.pen])

@@ -18,8 +18,10 @@ def svg_bytes(art: Art, title: str) -> bytes:
     ElementTree.SubElement(root, f"{{{_NAMESPACE}}}title").text = title
     tones = _group(root, "tones")
     for face in art.faces:
-        points = " ".join(f"{x:.4f},{art.height_mm - y:.4f}" for x, y in face.outline)
-        ElementTree.SubElement(tones, f"{{{_NAMESPACE}}}polygon", points=points, fill=_grey(TONE_GREY[face.tone]))
+        loops = (" ".join(f"{x:.4f},{art.height_mm - y:.4f}" for x, y in loop) for loop in face.loops)
+        path = "".join(f"M{loop}Z" for loop in loops)
+        look = {"d": path, "fill": _grey(TONE_GREY[face.tone]), "fill-rule": "evenodd"}
+        ElementTree.SubElement(tones, f"{{{_NAMESPACE}}}path", look)
     lines = _group(root, "lines")
     for name, group in groupby(art.lines, key=lambda line: line.group):
         parent = _group(lines, name)

@@ -7,7 +7,8 @@ ones before it: for the kernel it is moved away and enlarged about the eye, whic
 import numpy as np
 import pytest
 from cad import Segments, visible_segments
-from scenes import VIEWS
+from hypothesis import given, settings
+from scenes import VIEWS, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
@@ -95,3 +96,9 @@ def test_random_boxes_about_their_nearest_edges(view: str, seed: int) -> None:
         place = {"left": float(left), "bottom": float(bottom), "height": float(height)}
         things.append({"kind": "box", "name": f"Box {i}", **place, **sides})
     assert compare(exercise_of(*things, views=[VIEWS[view]])) > 300
+
+
+@settings(max_examples=40)
+@given(profiles(views=("one_point", "two_point", "from_above", "from_below"), looks=("solid",)))
+def test_profiles_with_notches_and_holes(exercise: Exercise) -> None:
+    assert compare(exercise) > 100

@@ -13,9 +13,12 @@ const advice = computed(() => {
   const all = exercise.drawing?.advice ?? []
   return [...all].sort((a, b) => Number(b.about === props.chosen) - Number(a.about === props.chosen))
 })
-const counts = computed(() =>
-  (exercise.drawing?.steps ?? []).filter((s) => s.phase === 'guides').map((s) => ({ thing: s.thing, count: s.count })),
-)
+const counts = computed(() => {
+  const sums = new Map<string, number>()
+  for (const s of exercise.drawing?.steps ?? [])
+    if (s.phase === 'guides') sums.set(s.thing, (sums.get(s.thing) ?? 0) + s.count)
+  return [...sums].map(([thing, count]) => ({ thing, count }))
+})
 const minutes = computed(() => Math.round((exercise.drawing?.steps ?? []).reduce((sum, s) => sum + s.minutes, 0)))
 
 const key = (a: Advice): string => `${a.code}:${a.about}`
@@ -47,7 +50,7 @@ function toggle(a: Advice): void {
     </article>
     <article v-if="!advice.length" class="good"><p>Nothing here will look wrong or be hard to draw.</p></article>
     <article v-if="counts.length" class="counts">
-      <p class="quiet">Lines to the point</p>
+      <p class="quiet">Light lines to the points</p>
       <p v-for="c in counts" :key="c.thing">
         <strong>{{ c.count }}</strong> for {{ c.thing }}
       </p>

@@ -62,7 +62,7 @@ watch(step, async (number) => {
           <span class="picture">
             <SheetThumb :picture="exercise.drawing!" :label="`Sheet after step ${rung.number}`" :stage="rung.stage" />
           </span>
-          <span class="title">{{ rung.number }} {{ rung.step.title.replace(`${rung.step.thing}: `, '') }}</span>
+          <span class="title"><b>{{ rung.number }}</b> {{ rung.step.title.replace(`${rung.step.thing}: `, '') }}</span>
         </button>
         <span class="tick">{{ Math.round(rung.start) }} min</span>
       </li>
@@ -145,6 +145,11 @@ button.here {
   line-height: 1.2;
   height: 2.4em;
   overflow: hidden;
+}
+
+.title b {
+  margin-right: 3px;
+  color: var(--accent-on-dark);
 }
 
 .tick {

@@ -12,6 +12,9 @@ from orthopsis.core.plane.tolerance import SAME_POINT_MM
 PENCIL_MM = 0.7
 """Two light lines nearer than this at their corners cannot be parted by a pencil (common practice, no source)."""
 
+ONE_LINE_MM = 1e-3
+"""Corners this near to another's guide line lie on it."""
+
 
 def guide_corners(outline: Sequence[Point], goal: Point) -> list[int]:
     """Return the corners of a solid's front that can have a guide line to ``goal``, in outline order.
@@ -28,15 +31,15 @@ def guide_corners(outline: Sequence[Point], goal: Point) -> list[int]:
         i
         for i in range(size)
         if not starts_inside(outline, i, goal)
-        and not _runs_along(outline[i], outline[(i + 1) % size], goal)
-        and not _runs_along(outline[i], outline[i - 1], goal)
+        and not runs_along(outline[i], outline[(i + 1) % size], goal)
+        and not runs_along(outline[i], outline[i - 1], goal)
     ]
 
 
 def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
     """Return the smallest distance in mm between a corner and another corner's guide line.
 
-    Returns infinity for fewer than two corners.
+    Corners on one and the same line share it and do not count. Returns infinity for fewer than two corners.
     """
     gaps = [
         abs(offset(other, join(corner, goal)))
@@ -44,10 +47,10 @@ def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
         for j, other in enumerate(corners)
         if i != j
     ]
-    return min(gaps, default=float("inf"))
+    return min((gap for gap in gaps if gap > ONE_LINE_MM), default=float("inf"))
 
 
-def _runs_along(corner: Point, neighbour: Point, goal: Point) -> bool:
+def runs_along(corner: Point, neighbour: Point, goal: Point) -> bool:
     """Tell whether the line from corner to goal covers the edge to the neighbour."""
     gap = abs(offset(neighbour, join(corner, goal)))
     if gap > SAME_POINT_MM * 10:

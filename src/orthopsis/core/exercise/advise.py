@@ -135,7 +135,8 @@ def _cone(solved: Solved) -> Iterator[Advice]:
             "limit": round(cone / 2),
             "better": solved.prepared.length(better),
         }
-        edit = CureEdit(path=f"views.{i}.distance_mm", value=better)
+        field = "distance_mm" if frame.kind == "one_point" else "distance"
+        edit = CureEdit(path=f"views.{i}.{field}", value=better)
         yield _advice(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, [edit])
 
 

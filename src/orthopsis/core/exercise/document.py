@@ -141,7 +141,7 @@ def _thing_model(kind: ThingKind) -> type[ThingDocument]:
         elif isinstance(parameter, Shape):
             fields[parameter.name] = (
                 OutlineField,
-                Field(default=parameter.ready[parameter.default], description=f"{parameter.says}, corners in mm"),
+                Field(default=parameter.default, description=f"{parameter.says}, corners in mm"),
             )
         else:
             options = Literal[tuple(parameter.options)]  # type: ignore[valid-type]

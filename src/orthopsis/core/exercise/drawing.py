@@ -51,11 +51,11 @@ class DrawnLine(Part):
 
 
 class TonedFace(Part):
-    """A face turned toward the eye, with its tone step 0 to 3; farther faces come first."""
+    """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes."""
 
     thing: str
     name: str
-    outline: list[Place]
+    loops: list[list[Place]]
     tone: int
 
 

@@ -17,10 +17,11 @@ from orthopsis.core.exercise.drawing import (
 )
 from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.light.tone import face_tone
+from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Seen, Sight
+from orthopsis.core.sight.order import painted
 from orthopsis.core.sight.solid import Edge, faces_toward_eye
 from orthopsis.core.things.declare import Length
 from orthopsis.core.wording.names import point_words
@@ -210,10 +211,11 @@ def _faces(solved: Solved) -> list[TonedFace]:
         if seen.see_through:
             continue
         corners = seen.solid.picture(seen.eye)
-        for face in faces_toward_eye(seen.solid, corners):
-            outline: list[Place] = [corners[c] for c in face.corners]
-            tone = face_tone(face.turned, light)
-            result.append(TonedFace(thing=placed.values.name, name=face.name, outline=outline, tone=tone))
+        outward = {face.name for face in faces_toward_eye(seen.solid, corners)}
+        for face in painted(seen):
+            loops: list[list[Place]] = [[corners[c] for c in loop] for loop in face.loops]
+            tone = face_tone(face.turned, light) if face.name in outward else inside_tone(face.turned, light)
+            result.append(TonedFace(thing=placed.values.name, name=face.name, loops=loops, tone=tone))
     return result
 
 

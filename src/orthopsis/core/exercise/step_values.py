@@ -1,6 +1,8 @@
 """Which values may the sentence of a step name? They are read off its moves."""
 
 from orthopsis.core.construct.moves import (
+    Act,
+    Divide,
     Measure,
     MeasureAlong,
     MeasureAside,
@@ -24,7 +26,12 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     acts = [move.act for move in breath.moves]
     drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide)]
     noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
+    rules = [act for act in drawn if isinstance(act, Rule)]
     values: dict[str, object] = {
+        "rules": counted(len(rules), "line"),
+        "rule_count": len(rules),
+        "ticks": listed(_ticks(solved, acts)),
+        "tick_start": "foot" if any(isinstance(act, MeasureAlong) for act in acts) else "nearer end",
         "thing": breath.thing,
         "count": len(drawn),
         "lines": counted(len(drawn), noun),
@@ -34,6 +41,12 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     for act in acts:
         values |= _of_act(solved, act)
     return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
+    """Return where ticks are made along an edge: measured, or as parts of it."""
+    texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
+    return texts + [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:

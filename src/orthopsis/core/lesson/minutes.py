@@ -9,6 +9,7 @@ from orthopsis.core.wording.vocabulary import Level
 _BASE_S = {
     "setup": 60,
     "front": 40,
+    "divide": 40,
     "guides": 30,
     "depth": 40,
     "back": 30,
@@ -19,6 +20,7 @@ _BASE_S = {
 _EACH_S = {
     "setup": 20,
     "front": 15,
+    "divide": 14,
     "guides": 18,
     "depth": 20,
     "back": 25,

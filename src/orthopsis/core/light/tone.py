@@ -15,3 +15,9 @@ _FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back":
 def face_tone(turned: str, light: LightSide) -> int:
     """Return the tone step 0 to 3 of a face that is turned this way."""
     return (_FROM_LEFT if light == "left" else _FROM_RIGHT)[turned]
+
+
+def inside_tone(turned: str, light: LightSide) -> int:
+    """Return the tone step of the inner side of a face: what is seen faces the other way, and insides are darker."""
+    opposite = {"left": "right", "right": "left", "top": "bottom", "bottom": "top", "front": "back", "back": "front"}
+    return min(3, face_tone(opposite[turned], light) + 1)

@@ -69,13 +69,15 @@ class Sight:
         self._pictures = [thing.eye.see(thing.solid.places) for thing in things]
         self._nearness = [thing.eye.nearness(thing.solid.places) for thing in things]
         loops: list[Array] = []
-        owners, planes, layers = [], [], []
+        owners: list[int] = []
+        planes: list[Array] = []
+        layers: list[int] = []
         for number, thing in enumerate(things):
             for face in _hiding_faces(thing, self._pictures[number]):
                 for rows in face:
                     loops.append(self._pictures[number][rows])
                     owners.append(len(planes))
-                planes.append(_plane(thing.eye, thing.solid.places[face[0]]))
+                planes.append(face_plane(thing.eye, thing.solid.places[face[0]]))
                 layers.append(thing.layer)
         self._set_faces(loops, np.array(owners, dtype=np.int64), planes, layers)
 
@@ -239,7 +241,7 @@ def _hiding_faces(thing: Seen, page: Array) -> list[list[list[int]]]:
     return [[[row[c] for c in loop] for loop in face.loops] for face in faces if is_broad(face, corners)]
 
 
-def _plane(eye: Eye, outline: Array) -> Array:
+def face_plane(eye: Eye, outline: Array) -> Array:
     """Return (a, b, c) with nearness = a x + b y + c on a face, from its normal in the world.
 
     For points X on the face n·X = h; with X = z (u/d, v/d, 1) follows d/z = d (n·(u/d, v/d, 1)) / h.

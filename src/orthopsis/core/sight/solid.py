@@ -55,6 +55,8 @@ class Solid:
     edges: tuple[Edge, ...]
     is_open: bool = False
     """Whether a face is missing, so that the inner sides of the others may be seen."""
+    is_convex: bool = False
+    """Whether no face of it can hide another one that is turned toward the eye."""
 
     def index(self, name: str) -> int:
         """Return the row of a corner."""

@@ -51,7 +51,7 @@ class Shape:
     name: str
     says: str
     ready: Mapping[str, Outline]
-    default: str
+    default: Outline
 
 
 Parameter = Length | Choice | Shape
@@ -83,7 +83,10 @@ class Values:
     """
 
     name: str
-    held: Mapping[str, Value] = field(hash=False)
+    held: Mapping[str, Value]
+
+    def __hash__(self) -> int:
+        return hash((self.name, tuple(self.held.values())))
 
     def mm(self, name: str) -> float:
         """Return a length in mm."""

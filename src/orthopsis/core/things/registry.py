@@ -2,5 +2,6 @@
 
 from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.profile import PROFILE
 
-KINDS: dict[str, ThingKind] = {kind.kind: kind for kind in (BOX,)}
+KINDS: dict[str, ThingKind] = {kind.kind: kind for kind in (BOX, PROFILE)}

@@ -126,4 +126,94 @@ CORNER: dict[str, StepPhrases] = {
         "Going on beyond the crossing.",
         "ruler",
     ),
+    "divide.ticks": StepPhrases(
+        "{thing}: tick the nearest edge",
+        (
+            "Make small ticks on the nearest edge: {ticks} from its {tick_start}.",
+            "Tick the nearest edge {ticks} from its {tick_start}.",
+            "Divide the nearest edge: ticks {ticks} from its {tick_start}.",
+        ),
+        "Only the nearest edge is measured; what goes away is found from it.",
+        "Measuring along an edge that goes away: its near half is longer than its far half.",
+        "ruler",
+    ),
+    "divide.levels": StepPhrases(
+        "{thing}: {lines} across the side",
+        (
+            "From each tick draw a light line to the point of that side. Count: {count}.",
+            "Run the ticks to the point of that side, lightly: {lines}.",
+            "Carry the ticks to the side's [vanishing point]: {lines}.",
+        ),
+        "Level lines of one side share one point.",
+        "A line to the other point.",
+        "ruler on the point, pencil light",
+    ),
+    "divide.columns": StepPhrases(
+        "{thing}: places along the side, by its diagonal",
+        (
+            "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses a light line, draw a "
+            "line "
+            "straight up and down.",
+            "Draw the side's diagonal from the foot of the nearest edge. Its crossings with the light lines give the "
+            "places: draw lines {upright} there.",
+            "The side's diagonal cuts the levels at the true places along it; rule them {upright}.",
+        ),
+        "A diagonal carries a division from the upright to the line that goes away.",
+        "Measuring the places on the page.",
+        "ruler and set square",
+    ),
+    "front.on_side": StepPhrases(
+        "{thing}: the shape on its side, {rules}",
+        (
+            "Draw the shape over the light lines. Count: {rule_count} lines.",
+            "Find the shape's corners where the light lines cross, and draw its outline: {rules}.",
+            "Draw the outline of {thing} from crossing to crossing: {rules}.",
+        ),
+        "Strokes are equally thick in perspective: wider near, narrower far.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+    ),
+    "guides.profile_side": StepPhrases(
+        "{thing}: {lines} to the other point",
+        (
+            "Put the pencil on the other point and the ruler against it. Turn it from corner to corner. Draw only "
+            "where "
+            "the line does not cross the shape. Count: {count}.",
+            "Scan the corners with the pencil on the other point: a light line from each corner whose line does not "
+            "cross "
+            "the shape. {lines} in all.",
+            "Scan the corners from the opposite [vanishing point]: {lines}; where a cut took the nearest edge away "
+            "the new "
+            "corners go there too.",
+        ),
+        "New corners go to the opposite point.",
+        "Forgetting the corners inside the notches: count the lines.",
+        "ruler on the point, pencil light",
+    ),
+    "depth.profile_side": StepPhrases(
+        "{thing}: the depth at the nearest edge",
+        (
+            "Where the lines from the nearest edge meet the end of the block, make marks.",
+            "Mark where the lines from the nearest edge meet the end of the block: that is the back.",
+            "The end of the block cuts the lines from the nearest edge: there the back begins.",
+        ),
+        "The block's end is the depth of the whole shape.",
+        "Guessing the depth of each part.",
+        "pencil",
+    ),
+    "back.round": StepPhrases(
+        "{thing}: carry a height round the corner",
+        (
+            "Take the height round the nearest edge to the end of the block, and from there to the point of the "
+            "shape's "
+            "side. Where it meets the light line is a back corner.",
+            "Carry the height round the nearest edge to the block's end, then back to the shape's point, until the "
+            "[guide line].",
+            "Carry the height round the corner to the block's end and back to the first point: it cuts the [guide "
+            "line].",
+        ),
+        "Same height at another place: run it along, and back again.",
+        "Stopping at the wrong [guide line].",
+        "ruler on the points, pencil light",
+    ),
 }

@@ -91,4 +91,69 @@ FRONT: dict[str, StepPhrases] = {
         "Following the paper by eye: use the see-through ruler against the front edge.",
         "see-through ruler or set square",
     ),
+    "front.profile": StepPhrases(
+        "{thing}: the front, {rules}",
+        (
+            "Start {left} from the left and {bottom} up. Measure out the shape of {thing} and draw it with the ruler.",
+            "Mark the lower left of {thing} {left} from the left, {bottom} up. Measure out its corners and draw the "
+            "front: {rules}.",
+            "Draw the front of {thing} true, its lower left {left} in and {bottom} up: {rules}, measured corner by "
+            "corner.",
+        ),
+        "The front is drawn as it is; strokes of one shape are equally thick.",
+        "Adding up measures: measure each corner from the same edge.",
+        "ruler and set square",
+    ),
+    "guides.profile": StepPhrases(
+        "{thing}: {lines} to the point",
+        (
+            "Put the pencil on the [vanishing point] and the ruler against it. Turn it from corner to corner. Draw "
+            "only "
+            "where the line does not cross the shape. Count: {count}.",
+            "Scan the corners one by one with the pencil on the [vanishing point]: a corner gets a light line only "
+            "if the "
+            "line does not cross the front. {lines} in all.",
+            "Scan the corners of {thing} from the [vanishing point]: {lines}; each stops where it would run behind the "
+            "front.",
+        ),
+        "A corner gets a line only when the line does not run across the shape's own front.",
+        "Forgetting the corners inside the notches: count the lines.",
+        "ruler on the point, pencil light",
+    ),
+    "depth.profile": StepPhrases(
+        "{thing}: depth {depth}",
+        (
+            "On the line from corner {corner} measure {depth} toward the [vanishing point]. Make a mark.",
+            "Along the [guide line] of corner {corner} measure {depth} and mark it.",
+            "Cut the depth: {depth} along the [guide line] of corner {corner}.",
+        ),
+        "The depth is cut on one [guide line] only; the others follow from it.",
+        "Measuring on every line: lines nearer to the [vanishing point] are shorter.",
+        "ruler",
+    ),
+    "depth.profile_half": StepPhrases(
+        "{thing}: depth about half way",
+        (
+            "On the line from corner {corner} make a mark about half way to the [vanishing point].",
+            "Mark the depth by eye on the [guide line] of corner {corner}, about half way to the [vanishing point].",
+            "Cut the depth by eye, about half way along the [guide line] of corner {corner}.",
+        ),
+        "A free length is decided by eye, once; the rest follows from it.",
+        "Marking two lines by eye: the back then leans.",
+        "eye and pencil",
+    ),
+    "back.profile": StepPhrases(
+        "{thing}: {lines} at the back",
+        (
+            "From the mark draw the back edges. They run like the front ones. Stop where the front hides them. Count: "
+            "{count}.",
+            "From the mark go round the back: {lines}, each like its front edge, until the next [guide line] or "
+            "until the "
+            "front hides it.",
+            "Carry the depth round the back: {lines}. A line may stop behind the front and go on beyond it.",
+        ),
+        "Back edges run like the front edges.",
+        "Drawing a back edge across the front.",
+        "see-through ruler or set square",
+    ),
 }

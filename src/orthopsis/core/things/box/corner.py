@@ -36,7 +36,7 @@ def solid(values: Values, setting: Setting) -> Solid:
     corners = [(f"{c}.{level}", start + aside[c] + rise[level]) for level in ("bottom", "top") for c in _UPRIGHTS]
     faces = tuple(f for f in _FACES if not (values.is_open and f.name == "top"))
     names = tuple(name for name, _ in corners)
-    return Solid(names, np.array([at for _, at in corners]), faces, _edges(setting), values.is_open)
+    return Solid(names, np.array([at for _, at in corners]), faces, _edges(setting), values.is_open, not values.is_open)
 
 
 def _edges(setting: Setting) -> tuple[Edge, ...]:

@@ -157,7 +157,9 @@ def solid(values: Values, setting: Setting) -> Solid:
     front = np.array([eye.at(points[c]) for c in CORNERS])
     names = tuple(f"{side}.{corner}" for side in ("front", "back") for corner in CORNERS)
     faces = tuple(f for f in _faces() if not (values.is_open and f.name == "front"))
-    return Solid(names, np.vstack((front, front + away)), faces, _edges(setting.frame.name), values.is_open)
+    return Solid(
+        names, np.vstack((front, front + away)), faces, _edges(setting.frame.name), values.is_open, not values.is_open
+    )
 
 
 def _faces() -> tuple[Face, ...]:

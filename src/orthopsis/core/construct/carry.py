@@ -1,0 +1,205 @@
+"""How does a hand carry an outline back to a vanishing point, corner by corner?
+
+Corners of the outline are numbered from 1, loop by loop. Their points are called ``front.1`` and ``back.1``, the light
+lines ``guide.1``; edge 1 runs from corner 1 to the next of its loop: ``front.edge.1``, ``back.edge.1``, ``depth.1``.
+Back corners are found one from another: along an edge of the outline, else in line with a known one at the same
+height or the same place across, else as the caller's fallback says. Where nothing of it will be seen, the ruler lies
+there but nothing is told or drawn.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field
+
+from orthopsis.core.construct.count import runs_along
+from orthopsis.core.construct.moves import Family, Move, Role, Rule, RuleToPoint, Run, Slide
+from orthopsis.core.plane.homogeneous import HORIZONTAL, VERTICAL, Point, join
+from orthopsis.core.plane.polygon import starts_inside
+
+FLAT_CROSSING = 0.05
+"""Sine of the angle under which a line is taken to cross a guide line only if there is no better one (no source)."""
+ALIGNED = 1e-9
+"""Share of the face's size within which two corners count as being in line."""
+
+
+@dataclass(frozen=True, slots=True)
+class Outline:
+    """An outline on a face.
+
+    Attributes:
+        thing: whose it is.
+        loops: corner numbers of the outline and of its holes, in order; the outline anticlockwise, holes clockwise.
+        flat: place of each corner on the face, in shares of its width and height.
+        page: place of each corner on the page, mm.
+        across, up: the families of the face's level and upright lines, and the points they run to.
+        goal_name, goal: the vanishing point to which it is carried.
+    """
+
+    thing: str
+    loops: tuple[tuple[int, ...], ...]
+    flat: Mapping[int, tuple[float, float]]
+    page: Mapping[int, Point]
+    across: tuple[Family, Point]
+    up: tuple[Family, Point]
+    goal_name: str
+    goal: Point
+    ready: Mapping[int, str] = field(default_factory=dict)
+    """Full names of guide lines that are there already, by corner."""
+
+    def guide(self, corner: int) -> str:
+        """Return the full name of a corner's guide line."""
+        return self.ready.get(corner, self.full(f"guide.{corner}"))
+
+    @property
+    def corners(self) -> list[int]:
+        """All corner numbers, in order."""
+        return [corner for loop in self.loops for corner in loop]
+
+    @property
+    def edges(self) -> list[tuple[int, int]]:
+        """All edges as pairs of corners; an edge is called by its first one."""
+        return [pair for loop in self.loops for pair in zip(loop, (*loop[1:], loop[0]), strict=True)]
+
+    def full(self, name: str) -> str:
+        """Return the full name of a point or line."""
+        return f"{self.thing}.{name}"
+
+    def family(self, a: int, b: int) -> Family:
+        """Return the family of the line between two corners of the face."""
+        (ax, ay), (bx, by) = self.flat[a], self.flat[b]
+        if abs(ay - by) <= ALIGNED:
+            return self.across[0]
+        return self.up[0] if abs(ax - bx) <= ALIGNED else "free"
+
+
+def loops_of(sizes: Sequence[int]) -> tuple[tuple[int, ...], ...]:
+    """Return the corner numbers of loops with these many corners."""
+    result, start = [], 1
+    for size in sizes:
+        result.append(tuple(range(start, start + size)))
+        start += size
+    return tuple(result)
+
+
+def guided_corners(outline: Outline) -> list[int]:
+    """Return the corners that can have a guide line: from there it does not run across the thing's own front."""
+    result = []
+    for number, loop in enumerate(outline.loops):
+        points = [outline.page[c] for c in loop]
+        for i, corner in enumerate(loop):
+            into = starts_inside(points, i, outline.goal)
+            is_free = into if number else not into
+            beside = (points[(i + 1) % len(loop)], points[i - 1])
+            if is_free and not any(runs_along(points[i], other, outline.goal) for other in beside):
+                result.append(corner)
+    return result
+
+
+def front_edges(outline: Outline) -> list[Rule]:
+    """Return the acts that draw the outline, once its corners are marked."""
+    n = outline.full
+    return [
+        Rule(n(f"front.edge.{a}"), n(f"front.{a}"), n(f"front.{b}"), outline.family(a, b)) for a, b in outline.edges
+    ]
+
+
+def guide_moves(outline: Outline, guided: Sequence[int], breath: str) -> list[Move]:
+    """Return the light lines to the vanishing point, each as far as the hand goes; unseen ones for the rest."""
+    n = outline.full
+    moves = []
+    for corner in outline.corners:
+        if corner in outline.ready:
+            continue
+        is_told = corner in guided
+        apart = tuple(n(f"front.edge.{a}") for a, b in outline.edges if corner not in (a, b)) if is_told else ()
+        role: Role = "guide" if is_told else "unseen"
+        act = RuleToPoint(n(f"guide.{corner}"), n(f"front.{corner}"), outline.goal_name, role, apart)
+        moves.append(Move("guides", outline.thing, breath if is_told else "", act))
+    return moves
+
+
+Fallback = Callable[[int], list[Move]]
+"""From a corner that nothing leads to, to the moves that make its back corner."""
+
+
+def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback: Fallback | None) -> list[Move]:
+    """Return the moves that make all back corners and back edges.
+
+    Args:
+        known: corners whose back is already cut.
+        shown: numbers of the back edges of which something will be seen.
+        fallback: makes a back corner that no edge and no alignment leads to; None where lines of the back are
+            parallel on the page to those of the front, so that any corner leads to any other.
+    """
+    found, moves, drawn = list(known), [], set[int]()
+    names = {frozenset(pair): pair[0] for pair in outline.edges}
+    while len(found) < len(outline.corners):
+        best = _best_way(outline, found, names, any_way=fallback is None)
+        if best is None:
+            assert fallback is not None
+            corner = next(c for c in outline.corners if c not in found)
+            moves += fallback(corner)
+            found.append(corner)
+            continue
+        here, there = best
+        edge = names.get(frozenset(best))
+        moves.append(_step(outline, here, there, edge, edge in shown))
+        if edge is not None:
+            drawn.add(edge)
+        found.append(there)
+    for a, b in outline.edges:
+        if a not in drawn:
+            n = outline.full
+            role: Role = "edge" if a in shown else "unseen"
+            rule = Rule(n(f"back.edge.{a}"), n(f"back.{a}"), n(f"back.{b}"), outline.family(a, b), role)
+            moves.append(Move("back", outline.thing, "back.profile" if a in shown else "", rule))
+    return moves
+
+
+def _step(outline: Outline, here: int, there: int, edge: int | None, is_told: bool) -> Move:
+    n, family = outline.full, outline.family(here, there)
+    makes = n(f"back.edge.{edge}") if edge is not None else n(f"construction.{here}.{there}")
+    role: Role = "edge" if is_told else "unseen"
+    point, start, until = n(f"back.{there}"), n(f"back.{here}"), outline.guide(there)
+    act: Run | Slide = Run(makes, point, start, family, until, role)
+    if family == "free":
+        act = Slide(makes, point, start, (n(f"front.{here}"), n(f"front.{there}")), until, role)
+    return Move("back", outline.thing, "back.profile" if is_told else "", act)
+
+
+def _best_way(
+    outline: Outline, found: list[int], names: Mapping[frozenset[int], int], *, any_way: bool
+) -> tuple[int, int] | None:
+    """Return from which known corner to which new one the hand goes next."""
+    best: tuple[tuple[bool, int], int, int] | None = None
+    for there in outline.corners:
+        if there in found:
+            continue
+        for here in found:
+            rank = _rank(outline, here, there, frozenset((here, there)) in names, any_way)
+            if rank is not None and (best is None or rank < best[0]):
+                best = (rank, here, there)
+    return None if best is None else best[1:]
+
+
+def _rank(outline: Outline, here: int, there: int, is_edge: bool, any_way: bool) -> tuple[bool, int] | None:
+    """Return how good a way is, smaller is better, or None if it is none: a clear crossing first, edges first."""
+    family = outline.family(here, there)
+    if family == "free" and not any_way:
+        return None
+    crossing = _crossing(outline, here, there, family)
+    if crossing < 1e-7:
+        return None
+    return (crossing < FLAT_CROSSING, 0 if is_edge else 1 if family != "free" else 2)
+
+
+def _crossing(outline: Outline, here: int, there: int, family: Family) -> float:
+    """Return the sine of the angle between the line to a back corner and its guide line."""
+    guide = join(outline.page[there], outline.goal)
+    goal = outline.across[1] if family == outline.across[0] else outline.up[1]
+    if family == "free":
+        line = join(outline.page[here], outline.page[there])
+    elif goal.is_ideal:
+        line = join(outline.page[there], HORIZONTAL if goal.y == 0 else VERTICAL)
+    else:
+        line = join(outline.page[there], goal)
+    return abs(guide.a * line.b - guide.b * line.a)

@@ -1,0 +1,231 @@
+"""A profile in one-point perspective: its outline drawn true, every corner carried back to the point."""
+
+import math
+from collections.abc import Mapping
+from functools import lru_cache
+
+import numpy as np
+
+from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.moves import Measure, MeasureAlong, Move, Offset, ShareAlong
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, between, distance, toward
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.outline import size
+from orthopsis.core.things.profile.body import body, shown_back_edges
+
+HALF_WAY = 0.5
+FARTHEST_SHARE = 0.97
+"""A depth nearer to the point than this share of its guide line is refused: the back would be a dot."""
+
+
+def _goal(setting: Setting) -> Point:
+    return setting.frame.way("away").goal
+
+
+@lru_cache(maxsize=1024)
+def outline_of(values: Values, setting: Setting) -> Outline:
+    """Return the outline on the front, with its corners on the page."""
+    loops, first = values.outline("outline"), values.first
+    width, height = size(loops)
+    flat = dict(enumerate((corner for loop in loops for corner in loop), start=1))
+    away, frame = setting.frame.way("away"), setting.frame
+    return Outline(
+        thing=values.name,
+        loops=loops_of([len(loop) for loop in loops]),
+        flat={n: (x / width, y / height) for n, (x, y) in flat.items()},
+        page={n: Point(first.x + x, first.y + y) for n, (x, y) in flat.items()},
+        across=("level", frame.way("across").goal),
+        up=("upright", frame.way("up").goal),
+        goal_name=away.family,
+        goal=away.goal,
+    )
+
+
+@lru_cache(maxsize=1024)
+def _guided(values: Values, setting: Setting) -> tuple[int, ...]:
+    outline = outline_of(values, setting)
+    for number, point in outline.page.items():
+        if distance(point, outline.goal) < setting.sheet.division_mm / 4:
+            raise GeometryError(
+                "corner_on_point",
+                f"Corner {number} of “{values.name}” lies on the vanishing point.",
+                "Move the shape by one mark of the ruler.",
+                about="left",
+            )
+    return tuple(outline.corners if values.is_see_through else guided_corners(outline))
+
+
+def _depth_corner(values: Values, setting: Setting) -> int:
+    """Return the corner along whose guide line the depth is cut."""
+    guided, outline, chosen = _guided(values, setting), outline_of(values, setting), values.word("depth_corner")
+    best = max(guided or outline.corners, key=lambda c: (round(distance(outline.page[c], outline.goal), 3), c))
+    if chosen == "auto":
+        return best
+    if int(chosen) in guided:
+        return int(chosen)
+    raise GeometryError(
+        "no_guide_line",
+        f"Corner {chosen} of “{values.name}” has no guide line: it would cross the front, or there is no such corner.",
+        f"Measure along the one of corner {best}.",
+        about="depth_corner",
+        nearest=str(best),
+    )
+
+
+@lru_cache(maxsize=1024)
+def _share(values: Values, setting: Setting) -> float:
+    """Return how far along its guide line the depth is cut, 0 at the front, 1 at the point."""
+    if values.word("depth_by") == "half":
+        return HALF_WAY
+    reach = distance(outline_of(values, setting).page[_depth_corner(values, setting)], _goal(setting))
+    share = values.mm("depth") / reach
+    if share <= FARTHEST_SHARE:
+        return share
+    sheet = setting.sheet
+    most = math.floor(FARTHEST_SHARE * reach / sheet.division_mm) * sheet.division_mm
+    shown = format_length(most, sheet.units, sheet.division_mm)
+    raise GeometryError(
+        "depth_past_point",
+        f"The depth of “{values.name}” is longer than its guide line.",
+        f"The longest depth that works is {shown}.",
+        about="depth",
+        nearest=shown,
+    )
+
+
+def _turned(across: float, up: float) -> str:
+    if abs(across) > abs(up):
+        return "right" if across > 0 else "left"
+    return "top" if up > 0 else "bottom"
+
+
+@lru_cache(maxsize=1024)
+def solid(values: Values, setting: Setting) -> Solid:
+    """Return the profile in the world of the frame's eye: its front lies in the picture plane."""
+    outline, eye = outline_of(values, setting), setting.frame.eye
+    front = np.array([eye.at(outline.page[c]) for c in outline.corners])
+    away = eye.ray(outline.goal) * eye.world_length(outline.goal, _share(values, setting))
+    return body(outline, front, away, _turned, "front")
+
+
+def recipe(values: Values, setting: Setting) -> list[Move]:
+    """Return the hand's moves: outline, corners scanned for guide lines, depth, back edges."""
+    outline, guided = outline_of(values, setting), _guided(values, setting)
+    n, first, flat = values.full, values.first, outline.page
+    origin = n("measure.origin")
+    moves = [values.move("front", "front.profile", Measure(origin, first.x, first.y))]
+    for corner in outline.corners:
+        at = flat[corner]
+        offset = Offset(n(f"front.{corner}"), origin, at.x - first.x, at.y - first.y)
+        moves.append(values.move("front", "front.profile", offset))
+    moves += [values.move("front", "front.profile", rule) for rule in front_edges(outline)]
+    moves += guide_moves(outline, guided, "guides.profile")
+    start = _depth_corner(values, setting)
+    makes, line = n(f"back.{start}"), n(f"guide.{start}")
+    _share(values, setting)
+    if values.word("depth_by") == "half":
+        moves.append(values.move("depth", "depth.profile_half", ShareAlong(makes, line, HALF_WAY)))
+    else:
+        moves.append(values.move("depth", "depth.profile", MeasureAlong(makes, line, values.mm("depth"))))
+    shown = shown_back_edges(solid(values, setting), setting, is_see_through=values.is_see_through)
+    return moves + back_moves(outline, [start], shown, None)
+
+
+def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    return {"left": at.x, "bottom": at.y}
+
+
+def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    start, goal = outline_of(values, setting).page[_depth_corner(values, setting)], _goal(setting)
+    reach, division = distance(start, goal), setting.sheet.division_mm
+    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
+    most = math.floor(FARTHEST_SHARE * reach / division) * division
+    return {"depth_by": "measured", "depth": min(max(along, division), most)}
+
+
+def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    """Stretch the outline so that its upper right reaches the place."""
+    loops, division = values.outline("outline"), setting.sheet.division_mm
+    width, height = size(loops)
+    wide = max(round_to(at.x - values.first.x, division), 4 * division)
+    tall = max(round_to(at.y - values.first.y, division), 4 * division)
+    stretched = tuple(
+        tuple((round_to(x * wide / width, division), round_to(y * tall / height, division)) for x, y in loop)
+        for loop in loops
+    )
+    return {"outline": stretched}
+
+
+def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
+    """Return where the handles are: the lower left, the upper right, and the mark of the depth."""
+    first, (width, height) = values.first, size(values.outline("outline"))
+    start = outline_of(values, setting).page[_depth_corner(values, setting)]
+    return {
+        "place": first,
+        "size": Point(first.x + width, first.y + height),
+        "depth": between(start, _goal(setting), _share(values, setting)),
+    }
+
+
+def spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]:
+    """Return between which points each length is measured."""
+    first = values.first
+    result = {"left": (Point(0.0, first.y), first), "bottom": (Point(first.x, 0.0), first)}
+    if values.word("depth_by") == "measured":
+        start = outline_of(values, setting).page[_depth_corner(values, setting)]
+        result["depth"] = (start, toward(start, _goal(setting), values.mm("depth")))
+    return result
+
+
+def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]]:
+    """Return the lines whose place is free: the back's, if the depth is by eye."""
+    return {setting.frame.name: ("back.",)} if values.word("depth_by") == "half" else {}
+
+
+def place(setting: Setting, count: int) -> Mapping[str, Value]:
+    """Return values for one more profile, beside the point."""
+    sheet, goal = setting.sheet, _goal(setting)
+    across, low = ((0.1, True), (0.72, False), (0.7, True), (0.12, False))[count % 4]
+    aside = (count // 4) * 5 * sheet.division_mm
+    bottom = goal.y * 0.25 if low else goal.y + (sheet.height_mm - goal.y) * 0.3
+    return {
+        "left": round_to(across * sheet.width_mm + aside, sheet.division_mm),
+        "bottom": round_to(bottom, sheet.division_mm),
+        "depth_by": "half",
+    }
+
+
+def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping[str, Value]:
+    """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""
+    if name != "depth_by" or value != "measured":
+        return {}
+    start = outline_of(values, setting).page[_depth_corner(values, setting)]
+    reach = distance(start, _goal(setting)) * _share(values, setting)
+    return {"depth": round_to(reach, setting.sheet.division_mm)}
+
+
+FRONT = Build(
+    sentence=(
+        Clause("A shape with {outline}, {left} from the left edge and {bottom} up. "),
+        Clause("Depth {depth_by}, {depth} along {depth_corner}. ", {"depth_by": ("measured",)}),
+        Clause("Depth {depth_by} along {depth_corner}. ", {"depth_by": ("half",)}),
+        Clause("{look}."),
+    ),
+    handles=(
+        Handle("place", "Move the shape", tuple(p.name for p in FIRST_CORNER), _drag_place, "place"),
+        Handle("size", "Stretch the shape", ("outline",), _drag_size, "size"),
+        Handle("depth", "Change the depth", ("depth",), _drag_depth),
+    ),
+    solid=solid,
+    recipe=recipe,
+    handles_at=handles_at,
+    spans=spans,
+    free_lines=free_lines,
+    needs_eye=lambda values: frozenset(),
+    place=place,
+    follow=follow,
+)

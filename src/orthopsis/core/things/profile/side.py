@@ -1,0 +1,263 @@
+"""A profile on one side of a block, in two- and three-point perspective, carried back to the opposite point.
+
+The block stands first, about its nearest edge; the side is divided with its diagonal; the outline's corners are the
+crossings; then the corners are scanned one by one to the other point. Where a cut takes away the nearest edge, the new
+corners go to that point like all others.
+"""
+
+from collections.abc import Mapping
+from functools import lru_cache
+
+import numpy as np
+
+from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.box import block, corner
+from orthopsis.core.things.box.block import ROLES, Role
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.outline import size
+from orthopsis.core.things.profile.body import body, shown_back_edges
+from orthopsis.core.view.eye import Array
+
+SAME_SHARE = 1e-9
+HALF = 0.5
+
+
+def _role(values: Values) -> Role:
+    return "left" if values.word("side") == "left" else "right"
+
+
+def _flat(values: Values) -> dict[int, tuple[float, float]]:
+    """Return the corners of the outline in shares of the side's width, from its left end, and height."""
+    loops = values.outline("outline")
+    width, height = size(loops)
+    corners = (place for loop in loops for place in loop)
+    return {n: (x / width, y / height) for n, (x, y) in enumerate(corners, start=1)}
+
+
+def _from_near(values: Values, across: float) -> float:
+    """Return the share of the way from the nearest edge, for a share from the left end of the side."""
+    return 1 - across if _role(values) == "left" else across
+
+
+@lru_cache(maxsize=1024)
+def _front(values: Values, setting: Setting) -> Array:
+    """Return the corners of the outline in the world, shape (n, 3)."""
+    start, vectors = block.axes(values, setting)
+    along, up = vectors[_role(values)], vectors["up"]
+    if block.first_level(setting) == "top":
+        start, up = start + up, -up
+    return np.array([start + _from_near(values, x) * along + y * up for x, y in _flat(values).values()])
+
+
+@lru_cache(maxsize=1024)
+def outline_of(values: Values, setting: Setting) -> Outline:
+    """Return the outline on its side, with its corners where the eye sees them."""
+    role, frame = _role(values), setting.frame
+    along, up, over = frame.way(role), frame.way("up"), frame.way(block.other(role))
+    seen = frame.eye.see(_front(values, setting))
+    return Outline(
+        thing=values.name,
+        loops=loops_of([len(loop) for loop in values.outline("outline")]),
+        flat=_flat(values),
+        page={n: Point(float(x), float(y)) for n, (x, y) in enumerate(seen, start=1)},
+        across=(along.family, along.goal),
+        up=(up.family, up.goal),
+        goal_name=over.family,
+        goal=over.goal,
+        ready=_ready(values),
+    )
+
+
+def _ready(values: Values) -> dict[int, str]:
+    """Return the guide lines that the block has already: those of corners at the ends of the nearest edge."""
+    over, result = block.other(_role(values)), {}
+    for number, (x, y) in _flat(values).items():
+        if _from_near(values, x) <= SAME_SHARE and min(y, 1 - y) <= SAME_SHARE:
+            result[number] = values.full(f"guide.{'bottom' if y < HALF else 'top'}.{over}")
+    return result
+
+
+@lru_cache(maxsize=1024)
+def solid(values: Values, setting: Setting) -> Solid:
+    """Return the profile in the world of the frame's eye."""
+    _, vectors = block.axes(values, setting)
+    role = _role(values)
+
+    def turned(across: float, up: float) -> str:
+        if abs(up) >= abs(across):
+            return "top" if up > 0 else "bottom"
+        faces_near = across > 0 if role == "left" else across < 0
+        return block.other(role) if faces_near else "back"
+
+    return body(outline_of(values, setting), _front(values, setting), vectors[block.other(role)], turned, role)
+
+
+def recipe(values: Values, setting: Setting) -> list[Move]:
+    """Return the hand's moves: block, division of the side, outline, guide lines, back."""
+    outline = outline_of(values, setting)
+    moves = block.edge_moves(values, setting) + block.guide_moves(values, setting)
+    for role in ROLES:
+        moves += block.side_moves(values, setting, role)
+    moves += _divide(values, setting)
+    moves += [values.move("front", "front.on_side", act) for act in _crossings(values, outline)]
+    moves += [values.move("front", "front.on_side", rule) for rule in front_edges(outline)]
+    guided = outline.corners if values.is_see_through else guided_corners(outline)
+    moves += guide_moves(outline, guided, "guides.profile_side")
+    shown = shown_back_edges(solid(values, setting), setting, is_see_through=values.is_see_through)
+    return moves + _back(values, setting, outline, shown)
+
+
+def _levels(values: Values) -> list[float]:
+    """Return the heights between bottom and top at which the outline has corners, as shares."""
+    return _inner(y for _, y in _flat(values).values())
+
+
+def _columns(values: Values) -> list[float]:
+    """Return the places between the nearest edge and the end at which the outline has corners, as shares."""
+    return _inner(_from_near(values, x) for x, _ in _flat(values).values())
+
+
+def _inner(shares: object) -> list[float]:
+    found: list[float] = []
+    for share in sorted(shares):  # type: ignore[call-overload]
+        if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):
+            found.append(share)
+    return found
+
+
+def _divide(values: Values, setting: Setting) -> list[Move]:
+    """Tick the nearest edge at the outline's heights, run the ticks to the point; places along by the diagonal."""
+    n, role, frame = values.full, _role(values), setting.frame
+    levels, columns = _levels(values), _columns(values)
+    ticks = _inner([*levels, *columns])
+    told = [values.move("divide", "divide.ticks", _tick(values, setting, i, share)) for i, share in enumerate(ticks)]
+    rule = [
+        RuleToPoint(n(f"construction.level.{i}"), n(f"measure.tick.{i}"), frame.way(role).family, "construction")
+        for i in range(len(ticks))
+    ]
+    told += [values.move("divide", "divide.levels", act) for act in rule]
+    if not columns:
+        return told
+    up = frame.way("up").family
+    acts: list[Act] = [Rule(n("construction.diagonal"), n("near.bottom"), n(f"{role}.top"), "free", "construction")]
+    for i, share in enumerate(columns):
+        row, mark = ticks.index(_nearest(ticks, share)), n(f"measure.column.{i}")
+        acts.append(Cross(mark, n("construction.diagonal"), n(f"construction.level.{row}")))
+        column, foot = n(f"construction.column.{i}"), n(f"measure.foot.{i}")
+        acts.append(Run(column, foot, mark, up, n(f"guide.bottom.{role}"), "construction"))
+    return told + [values.move("divide", "divide.columns", act) for act in acts]
+
+
+def _nearest(shares: list[float], share: float) -> float:
+    return min(shares, key=lambda other: abs(other - share))
+
+
+def _tick(values: Values, setting: Setting, number: int, share: float) -> MeasureAlong | Divide:
+    """Return the act that ticks the nearest edge: by ruler if it is upright, else by a measuring line."""
+    n, up = values.full, setting.frame.way("up")
+    if up.goal.is_ideal:
+        return MeasureAlong(n(f"measure.tick.{number}"), n("near.edge"), share * values.mm("height"))
+    first, second = block.first_level(setting), block.second_level(setting)
+    from_first = share if first == "bottom" else 1 - share
+    return Divide(n(f"measure.tick.{number}"), n(f"near.{first}"), n(f"near.{second}"), up.family, from_first)
+
+
+def _crossings(values: Values, outline: Outline) -> list[Cross]:
+    n, role = values.full, _role(values)
+    ticks = _inner([*_levels(values), *_columns(values)])
+    columns = _columns(values)
+
+    def row(share: float) -> str:
+        if share <= SAME_SHARE:
+            return n(f"guide.bottom.{role}")
+        if share >= 1 - SAME_SHARE:
+            return n(f"guide.top.{role}")
+        return n(f"construction.level.{ticks.index(_nearest(ticks, share))}")
+
+    def column(share: float) -> str:
+        if share <= SAME_SHARE:
+            return n("near.edge")
+        if share >= 1 - SAME_SHARE:
+            return n(f"{role}.edge")
+        return n(f"construction.column.{columns.index(_nearest(columns, share))}")
+
+    return [Cross(n(f"front.{c}"), column(_from_near(values, x)), row(y)) for c, (x, y) in outline.flat.items()]
+
+
+def _back(values: Values, setting: Setting, outline: Outline, shown: set[int]) -> list[Move]:
+    """Cut the guide lines of the corners at the nearest edge with the end of the other side; the rest follows."""
+    n, over = values.full, block.other(_role(values))
+    near = [c for c, (x, _) in outline.flat.items() if _from_near(values, x) <= SAME_SHARE]
+    moves = [
+        values.move("depth", "depth.profile_side", Cross(n(f"back.{c}"), outline.guide(c), n(f"{over}.edge")))
+        for c in near
+    ]
+    ticks = _inner([*_levels(values), *_columns(values)])
+
+    def fallback(corner: int) -> list[Move]:
+        return _round_the_corner(values, setting, outline, ticks, corner)
+
+    return moves + back_moves(outline, near, shown, fallback)
+
+
+def _round_the_corner(
+    values: Values, setting: Setting, outline: Outline, ticks: list[float], number: int
+) -> list[Move]:
+    """Carry a height round the nearest edge to the end of the other side, and from there to the corner's guide line."""
+    n, role, frame = values.full, _role(values), setting.frame
+    over, share = block.other(role), outline.flat[number][1]
+    if share <= SAME_SHARE or share >= 1 - SAME_SHARE:
+        line = n(f"guide.{'bottom' if share < HALF else 'top'}.{over}")
+        aim: list[Act] = []
+    else:
+        line = n(f"construction.round.{number}")
+        tick = n(f"measure.tick.{ticks.index(_nearest(ticks, share))}")
+        aim = [RuleToPoint(line, tick, frame.way(over).family, "construction")]
+    at_end = n(f"measure.round.{number}")
+    along = frame.way(role).family
+    run = Run(
+        n(f"construction.round_back.{number}"),
+        n(f"back.{number}"),
+        at_end,
+        along,
+        outline.guide(number),
+        "construction",
+    )
+    acts: list[Act] = [*aim, Cross(at_end, line, n(f"{over}.edge")), run]
+    return [values.move("back", "back.round", act) for act in acts]
+
+
+def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    return corner.CORNER.handles[1].drag(values, setting, at)
+
+
+def place(setting: Setting, count: int) -> Mapping[str, Value]:
+    """Return values for one more profile, between the points and on the sheet, as a box would stand."""
+    fresh = dict(corner.place(setting, count))
+    slice_mm = round_to(float(fresh["right_length"]) / 3, setting.sheet.division_mm)  # type: ignore[arg-type]
+    return {**fresh, "right_length": max(slice_mm, setting.sheet.division_mm)}
+
+
+SIDE = Build(
+    sentence=(
+        Clause("A shape with {outline} on the {side} of a block. "),
+        *corner.CORNER.sentence,
+    ),
+    handles=(
+        Handle("place", "Move the block", tuple(p.name for p in FIRST_CORNER), corner.CORNER.handles[0].drag, "place"),
+        Handle("size", "Change the height", ("height",), _drag_size, "size"),
+        *corner.CORNER.handles[2:],
+    ),
+    solid=solid,
+    recipe=recipe,
+    handles_at=corner.handles_at,
+    spans=corner.spans,
+    free_lines=lambda values, setting: {},
+    needs_eye=corner.needs_eye,
+    place=place,
+    follow=corner.follow,
+)

@@ -1,0 +1,86 @@
+"""Outlines carried back: how many guide lines, which lines, and what cannot be cut."""
+
+import pytest
+
+from conftest import exercise_of
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.picture import solve
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.sight.order import painted
+from orthopsis.core.things.outline import format_outline, parse_outline
+
+BLOCK_H = "0 0, 1.5 0, 1.5 2.5, 4 2.5, 4 0, 5.5 0, 5.5 6, 4 6, 4 3.5, 1.5 3.5, 1.5 6, 0 6"
+BLOCK_F = "0 0, 2 0, 2 2, 3 2, 3 3, 2 3, 2 4.5, 5.5 4.5, 5.5 6, 0 6"
+
+
+def letter(outline: str, **more: object) -> Exercise:
+    """Return a sheet with one letter above the eye level and left of the point."""
+    thing = {"kind": "profile", "name": "Letter", "left": 70, "bottom": 200, "outline": parse_outline(outline, "cm")}
+    return exercise_of({**thing, "depth_by": "measured", "depth": 20, **more})
+
+
+def guides(exercise: Exercise) -> int:
+    """Return how many guide lines the class is told to draw."""
+    return sum(step.count for step in draw(exercise).steps if step.phase == "guides")
+
+
+def test_the_block_h_has_seven_guide_lines_and_the_block_f_eight() -> None:
+    # Figures of the two letters and their counts: common practice, no source.
+    assert guides(letter(BLOCK_H, depth=35, depth_corner="2")) == 7
+    assert guides(letter(BLOCK_F, depth=15)) == 8
+
+
+def test_a_guide_line_stops_where_it_would_run_behind_the_front() -> None:
+    board = solve(prepare(letter(BLOCK_H))).board
+    inner = board.lines["Letter.guide.11"]
+    assert inner.end.xy == pytest.approx((110.0, inner.end.y)), "it stops at the other leg's edge"
+    assert board.lines["Letter.guide.6"].end == board.points["point"], "an outer corner's line goes on to the point"
+
+
+def test_a_see_through_letter_has_a_line_from_every_corner() -> None:
+    assert guides(letter(BLOCK_H, look="see_through")) == 12
+
+
+def test_faces_are_painted_from_far_to_near() -> None:
+    seen = solve(prepare(letter(BLOCK_H))).seen[0]
+    names = [face.name for face in painted(seen)]
+    assert names[-1] == "front" or "front" in names[1:], "the front covers the sides of the notches"
+    assert names.index("front") > max(names.index(n) for n in names if n in ("side.2", "side.3", "side.10"))
+
+
+def test_an_outline_is_typed_and_shown_as_it_was_typed() -> None:
+    outline = parse_outline("0 0, 4 0, 4 6, 0 6 / 1 1, 1 2, 2 2, 2 1", "cm")
+    assert outline[0] == ((0, 0), (40, 0), (40, 60), (0, 60))
+    assert format_outline(outline, "cm") == "0 0, 4 0, 4 6, 0 6 / 1 1, 1 2, 2 2, 2 1"
+    turned = parse_outline("0 6, 4 6, 4 0, 0 0", "cm")
+    assert format_outline(turned, "cm") == "0 0, 4 0, 4 6, 0 6", "outlines run anticlockwise"
+
+
+@pytest.mark.parametrize(
+    ("text", "code"),
+    [
+        ("0 0, 4 0", "too_few_corners"),
+        ("0 0, 4 4, 4 0, 0 4", "outline_crosses_itself"),
+        ("0 0, 4 0, 4 0, 4 4", "corner_twice"),
+        ("0 0, 4 0, 2 0, 2 4", "outline_crosses_itself"),
+        ("0 0, 4 0, 4 4, 0 4 / 5 5, 5 6, 6 6", "hole_outside"),
+        ("0 0, 4 0, 4 4, 0 4 / 3 3, 3 6, 6 6", "outline_crosses_itself"),
+        ("0 0, 4 x, 4 4", "unreadable_corner"),
+        (", ".join(f"{i} {i * i}" for i in range(90)), "too_many_corners"),
+        ("-1 0, 4 0, 4 4", "unreadable_corner"),
+        ("", "unreadable_corner"),
+    ],
+)
+def test_an_outline_that_cannot_be_cut_is_refused(text: str, code: str) -> None:
+    with pytest.raises(GeometryError) as refused:
+        parse_outline(text, "cm")
+    assert refused.value.code == code
+
+
+def test_the_depth_is_cut_only_on_a_line_that_is_there() -> None:
+    with pytest.raises(GeometryError) as refused:
+        draw(letter(BLOCK_H, depth_corner="12"))
+    assert (refused.value.code, refused.value.about) == ("no_guide_line", "things.0.depth_corner")
+    draw(letter(BLOCK_H, depth_corner=refused.value.nearest))
