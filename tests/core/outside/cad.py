@@ -1,5 +1,7 @@
 """Exact hidden lines from a CAD kernel: the visible pieces of solids seen by an eye, on the page."""
 
+from collections.abc import Sequence
+
 import numpy as np
 from numpy.typing import NDArray
 from OCP.BRep import BRep_Tool
@@ -17,6 +19,7 @@ from OCP.TopAbs import TopAbs_EDGE, TopAbs_SHELL
 from OCP.TopExp import TopExp, TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Shape, TopoDS_Wire
 
+from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.view.eye import Eye
 
@@ -40,6 +43,17 @@ def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
         if compound is not None and not compound.IsNull():
             segments += _segments(compound, eye)
     return segments
+
+
+def set_back(things: Sequence[Seen]) -> list[Solid]:
+    """Return the solids one behind the other, each enlarged about the eye."""
+    result, reach = [], 0.0
+    for seen in things:
+        nearest, farthest = seen.solid.places[:, 2].min(), seen.solid.places[:, 2].max()
+        factor = max(1.0, 1.001 * reach / nearest)
+        reach = farthest * factor
+        result.append(Solid(seen.solid.topology, seen.solid.places * factor))
+    return result
 
 
 def _shape(solid: Solid) -> TopoDS_Shape:

@@ -6,35 +6,23 @@ ones before it: for the kernel it is moved away and enlarged about the eye, whic
 
 import numpy as np
 import pytest
-from cad import Segments, visible_segments
+from cad import Segments, set_back, visible_segments
 from hypothesis import given, settings
 from scenes import VIEWS, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import Solved, solve
+from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare
-from orthopsis.core.sight.solid import Solid
 
 SAMPLES = 41
 UNSURE_MM = 0.05
 
 
-def set_back(solved: Solved) -> list[Solid]:
-    """Return the solids one behind the other, each enlarged about the eye."""
-    result, reach = [], 0.0
-    for seen in solved.seen:
-        nearest, farthest = seen.solid.places[:, 2].min(), seen.solid.places[:, 2].max()
-        factor = max(1.0, 1.001 * reach / nearest)
-        reach = farthest * factor
-        result.append(Solid(seen.solid.names, seen.solid.places * factor, seen.solid.faces, seen.solid.edges))
-    return result
-
-
 def compare(exercise: Exercise) -> int:
     """Compare samples of every edge; return how many were compared."""
     solved = solve(prepare(exercise))
-    kernel = visible_segments(set_back(solved), solved.seen[0].eye)
+    kernel = visible_segments(set_back(solved.seen), solved.seen[0].eye)
     ours = [(np.array(line.start), np.array(line.end)) for line in solved.lines if line.role == "edge" and line.visible]
     compared = 0
     for seen in solved.seen:

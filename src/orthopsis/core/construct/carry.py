@@ -12,11 +12,13 @@ from dataclasses import dataclass, field
 
 from orthopsis.core.construct.count import runs_along
 from orthopsis.core.construct.moves import Family, Move, Role, Rule, RuleToPoint, Run, Slide
-from orthopsis.core.plane.homogeneous import HORIZONTAL, VERTICAL, Point, join
+from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import starts_inside
 
 FLAT_CROSSING = 0.05
 """Sine of the angle under which a line is taken to cross a guide line only if there is no better one (no source)."""
+NO_CROSSING = 1e-7
+"""Sine of the angle under which a line counts as running along a guide line."""
 ALIGNED = 1e-9
 """Share of the face's size within which two corners count as being in line."""
 
@@ -130,10 +132,10 @@ def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback
         fallback: makes a back corner that no edge and no alignment leads to; None where lines of the back are
             parallel on the page to those of the front, so that any corner leads to any other.
     """
-    found, moves, drawn = list(known), [], set[int]()
-    names = {frozenset(pair): pair[0] for pair in outline.edges}
+    found, moves, drawn = list(known), list[Move](), set[int]()
+    ways = _Ways(outline, any_way=fallback is None)
     while len(found) < len(outline.corners):
-        best = _best_way(outline, found, names, any_way=fallback is None)
+        best = ways.best(found)
         if best is None:
             assert fallback is not None
             corner = next(c for c in outline.corners if c not in found)
@@ -141,7 +143,7 @@ def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback
             found.append(corner)
             continue
         here, there = best
-        edge = names.get(frozenset(best))
+        edge = ways.edges.get(frozenset(best))
         moves.append(_step(outline, here, there, edge, edge in shown))
         if edge is not None:
             drawn.add(edge)
@@ -166,40 +168,47 @@ def _step(outline: Outline, here: int, there: int, edge: int | None, is_told: bo
     return Move("back", outline.thing, "back.profile" if is_told else "", act)
 
 
-def _best_way(
-    outline: Outline, found: list[int], names: Mapping[frozenset[int], int], *, any_way: bool
-) -> tuple[int, int] | None:
-    """Return from which known corner to which new one the hand goes next."""
-    best: tuple[tuple[bool, int], int, int] | None = None
-    for there in outline.corners:
-        if there in found:
-            continue
-        for here in found:
-            rank = _rank(outline, here, there, frozenset((here, there)) in names, any_way)
-            if rank is not None and (best is None or rank < best[0]):
-                best = (rank, here, there)
-    return None if best is None else best[1:]
+class _Ways:
+    """From which known corner to which new one the hand goes next: a clear crossing first, edges first."""
 
+    def __init__(self, outline: Outline, *, any_way: bool) -> None:
+        self.outline = outline
+        self.edges = {frozenset(pair): pair[0] for pair in outline.edges}
+        self.any_way = any_way
+        self._aim = {c: unit_toward(outline.page[c], outline.goal) for c in outline.corners}
+        self._crossing = {
+            (corner, family): self._sine(corner, unit_toward(outline.page[corner], goal))
+            for family, goal in (outline.across, outline.up)
+            for corner in outline.corners
+        }
 
-def _rank(outline: Outline, here: int, there: int, is_edge: bool, any_way: bool) -> tuple[bool, int] | None:
-    """Return how good a way is, smaller is better, or None if it is none: a clear crossing first, edges first."""
-    family = outline.family(here, there)
-    if family == "free" and not any_way:
-        return None
-    crossing = _crossing(outline, here, there, family)
-    if crossing < 1e-7:
-        return None
-    return (crossing < FLAT_CROSSING, 0 if is_edge else 1 if family != "free" else 2)
+    def best(self, found: list[int]) -> tuple[int, int] | None:
+        """Return the best way, or None if no line leads on."""
+        best: tuple[tuple[bool, int], int, int] | None = None
+        for there in self.outline.corners:
+            if there in found:
+                continue
+            for here in found:
+                rank = self._rank(here, there)
+                if rank is not None and (best is None or rank < best[0]):
+                    best = (rank, here, there)
+        return None if best is None else best[1:]
 
+    def _rank(self, here: int, there: int) -> tuple[bool, int] | None:
+        """Return how good a way is, smaller is better, or None if it is none."""
+        family = self.outline.family(here, there)
+        is_edge = frozenset((here, there)) in self.edges
+        if family != "free":
+            crossing = self._crossing[there, family]
+        elif self.any_way:
+            crossing = self._sine(there, unit_toward(self.outline.page[here], self.outline.page[there]))
+        else:
+            return None
+        if crossing < NO_CROSSING:
+            return None
+        return (crossing < FLAT_CROSSING, 0 if is_edge else 1 if family != "free" else 2)
 
-def _crossing(outline: Outline, here: int, there: int, family: Family) -> float:
-    """Return the sine of the angle between the line to a back corner and its guide line."""
-    guide = join(outline.page[there], outline.goal)
-    goal = outline.across[1] if family == outline.across[0] else outline.up[1]
-    if family == "free":
-        line = join(outline.page[here], outline.page[there])
-    elif goal.is_ideal:
-        line = join(outline.page[there], HORIZONTAL if goal.y == 0 else VERTICAL)
-    else:
-        line = join(outline.page[there], goal)
-    return abs(guide.a * line.b - guide.b * line.a)
+    def _sine(self, corner: int, way: tuple[float, float]) -> float:
+        """Return the sine of the angle between a line to a back corner and its guide line."""
+        aim = self._aim[corner]
+        return abs(aim[0] * way[1] - aim[1] * way[0])

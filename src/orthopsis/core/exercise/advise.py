@@ -9,7 +9,6 @@ from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.setting import Placed
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import faces_toward_eye
 from orthopsis.core.things.declare import FIRST_CORNER, LOOK
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.wording.advice import ADVICE
@@ -76,7 +75,7 @@ def _eye_level(solved: Solved) -> Iterator[Advice]:
 def _thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     about, name = f"things.{placed.index}", placed.values.name
     yield from _off_paper(solved, placed, _drawn_points(solved, placed))
-    guides = [n for n in solved.board.lines.values() if n.thing == name and n.role == "guide"]
+    guides = [ruled for ruled in solved.built[placed.index].lines.values() if ruled.role == "guide"]
     if not guides:
         edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
         yield _advice(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
@@ -147,18 +146,18 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 
 def _drawn_points(solved: Solved, placed: Placed) -> list[Point]:
-    name = placed.values.name
-    return [p for n, p in solved.board.points.items() if n.startswith(f"{name}.") and ".measure." not in n]
+    return [p for n, p in solved.built[placed.index].points.items() if ".measure." not in n]
 
 
 def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Say which visible side face is thinner across than can be drawn."""
-    seen = solved.seen[placed.index]
-    corners = seen.solid.picture(seen.eye)
-    for face in faces_toward_eye(seen.solid, corners):
+    built = solved.built[placed.index]
+    for face in built.faces:
+        if face.name not in built.outward:
+            continue
         if face.turned in ("front", "back"):
             continue
-        xs, ys = zip(*(corners[c] for c in face.corners), strict=True)
+        xs, ys = zip(*(built.page[c] for c in face.corners), strict=True)
         width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
         if width < THIN_MM:
             shown = {

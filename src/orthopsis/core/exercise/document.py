@@ -29,7 +29,7 @@ from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 
 SCHEMA = "orthopsis/exercise/1"
-MOST_THINGS = 200
+MOST_THINGS = 400
 MOST_BYTES = 1_000_000
 
 School = Literal["exercise", "composition"]

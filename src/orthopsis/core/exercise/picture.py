@@ -4,6 +4,7 @@ from dataclasses import dataclass
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import Across, Act, Measure, Move, Shift
+from orthopsis.core.exercise.built import Built, build
 from orthopsis.core.exercise.drawing import (
     Aim,
     DrawnLine,
@@ -21,8 +22,7 @@ from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Seen, Sight
-from orthopsis.core.sight.order import painted
-from orthopsis.core.sight.solid import Edge, faces_toward_eye
+from orthopsis.core.sight.solid import Edge
 from orthopsis.core.things.declare import Length
 from orthopsis.core.wording.names import point_words
 
@@ -42,6 +42,7 @@ class Solved:
     final_ids: tuple[int, ...]
     """Ids of the pieces that the finished drawing keeps."""
     seen: tuple[Seen, ...]
+    built: tuple[Built, ...]
 
 
 def solve(prepared: Prepared) -> Solved:
@@ -53,21 +54,23 @@ def solve(prepared: Prepared) -> Solved:
     board = Board(prepared.sheet)
     moves = _setup_moves(prepared)
     execute(moves, board)
+    built = []
     for placed in prepared.things:
         with placed_errors(placed):
-            recipe = placed.build.recipe(placed.values, placed.setting)
-            execute(recipe, board)
-        moves += recipe
+            thing = build(placed)
+        built.append(thing)
+        moves += thing.moves
+        board.points |= thing.points
+        board.lines |= thing.lines
     lines, light_ids = _light_lines(board)
-    seen = []
-    for placed in prepared.things:
-        with placed_errors(placed):
-            solid = placed.build.solid(placed.values, placed.setting)
-        seen.append(Seen(solid, placed.setting.frame.eye, placed.values.is_see_through, placed.index))
+    seen = [
+        Seen(thing.solid, placed.setting.frame.eye, placed.values.is_see_through, placed.index)
+        for placed, thing in zip(prepared.things, built, strict=True)
+    ]
     first = len(lines)
     lines += _final_pieces(prepared, board, seen, first)
     final = tuple(line.id for line in lines[first:] if line.visible)
-    return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen))
+    return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen), tuple(built))
 
 
 def picture(solved: Solved) -> Picture:
@@ -207,14 +210,12 @@ def _ends(board: Board, thing: str, edge: Edge) -> tuple[Point, Point] | None:
 def _faces(solved: Solved) -> list[TonedFace]:
     light = solved.prepared.exercise.light
     result = []
-    for placed, seen in reversed(list(zip(solved.prepared.things, solved.seen, strict=True))):
-        if seen.see_through:
+    for placed, thing in reversed(list(zip(solved.prepared.things, solved.built, strict=True))):
+        if placed.values.is_see_through:
             continue
-        corners = seen.solid.picture(seen.eye)
-        outward = {face.name for face in faces_toward_eye(seen.solid, corners)}
-        for face in painted(seen):
-            loops: list[list[Place]] = [[corners[c] for c in loop] for loop in face.loops]
-            tone = face_tone(face.turned, light) if face.name in outward else inside_tone(face.turned, light)
+        for face in thing.faces:
+            loops: list[list[Place]] = [[thing.page[c] for c in loop] for loop in face.loops]
+            tone = face_tone(face.turned, light) if face.name in thing.outward else inside_tone(face.turned, light)
             result.append(TonedFace(thing=placed.values.name, name=face.name, loops=loops, tone=tone))
     return result
 

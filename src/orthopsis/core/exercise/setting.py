@@ -1,6 +1,6 @@
 """The exercise made ready for drawing: its sheet, its frames, and each thing with its kind and values."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from contextlib import contextmanager
 from dataclasses import dataclass
 
@@ -40,11 +40,16 @@ class Prepared:
     frames: tuple[Frame, ...]
     things: tuple[Placed, ...]
     wording: Wording
+    by_name: Mapping[str, Placed]
 
     @property
     def eye_level_mm(self) -> float:
         """Height of the eye level over the bottom edge."""
         return self.exercise.eye_level.height_mm
+
+    def thing(self, name: str) -> "Placed | None":
+        """Return the thing of that name, or None."""
+        return self.by_name.get(name)
 
     def length(self, mm: float) -> str:
         """Return a length as this class writes it."""
@@ -82,7 +87,7 @@ def prepare(exercise: Exercise) -> Prepared:
             check_values(kind.parameters, values, sheet)
         things.append(placed)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
-    return Prepared(exercise, sheet, frames, tuple(things), wording)
+    return Prepared(exercise, sheet, frames, tuple(things), wording, {p.values.name: p for p in things})
 
 
 def setting_of(exercise: Exercise, view: str = "") -> Setting:

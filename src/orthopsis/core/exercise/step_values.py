@@ -82,7 +82,7 @@ def _cube(act: RuleToPoint) -> dict[str, object]:
 def _upright(solved: Solved, breath: Breath) -> str:
     """Return how the uprights of a thing run: upright, or toward the third point."""
     wording = solved.prepared.wording
-    thing = next((p for p in solved.prepared.things if p.values.name == breath.thing), None)
+    thing = solved.prepared.thing(breath.thing)
     if thing is None or thing.setting.frame.way("up").goal.is_ideal:
         return wording.term("upright")
     return f"toward the {wording.term('third point')}"

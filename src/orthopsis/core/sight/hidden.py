@@ -18,13 +18,16 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
+from shapely import STRtree
+from shapely import box as shapely_box
 
-from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_DEPTH
-from orthopsis.core.sight.solid import Edge, Solid, faces_toward_eye, is_broad
-from orthopsis.core.view.eye import Array, Eye
+from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_DEPTH, THIN_FACE_MM2
+from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.view.eye import Array, Eye, behind_the_eye
 
 Index = NDArray[np.int64]
 Mask = NDArray[np.bool_]
+_NOTHING = Topology((), (), ())
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,33 +69,40 @@ class Sight:
 
     def __init__(self, things: Sequence[Seen]) -> None:
         self._things = things
-        self._pictures = [thing.eye.see(thing.solid.places) for thing in things]
-        self._nearness = [thing.eye.nearness(thing.solid.places) for thing in things]
-        loops: list[Array] = []
-        owners: list[int] = []
-        planes: list[Array] = []
-        layers: list[int] = []
-        for number, thing in enumerate(things):
-            for face in _hiding_faces(thing, self._pictures[number]):
-                for rows in face:
-                    loops.append(self._pictures[number][rows])
-                    owners.append(len(planes))
-                planes.append(face_plane(thing.eye, thing.solid.places[face[0]]))
-                layers.append(thing.layer)
-        self._set_faces(loops, np.array(owners, dtype=np.int64), planes, layers)
+        counts = [len(thing.solid.places) for thing in things]
+        self._first_row = np.concatenate(([0], np.cumsum(counts))).astype(np.int64)
+        places = np.vstack([thing.solid.places for thing in things]) if things else np.empty((0, 3))
+        eyes = np.array([(*thing.eye.principal.xy, thing.eye.distance_mm) for thing in things]).reshape(-1, 3)
+        eye = np.repeat(eyes, counts, axis=0)
+        if np.any(places[:, 2] <= 0):
+            raise behind_the_eye()
+        self._near = eye[:, 2] / places[:, 2]
+        self._page = eye[:, :2] + places[:, :2] * self._near[:, None]
+        self._set_faces(places, eyes)
 
-    def _set_faces(self, loops: list[Array], owners: Index, planes: list[Array], layers: list[int]) -> None:
-        self._layer = np.array(layers, dtype=np.int64)
-        self._plane = np.array(planes).reshape(-1, 3)
-        counts = np.array([len(loop) for loop in loops], dtype=np.int64)
-        self._sides = np.bincount(owners, weights=counts, minlength=len(planes)).astype(np.int64)
-        self._first_side = np.concatenate(([0], np.cumsum(self._sides)[:-1])).astype(np.int64)
-        self._side_start = np.vstack(loops) if loops else np.empty((0, 2))
-        ends = [np.roll(loop, -1, axis=0) for loop in loops]
-        self._side_end = np.vstack(ends) if ends else np.empty((0, 2))
-        first = self._first_side[self._sides > 0]
-        self._low = np.minimum.reduceat(self._side_start, first) if len(first) else np.empty((0, 2))
-        self._high = np.maximum.reduceat(self._side_start, first) if len(first) else np.empty((0, 2))
+    def _set_faces(self, places: Array, eyes: Array) -> None:
+        """Keep the faces that hide: turned toward the eye, or any face of a thing that one looks into."""
+        solid = [(i, thing.solid.topology) for i, thing in enumerate(self._things) if not thing.see_through]
+        if not solid:
+            solid = [(0, _NOTHING)]
+        counts = np.concatenate([t.side_counts for _, t in solid])
+        sides = np.vstack([t.side_rows + self._first_row[i] for i, t in solid])
+        owner = np.repeat([i for i, _ in solid], [len(t.side_counts) for _, t in solid])
+        is_open = np.repeat([t.is_open for _, t in solid], [len(t.side_counts) for _, t in solid])
+        a, b = self._page[sides[:, 0]], self._page[sides[:, 1]]
+        begins = _begins(counts)
+        area = np.add.reduceat(a[:, 0] * b[:, 1] - b[:, 0] * a[:, 1], begins) if len(sides) else np.zeros(0)
+        keep = np.where(is_open, np.abs(area), area) > 2 * THIN_FACE_MM2
+        kept = np.repeat(keep, counts)
+        sides, self._sides, owner = sides[kept], counts[keep], owner[keep]
+        self._first_side = _begins(self._sides)
+        self._side_start, self._side_end = a[kept], b[kept]
+        self._layer = np.array([thing.layer for thing in self._things], dtype=np.int64)[owner]
+        self._plane = _planes(places[sides[:, 0]], places[sides[:, 1]], self._first_side, eyes[owner])
+        some = len(sides) > 0
+        self._low = np.minimum.reduceat(self._side_start, self._first_side) if some else np.empty((0, 2))
+        self._high = np.maximum.reduceat(self._side_start, self._first_side) if some else np.empty((0, 2))
+        self._tree = STRtree(_boxes(self._low, self._high))
 
     def pieces(self) -> list[list[Piece]]:
         """Return for each thing the seen and hidden pieces of its edges, in edge order."""
@@ -114,22 +124,13 @@ class Sight:
         return [(t0, t1) for _, t0, t1, visible in self._cut(line) if visible]
 
     def _segments(self) -> _Segments:
-        starts, ends, near0, near1, layers, below = [], [], [], [], [], []
-        for number, thing in enumerate(self._things):
-            row = {name: i for i, name in enumerate(thing.solid.names)}
-            i = [row[e.start] for e in thing.solid.edges]
-            j = [row[e.end] for e in thing.solid.edges]
-            starts.append(self._pictures[number][i])
-            ends.append(self._pictures[number][j])
-            near0.append(self._nearness[number][i])
-            near1.append(self._nearness[number][j])
-            layers.append(np.full(len(i), thing.layer))
-            below.append(np.full(len(i), thing.layer + 1))
-        if not starts:
+        if not self._things:
             none = np.empty(0)
             return _Segments(np.empty((0, 2)), np.empty((0, 2)), none, none, none.astype(int), none.astype(int))
-        flat = [np.concatenate(part) for part in (starts, ends, near0, near1, layers, below)]
-        return _Segments(*flat)
+        rows = [t.solid.topology.edge_rows + first for t, first in zip(self._things, self._first_row, strict=False)]
+        start, end = np.vstack(rows).T
+        layer = np.repeat([thing.layer for thing in self._things], [len(r) for r in rows])
+        return _Segments(self._page[start], self._page[end], self._near[start], self._near[end], layer, layer + 1)
 
     def _cut(self, segments: _Segments) -> list[tuple[int, float, float, bool]]:
         """Return (edge number, from, to, visible), in order along each edge, neighbours of one kind joined."""
@@ -152,12 +153,11 @@ class Sight:
         """Return edge and face numbers of the pairs whose boxes touch and of which the face may hide the edge."""
         low = np.minimum(segments.start, segments.end)
         high = np.maximum(segments.start, segments.end)
-        touches = self._layer[None, :] < segments.hidden_below[:, None]
-        for axis in (0, 1):
-            touches &= self._low[None, :, axis] <= high[:, None, axis]
-            touches &= self._high[None, :, axis] >= low[:, None, axis]
-        edge, face = np.nonzero(touches)
-        return edge, face
+        edge, face = self._tree.query(_boxes(low, high))
+        may = self._layer[face] < segments.hidden_below[edge]
+        edge, face = edge[may], face[may]
+        order = np.argsort(edge, kind="stable")
+        return edge[order], face[order]
 
     def _spread(self, face: Index) -> tuple[Index, Index, Index]:
         """Return for a list of faces: the place in the list and the side of every side, and where each begins."""
@@ -231,27 +231,38 @@ def _split(pieces: list[Piece], alone: list[Piece]) -> list[Piece]:
     return result
 
 
-def _hiding_faces(thing: Seen, page: Array) -> list[list[list[int]]]:
-    """Return the faces that hide, each as the rows of its loops; of an open solid both sides of each face do."""
-    if thing.see_through:
-        return []
-    row = {name: i for i, name in enumerate(thing.solid.names)}
-    corners = {name: (float(page[i, 0]), float(page[i, 1])) for name, i in row.items()}
-    faces = thing.solid.faces if thing.solid.is_open else faces_toward_eye(thing.solid, corners)
-    return [[[row[c] for c in loop] for loop in face.loops] for face in faces if is_broad(face, corners)]
+def _boxes(low: Array, high: Array) -> NDArray[np.object_]:
+    return np.asarray(shapely_box(low[:, 0], low[:, 1], high[:, 0], high[:, 1]), dtype=object)
 
 
-def face_plane(eye: Eye, outline: Array) -> Array:
-    """Return (a, b, c) with nearness = a x + b y + c on a face, from its normal in the world.
+def _begins(counts: Index) -> Index:
+    """Return where each of several runs begins that follow each other."""
+    return np.concatenate(([0], np.cumsum(counts)[:-1])).astype(np.int64) if len(counts) else counts
+
+
+def _planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
+    """Return (a, b, c) of each face with nearness = a x + b y + c on it, from its normal in the world.
 
     For points X on the face n·X = h; with X = z (u/d, v/d, 1) follows d/z = d (n·(u/d, v/d, 1)) / h.
     Source: Newell's normal (from memory).
+
+    Args:
+        start, end: ends of all sides, shape (s, 3), face after face.
+        begins: the first side of each face.
+        eyes: principal point and distance for each face, shape (f, 3).
     """
-    normal = np.cross(outline, np.roll(outline, -1, axis=0)).sum(axis=0)
-    height = float(normal @ outline.mean(axis=0))
-    px, py = eye.principal.xy
-    a, b = normal[0] / height, normal[1] / height
-    return np.array([a, b, eye.distance_mm * normal[2] / height - a * px - b * py])
+    if not len(begins):
+        return np.empty((0, 3))
+    normal = np.add.reduceat(np.cross(start, end), begins)
+    height = np.einsum("ij,ij->i", normal, start[begins])
+    a, b = normal[:, 0] / height, normal[:, 1] / height
+    return np.column_stack((a, b, eyes[:, 2] * normal[:, 2] / height - a * eyes[:, 0] - b * eyes[:, 1]))
+
+
+def face_plane(eye: Eye, outline: Array) -> Array:
+    """Return (a, b, c) with nearness = a x + b y + c on one face, from its corners in the world, shape (n, 3)."""
+    eyes = np.array([(*eye.principal.xy, eye.distance_mm)])
+    return np.asarray(_planes(outline, np.roll(outline, -1, axis=0), np.zeros(1, dtype=np.int64), eyes)[0])
 
 
 def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:

@@ -25,7 +25,7 @@ def painted(seen: Seen) -> list[Face]:
         faces = [face for face in solid.faces if is_broad(face, corners)]
     else:
         faces = list(faces_toward_eye(solid, corners))
-        if solid.is_convex:
+        if solid.topology.is_convex:
             return faces
     planes: list[Plane] = []
     for face in faces:

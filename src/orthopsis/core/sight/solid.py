@@ -7,6 +7,8 @@ with what the construction made under the same name.
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass
 
+import numpy as np
+
 from orthopsis.core.plane.tolerance import THIN_FACE_MM2
 from orthopsis.core.view.eye import Array, Eye
 
@@ -40,31 +42,80 @@ class Edge:
     runs: str
 
 
-@dataclass(frozen=True, slots=True)
-class Solid:
-    """A closed solid in the world of an eye (see ``view.eye``).
+class Topology:
+    """How corners, faces and edges of a solid hang together; many solids share one.
 
     Attributes:
         names: corner names.
-        places: their world coordinates, shape (n, 3), mm.
+        faces, edges: by corner names.
+        is_open: whether a face is missing, so that the inner sides of the others may be seen.
+        is_convex: whether no face can hide another one that is turned toward the eye.
+        row: row of each corner.
+        edge_rows: rows of the ends of each edge, shape (e, 2).
+        side_rows: rows of the ends of each side of each face, holes included, shape (s, 2).
+        side_counts: how many sides each face has, shape (f,).
     """
 
-    names: tuple[str, ...]
+    def __init__(
+        self,
+        names: tuple[str, ...],
+        faces: tuple[Face, ...],
+        edges: tuple[Edge, ...],
+        *,
+        is_open: bool = False,
+        is_convex: bool = False,
+    ) -> None:
+        self.names, self.faces, self.edges = names, faces, edges
+        self.is_open, self.is_convex = is_open, is_convex
+        self.row = {name: i for i, name in enumerate(names)}
+        self.edge_rows = np.array([(self.row[e.start], self.row[e.end]) for e in edges], dtype=np.int64)
+        sides = [
+            [(self.row[a], self.row[b]) for loop in face.loops for a, b in zip(loop, (*loop[1:], loop[0]), strict=True)]
+            for face in faces
+        ]
+        self.side_rows = np.array([pair for face in sides for pair in face], dtype=np.int64).reshape(-1, 2)
+        self.side_counts = np.array([len(face) for face in sides], dtype=np.int64)
+
+
+@dataclass(frozen=True, slots=True)
+class Solid:
+    """A solid in the world of an eye (see ``view.eye``).
+
+    Attributes:
+        topology: its corners, faces and edges.
+        places: world coordinates of the corners, shape (n, 3), mm.
+    """
+
+    topology: Topology
     places: Array
-    faces: tuple[Face, ...]
-    edges: tuple[Edge, ...]
-    is_open: bool = False
-    """Whether a face is missing, so that the inner sides of the others may be seen."""
-    is_convex: bool = False
-    """Whether no face of it can hide another one that is turned toward the eye."""
+
+    @property
+    def names(self) -> tuple[str, ...]:
+        """Corner names."""
+        return self.topology.names
+
+    @property
+    def faces(self) -> tuple[Face, ...]:
+        """The faces."""
+        return self.topology.faces
+
+    @property
+    def edges(self) -> tuple[Edge, ...]:
+        """The edges."""
+        return self.topology.edges
+
+    @property
+    def is_open(self) -> bool:
+        """Whether one looks into it."""
+        return self.topology.is_open
 
     def index(self, name: str) -> int:
         """Return the row of a corner."""
-        return self.names.index(name)
+        return self.topology.row[name]
 
     def picture(self, eye: Eye) -> dict[str, tuple[float, float]]:
         """Return the page place (mm) of every corner as the eye sees it: the view route."""
-        return {n: (float(x), float(y)) for n, (x, y) in zip(self.names, eye.see(self.places), strict=True)}
+        return {n: (x, y) for n, (x, y) in zip(self.names, eye.see(self.places).tolist(), strict=True)}
 
 
 def faces_toward_eye(solid: Solid, corners: Mapping[str, tuple[float, float]]) -> Iterator[Face]:

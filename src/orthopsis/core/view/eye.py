@@ -38,11 +38,7 @@ class Eye:
         """
         z = world[:, 2]
         if np.any(z <= 0):
-            raise GeometryError(
-                "behind_the_eye",
-                "A part of this thing would be behind the viewer.",
-                "Move it away or make it smaller.",
-            )
+            raise behind_the_eye()
         px, py = self.principal.xy
         scale = self.distance_mm / z
         return np.column_stack((px + world[:, 0] * scale, py + world[:, 1] * scale))
@@ -92,3 +88,10 @@ class Eye:
             return ideal(dx, dy)
         px, py = self.principal.xy
         return Point(px + self.distance_mm * dx / dz, py + self.distance_mm * dy / dz)
+
+
+def behind_the_eye() -> GeometryError:
+    """Return the error for a thing that reaches beside or behind the viewer."""
+    return GeometryError(
+        "behind_the_eye", "A part of this thing would be behind the viewer.", "Move it away or make it smaller."
+    )

@@ -1,13 +1,14 @@
 """A box in two- and three-point perspective: nearest edge first, two sides, a back corner that comes by itself."""
 
 from collections.abc import Mapping
+from functools import lru_cache
 
 import numpy as np
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import Edge, Face, Solid
+from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.box import block
 from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Role
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
@@ -33,14 +34,20 @@ def solid(values: Values, setting: Setting) -> Solid:
         "far": vectors["left"] + vectors["right"],
     }
     rise = {block.first_level(setting): np.zeros(3), block.second_level(setting): vectors["up"]}
-    corners = [(f"{c}.{level}", start + aside[c] + rise[level]) for level in ("bottom", "top") for c in _UPRIGHTS]
-    faces = tuple(f for f in _FACES if not (values.is_open and f.name == "top"))
-    names = tuple(name for name, _ in corners)
-    return Solid(names, np.array([at for _, at in corners]), faces, _edges(setting), values.is_open, not values.is_open)
+    places = [start + aside[c] + rise[level] for level in ("bottom", "top") for c in _UPRIGHTS]
+    runs = tuple(setting.frame.way(role).family for role in ("left", "right", "up"))
+    return Solid(_topology(runs, is_open=values.is_open), np.array(places))
 
 
-def _edges(setting: Setting) -> tuple[Edge, ...]:
-    runs = {role: setting.frame.way(role).family for role in ("left", "right", "up")}
+@lru_cache(maxsize=64)
+def _topology(families: tuple[str, ...], *, is_open: bool) -> Topology:
+    names = tuple(f"{c}.{level}" for level in ("bottom", "top") for c in _UPRIGHTS)
+    faces = tuple(f for f in _FACES if not (is_open and f.name == "top"))
+    return Topology(names, faces, _edges(families), is_open=is_open, is_convex=not is_open)
+
+
+def _edges(families: tuple[str, ...]) -> tuple[Edge, ...]:
+    runs = dict(zip(("left", "right", "up"), families, strict=True))
     result = [Edge(f"{c}.edge", f"{c}.bottom", f"{c}.top", runs["up"]) for c in _UPRIGHTS]
     for level in ("bottom", "top"):
         for role in ROLES:

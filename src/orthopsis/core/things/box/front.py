@@ -27,7 +27,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, toward
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import Edge, Face, Solid
+from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
 from orthopsis.core.view.frame import distance_names, distance_points
 
@@ -155,11 +155,14 @@ def solid(values: Values, setting: Setting) -> Solid:
     away = eye.ray(goal) * eye.world_length(goal, _share(values, setting))
     points = _corner_points(values)
     front = np.array([eye.at(points[c]) for c in CORNERS])
+    return Solid(_topology(setting.frame.name, is_open=values.is_open), np.vstack((front, front + away)))
+
+
+@lru_cache(maxsize=64)
+def _topology(goal_name: str, *, is_open: bool) -> Topology:
     names = tuple(f"{side}.{corner}" for side in ("front", "back") for corner in CORNERS)
-    faces = tuple(f for f in _faces() if not (values.is_open and f.name == "front"))
-    return Solid(
-        names, np.vstack((front, front + away)), faces, _edges(setting.frame.name), values.is_open, not values.is_open
-    )
+    faces = tuple(f for f in _faces() if not (is_open and f.name == "front"))
+    return Topology(names, faces, _edges(goal_name), is_open=is_open, is_convex=not is_open)
 
 
 def _faces() -> tuple[Face, ...]:

@@ -6,7 +6,7 @@ import numpy as np
 
 from orthopsis.core.construct.carry import Outline
 from orthopsis.core.sight.hidden import Seen, Sight
-from orthopsis.core.sight.solid import Edge, Face, Solid
+from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import Setting
 from orthopsis.core.view.eye import Array
 
@@ -18,12 +18,8 @@ def body(outline: Outline, front: Array, carried: Array, turned: Turned, front_t
     """Return the solid between the front corners, shape (n, 3), and the same carried by a world vector."""
     corners = outline.corners
     names = tuple(f"{end}.{c}" for end in ("front", "back") for c in corners)
-    return Solid(
-        names,
-        np.vstack((front, front + carried)),
-        (*_ends(outline, front_turned), *_sides(outline, turned)),
-        _edges(outline),
-    )
+    faces = (*_ends(outline, front_turned), *_sides(outline, turned))
+    return Solid(Topology(names, faces, _edges(outline)), np.vstack((front, front + carried)))
 
 
 def _ends(outline: Outline, front_turned: str) -> tuple[Face, Face]:
