@@ -23,6 +23,10 @@ function line(id: number, from: [number, number], to: [number, number], restsOn 
 
 function step(part: Partial<Step>): Step {
   const base = {
+    key: 'Crate/guides',
+    joins: [],
+    can: [],
+    stop: false,
     phase: 'guides',
     thing: 'Crate',
     title: '',
@@ -37,7 +41,11 @@ function step(part: Partial<Step>): Step {
 }
 
 const lines = [line(0, [0, 0], [100, 100], 'point'), line(1, [0, 50], [100, 100], 'point'), line(2, [0, 0], [40, 0])]
-const drawing = { lines, points: { 'Crate.front.a': [-30, 10] } } as unknown as Drawing
+const drawing = {
+  lines,
+  points: { 'Crate.front.a': [-30, 10] },
+  vanishing_points: { point: [100, 100] },
+} as unknown as Drawing
 
 describe('the stage after a step', () => {
   const steps = [step({ draws: [0, 1] }), step({ draws: [2], takes_away: [0] }), step({ darkens: [2], tones: true })]

@@ -878,7 +878,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -970,6 +970,19 @@ export interface components {
         Body_upload_api_piles__pile_id__sheets_post: {
             /** File */
             file: string;
+        };
+        /**
+         * BringBackAct
+         * @description Tell a step again that was left out.
+         */
+        BringBackAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "bring_back";
+            /** Key */
+            key: string;
         };
         /**
          * Changed
@@ -1210,6 +1223,8 @@ export interface components {
             measures: components["schemas"]["MeasureMark"][];
             /** Steps */
             steps: components["schemas"]["Step"][];
+            /** Left Out */
+            left_out: components["schemas"]["LeftOut"][];
             /** Advice */
             advice: components["schemas"]["Advice"][];
             /** Sentences */
@@ -1393,6 +1408,16 @@ export interface components {
         KindLine: {
             /** Kind */
             kind: string;
+            /** Title */
+            title: string;
+        };
+        /**
+         * LeftOut
+         * @description A step that is not told.
+         */
+        LeftOut: {
+            /** Key */
+            key: string;
             /** Title */
             title: string;
         };
@@ -1873,8 +1898,28 @@ export interface components {
         /**
          * Step
          * @description One step of the work (a fact, not a caption).
+         *
+         *     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
+         *     tells that a lesson may well end after it.
          */
         Step: {
+            /** Key */
+            key: string;
+            /**
+             * Joins
+             * @default []
+             */
+            joins: string[];
+            /**
+             * Can
+             * @default []
+             */
+            can: ("earlier" | "later" | "join" | "part" | "split" | "whole" | "extra" | "required" | "leave_out" | "say" | "own")[];
+            /**
+             * Stop
+             * @default false
+             */
+            stop: boolean;
             /** Phase */
             phase: string;
             /** Thing */
@@ -1907,6 +1952,29 @@ export interface components {
             darkens: number[];
             /** Tones */
             tones: boolean;
+        };
+        /**
+         * StepActOn
+         * @description Change a step: move, join, split, reword, make extra or leave out.
+         */
+        StepActOn: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "step";
+            /** Key */
+            key: string;
+            /**
+             * Change
+             * @enum {string}
+             */
+            change: "earlier" | "later" | "join" | "part" | "split" | "whole" | "extra" | "required" | "leave_out" | "say" | "own";
+            /**
+             * Text
+             * @default
+             */
+            text: string;
         };
         /**
          * StudentLine

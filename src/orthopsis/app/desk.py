@@ -9,7 +9,8 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
 from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture
+from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture, StepAct
+from orthopsis.core.exercise.edit_steps import bring_back, change_step
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
 
@@ -78,6 +79,22 @@ class RenameAct(BaseModel):
     name: Annotated[str, Field(max_length=60)]
 
 
+class StepActOn(BaseModel):
+    """Change a step: move, join, split, reword, make extra or leave out."""
+
+    op: Literal["step"]
+    key: Annotated[str, Field(max_length=120)]
+    change: StepAct
+    text: Annotated[str, Field(max_length=600)] = ""
+
+
+class BringBackAct(BaseModel):
+    """Tell a step again that was left out."""
+
+    op: Literal["bring_back"]
+    key: Annotated[str, Field(max_length=120)]
+
+
 class DragAct(BaseModel):
     """Drag a handle to a page place (mm)."""
 
@@ -89,7 +106,17 @@ class DragAct(BaseModel):
 
 
 Act = Annotated[
-    TypeAct | CureAct | AddAct | AddViewAct | RemoveViewAct | ThingAct | MoveAct | RenameAct | DragAct,
+    TypeAct
+    | CureAct
+    | AddAct
+    | AddViewAct
+    | RemoveViewAct
+    | ThingAct
+    | MoveAct
+    | RenameAct
+    | StepActOn
+    | BringBackAct
+    | DragAct,
     Field(discriminator="op"),
 ]
 
@@ -179,6 +206,10 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return edit.move_thing(exercise, act.index, act.by)
         case RenameAct():
             return edit.rename_thing(exercise, act.index, act.name)
+        case StepActOn():
+            return change_step(exercise, act.key, act.change, act.text)
+        case BringBackAct():
+            return bring_back(exercise, act.key)
         case DragAct():
             return edit.drag(exercise, act.handle, act.x, act.y, snap=act.snap)
 

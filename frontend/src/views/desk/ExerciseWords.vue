@@ -79,7 +79,11 @@ watch(
       v-for="sentence in sentences"
       :key="sentence.about"
       :data-about="sentence.about"
-      :class="{ chosen: chosen === sentence.about, thing: sentence.title && !isView(sentence), bad: problemOf(sentence) }"
+      :class="{
+        chosen: chosen === sentence.about,
+        thing: sentence.title && !isView(sentence),
+        bad: problemOf(sentence),
+      }"
       @click="emit('choose', sentence.about)"
     >
       <header v-if="sentence.title || isView(sentence)">
@@ -93,7 +97,12 @@ watch(
           @change="rename(sentence, $event)"
         />
         <NDropdown :options="menuOf(sentence)" trigger="click" @select="(key: string) => menu(sentence, key)">
-          <button type="button" class="word-button more" :aria-label="`What to do with ${sentence.title || 'the points'}`" @click.stop>
+          <button
+            type="button"
+            class="word-button more"
+            :aria-label="`What to do with ${sentence.title || 'the points'}`"
+            @click.stop
+          >
             more
           </button>
         </NDropdown>

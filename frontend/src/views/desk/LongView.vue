@@ -35,34 +35,34 @@ const scene = computed(() => {
 
 <template>
   <div class="rail">
-  <svg class="long" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="The whole eye level, to scale">
-    <rect
-      v-if="scene.start < scene.left"
-      class="strip"
-      :x="scene.start - 8"
-      y="12"
-      :width="scene.left - scene.start + 8"
-      height="18"
-    />
-    <rect
-      v-if="scene.end > scene.right"
-      class="strip"
-      :x="scene.right"
-      y="12"
-      :width="scene.end - scene.right + 8"
-      height="18"
-    />
-    <rect class="sheet" :x="scene.left" y="5" :width="scene.right - scene.left" height="32" />
-    <line :x1="scene.start - 10" :x2="scene.end + 10" y1="21" y2="21" />
-    <template v-for="p in scene.points" :key="p.name">
-      <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
-      <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
-      <text :x="p.x + (p.late ? -9 : 9)" y="16" :text-anchor="p.late ? 'end' : 'start'">{{ p.label }}</text>
-    </template>
-  </svg>
-  <button v-if="picture.strips.length" type="button" class="word-button" :aria-pressed="wide" @click="wide = !wide">
-    {{ wide ? 'Sheet only' : 'Sheet and strips' }}
-  </button>
+    <svg class="long" :viewBox="`0 0 ${WIDTH} ${HEIGHT}`" role="img" aria-label="The whole eye level, to scale">
+      <rect
+        v-if="scene.start < scene.left"
+        class="strip"
+        :x="scene.start - 8"
+        y="12"
+        :width="scene.left - scene.start + 8"
+        height="18"
+      />
+      <rect
+        v-if="scene.end > scene.right"
+        class="strip"
+        :x="scene.right"
+        y="12"
+        :width="scene.end - scene.right + 8"
+        height="18"
+      />
+      <rect class="sheet" :x="scene.left" y="5" :width="scene.right - scene.left" height="32" />
+      <line :x1="scene.start - 10" :x2="scene.end + 10" y1="21" y2="21" />
+      <template v-for="p in scene.points" :key="p.name">
+        <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
+        <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
+        <text :x="p.x + (p.late ? -9 : 9)" y="16" :text-anchor="p.late ? 'end' : 'start'">{{ p.label }}</text>
+      </template>
+    </svg>
+    <button v-if="picture.strips.length" type="button" class="word-button" :aria-pressed="wide" @click="wide = !wide">
+      {{ wide ? 'Sheet only' : 'Sheet and strips' }}
+    </button>
   </div>
 </template>
 

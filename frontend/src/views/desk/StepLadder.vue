@@ -9,6 +9,8 @@ import SheetThumb from '@/sheet/SheetThumb.vue'
 import { stageAfter } from '@/sheet/stage'
 import { useExercise } from '@/stores/exercise'
 
+import StepMenu from './StepMenu.vue'
+
 const step = defineModel<number>('step', { required: true })
 const exercise = useExercise()
 const strip = ref<HTMLElement>()
@@ -52,19 +54,40 @@ watch(step, async (number) => {
     <p v-if="!rungs.length" class="none">The steps come with the first thing on the sheet.</p>
     <ol ref="strip">
       <li v-for="(rung, i) in rungs" :key="rung.number" :data-step="rung.number" :style="{ width: `${rung.width}px` }">
-        <span class="group" :class="{ begins: begins(i) }">{{ begins(i) ? rung.group : '' }}</span>
+        <span class="group" :class="{ begins: begins(i) }">
+          <span>{{ begins(i) ? rung.group : '' }}</span>
+          <StepMenu :step="rung.step" :number="rung.number" />
+        </span>
         <button
           type="button"
-          :class="{ here: step === rung.number }"
+          class="rung"
+          :class="{ here: step === rung.number, extra: rung.step.extra }"
           :aria-pressed="step === rung.number"
           @click="choose(rung.number)"
         >
           <span class="picture">
             <SheetThumb :picture="exercise.drawing!" :label="`Sheet after step ${rung.number}`" :stage="rung.stage" />
           </span>
-          <span class="title"><b>{{ rung.number }}</b> {{ rung.step.title.replace(`${rung.step.thing}: `, '') }}</span>
+          <span class="title"
+            ><b>{{ rung.number }}</b
+            ><i v-if="rung.step.extra">extra: </i> {{ rung.step.title.replace(`${rung.step.thing}: `, '') }}</span
+          >
         </button>
-        <span class="tick">{{ Math.round(rung.start) }} min</span>
+        <span class="tick"
+          >{{ Math.round(rung.start) }} min<span v-if="rung.step.stop" class="stop">a good stop</span></span
+        >
+      </li>
+      <li v-if="exercise.drawing?.left_out.length" class="out">
+        <span class="group begins"><span>Left out</span></span>
+        <button
+          v-for="left in exercise.drawing.left_out"
+          :key="left.key"
+          type="button"
+          class="word-button"
+          @click="exercise.act({ op: 'bring_back', key: left.key })"
+        >
+          {{ left.title }}: tell it again
+        </button>
       </li>
     </ol>
   </section>
@@ -93,7 +116,10 @@ li {
 }
 
 .group {
-  height: 20px;
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  height: 24px;
   font-size: 13px;
   font-weight: 700;
   white-space: nowrap;
@@ -105,7 +131,7 @@ li {
   border-left-color: var(--on-graphite-soft);
 }
 
-button {
+.rung {
   flex: 1;
   min-height: 0;
   display: flex;
@@ -120,11 +146,11 @@ button {
   text-align: left;
 }
 
-button:hover {
+.rung:hover {
   background: var(--graphite-light);
 }
 
-button.here {
+.rung.here {
   border-color: var(--accent-on-dark);
   background: var(--graphite-light);
 }
@@ -160,6 +186,28 @@ button.here {
   border-left: 1px solid #7b818a;
   padding-left: 5px;
   background: repeating-linear-gradient(90deg, #59606a 0 1px, transparent 1px 31px) 0 0 / 100% 5px no-repeat;
+}
+
+.extra .picture {
+  opacity: 0.6;
+}
+
+.stop {
+  float: right;
+  padding-right: 6px;
+  color: var(--on-graphite);
+}
+
+.out {
+  width: 190px;
+  padding: 4px 10px;
+  font-size: 13px;
+  white-space: normal;
+}
+
+.out .word-button {
+  color: var(--accent-on-dark);
+  text-align: left;
 }
 
 .none {

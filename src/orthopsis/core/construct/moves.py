@@ -188,6 +188,22 @@ Act = (
 )
 
 
+_INPUTS = ("start", "end", "point", "line", "first", "second", "until", "through")
+
+
+def inputs(act: Act) -> set[str]:
+    """Return the full names of the points and lines that an act takes up."""
+    names = {value for field in _INPUTS if isinstance(value := getattr(act, field, None), str)}
+    for field in ("like", "stops_at"):
+        names |= set(getattr(act, field, ()))
+    return names
+
+
+def outputs(act: Act) -> set[str]:
+    """Return the full names of the points and lines that an act makes."""
+    return {value for field in ("makes", "makes_point") if isinstance(value := getattr(act, field, None), str)}
+
+
 @dataclass(frozen=True, slots=True)
 class Move:
     """One act of the hand, with what it belongs to.

@@ -115,6 +115,22 @@ class WordingDocument(Document):
     level: Level = "middle"
 
 
+class StepChange(Document):
+    """What a teacher changed of one step; steps are named ``thing/words``, with ``#2`` and so on where that recurs.
+
+    ``later`` moves it by so many places (negative: earlier), as far as what it needs allows; ``joined`` tells it in
+    one breath with the step before it; ``split`` tells it line by line.
+    """
+
+    step: Annotated[str, Field(min_length=1, max_length=120)]
+    text: Annotated[str, Field(max_length=600)] = ""
+    extra: bool = False
+    left_out: bool = False
+    joined: bool = False
+    split: bool = False
+    later: Annotated[int, Field(ge=-400, le=400)] = 0
+
+
 class ThingDocument(Document):
     """What every thing has; its kind adds its own parameters."""
 
@@ -171,6 +187,7 @@ class Exercise(Document):
     things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
+    steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()
     wording: WordingDocument = WordingDocument()
 
     model_config = ConfigDict(frozen=True, extra="forbid", populate_by_name=True)

@@ -111,9 +111,22 @@ class Picture(Part):
     measures: list[MeasureMark]
 
 
-class Step(Part):
-    """One step of the work (a fact, not a caption)."""
+StepAct = Literal["earlier", "later", "join", "part", "split", "whole", "extra", "required", "leave_out", "say", "own"]
+"""What can be done with a step: moved, joined to the one before and parted again, told line by line and whole again,
+made extra and required again, left out, told in the teacher's words and in its own again."""
 
+
+class Step(Part):
+    """One step of the work (a fact, not a caption).
+
+    ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
+    tells that a lesson may well end after it.
+    """
+
+    key: str
+    joins: list[str] = []
+    can: list[StepAct] = []
+    stop: bool = False
     phase: str
     thing: str
     title: str
@@ -179,9 +192,17 @@ class Sentence(Part):
     pieces: list[SentencePiece]
 
 
+class LeftOut(Part):
+    """A step that is not told."""
+
+    key: str
+    title: str
+
+
 class Drawing(Picture):
     """The whole answer."""
 
     steps: list[Step]
+    left_out: list[LeftOut]
     advice: list[Advice]
     sentences: list[Sentence]

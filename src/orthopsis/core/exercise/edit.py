@@ -208,7 +208,13 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
 def remove_thing(exercise: Exercise, index: int) -> Exercise:
     """Return the exercise without a thing."""
     _check_index(exercise, index)
-    return exercise.model_copy(update={"things": exercise.things[:index] + exercise.things[index + 1 :]})
+    gone = exercise.things[index].name
+    return exercise.model_copy(
+        update={
+            "things": exercise.things[:index] + exercise.things[index + 1 :],
+            "steps": tuple(c for c in exercise.steps if not c.step.startswith(f"{gone}/")),
+        }
+    )
 
 
 def move_thing(exercise: Exercise, index: int, by: int) -> Exercise:
@@ -242,7 +248,16 @@ def rename_thing(exercise: Exercise, index: int, name: str) -> Exercise:
         GeometryError: the name is taken, empty, too long or holds a full stop.
     """
     _check_index(exercise, index)
-    return _with(exercise, {f"things.{index}.name": name.strip()})
+    before = exercise.things[index].name
+    renamed = _with(exercise, {f"things.{index}.name": name.strip()})
+    after = renamed.things[index].name
+    steps = tuple(
+        c.model_copy(update={"step": f"{after}/{c.step.removeprefix(f'{before}/')}"})
+        if c.step.startswith(f"{before}/")
+        else c
+        for c in renamed.steps
+    )
+    return renamed.model_copy(update={"steps": steps})
 
 
 def _read(exercise: Exercise, path: str, text: str) -> Value | None:

@@ -6,7 +6,7 @@ from orthopsis.core.exercise.drawing import Drawing, Picture
 from orthopsis.core.exercise.picture import picture, solve
 from orthopsis.core.exercise.sentences import sentences
 from orthopsis.core.exercise.setting import prepare
-from orthopsis.core.exercise.steps import steps
+from orthopsis.core.exercise.told import steps
 
 
 def draw(exercise: Exercise) -> Drawing:
@@ -16,11 +16,12 @@ def draw(exercise: Exercise) -> Drawing:
         GeometryError: something cannot be drawn; ``about`` names the place in the exercise.
     """
     solved = solve(prepare(exercise))
-    made = steps(solved)
+    made, left_out = steps(solved)
     base = picture(solved)
     return Drawing.model_construct(
         **{name: getattr(base, name) for name in Picture.model_fields},
         steps=made,
+        left_out=left_out,
         advice=advise(solved, made),
         sentences=sentences(solved.prepared),
     )

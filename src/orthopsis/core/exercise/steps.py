@@ -1,8 +1,10 @@
-"""From the moves of an exercise to the steps that a class is told."""
+"""From the moves of an exercise to its steps, as the handbook orders them and before a teacher changes anything."""
 
-from collections.abc import Mapping
+from collections import Counter
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
 
-from orthopsis.core.construct.moves import RuleToPoint, Run, Side, Slide
+from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.picture import Solved
@@ -12,15 +14,71 @@ from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import counted
 
 
-def steps(solved: Solved) -> list[Step]:
+@dataclass(frozen=True, slots=True)
+class Told:
+    """A step with what its moves take up and make; ``breath`` is missing for the steps that finish a sheet."""
+
+    step: Step
+    needs: frozenset[str] = frozenset()
+    makes: frozenset[str] = frozenset()
+    breath: Breath | None = None
+
+    @property
+    def has_lines(self) -> bool:
+        """Whether it can be told line by line."""
+        return self.breath is not None and self.step.count > 1 and "~" not in self.step.key
+
+
+def told_steps(solved: Solved) -> list[Told]:
     """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
-    result = [_built_step(solved, breath) for breath in breaths(solved.moves)]
+    seen: Counter[str] = Counter()
+    result = []
+    for breath in breaths(solved.moves):
+        name = f"{breath.thing}/{breath.name}"
+        seen[name] += 1
+        key = name if seen[name] == 1 else f"{name}#{seen[name]}"
+        result.append(_told(breath, _built_step(solved, breath, key, step_values(solved, breath))))
     if solved.prepared.things:
-        result += _finish(solved)
+        result += [Told(step) for step in _finish(solved)]
     return result
 
 
-def _built_step(solved: Solved, breath: Breath) -> Step:
+def line_by_line(solved: Solved, told: Told) -> list[Told]:
+    """Return a step as one step for each of its lines."""
+    assert told.breath is not None
+    parts = list(_lines(solved, told.breath))
+    whole = step_values(solved, told.breath)
+    result = []
+    for number, part in enumerate(parts, start=1):
+        own = {name: value for name, value in step_values(solved, part).items() if value != ""}
+        step = _built_step(solved, part, f"{told.step.key}~{number}", whole | own)
+        title = f"{told.step.title} ({number} of {len(parts)})"
+        result.append(_told(part, step.model_copy(update={"title": title})))
+    return result
+
+
+def _told(breath: Breath, step: Step) -> Told:
+    acts = [move.act for move in breath.moves]
+    makes = frozenset(name for act in acts for name in outputs(act))
+    return Told(step, frozenset(name for act in acts for name in inputs(act)) - makes, makes, breath)
+
+
+def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
+    """Yield parts of a breath that draw one line each; marks go with the line after them, or with the last one."""
+    held: list[Move] = []
+    parts: list[list[Move]] = []
+    for move in breath.moves:
+        held.append(move)
+        if move.act.makes in solved.light_ids:
+            parts.append(held)
+            held = []
+    if parts:
+        parts[-1] += held
+    for part in parts:
+        yield Breath(breath.phase, breath.thing, breath.name, tuple(part))
+
+
+def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, object]) -> Step:
     acts = [move.act for move in breath.moves]
     made = [act.makes for act in acts]
     draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
@@ -28,8 +86,8 @@ def _built_step(solved: Solved, breath: Breath) -> Step:
     points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
     words, phrases = solved.prepared.wording, STEPS[breath.name]
-    values = step_values(solved, breath)
     return Step(
+        key=key,
         phase=breath.phase,
         thing=breath.thing,
         title=words.say(phrases.title, values),
@@ -72,6 +130,7 @@ def _plain(
 ) -> Step:  # fmt: skip
     words, phrases = solved.prepared.wording, STEPS[key]
     return Step(
+        key=f"/{key}",
         phase=key,
         thing="",
         title=words.say(phrases.title, values),

@@ -1,0 +1,94 @@
+"""Steps that a teacher changed: what is told, in which order, and that the changes stay when the exercise changes."""
+
+import pytest
+
+from conftest import box, exercise_of
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise import edit
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.drawing import Step
+from orthopsis.core.exercise.edit_steps import bring_back, change_step
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.exercise.stage import stage_after
+
+
+@pytest.fixture
+def two() -> Exercise:
+    """Two crates beside each other."""
+    return exercise_of(box("Low", 40, 30, 80, 60, depth_by="half"), box("Right", 300, 40, 60, 60, depth_by="half"))
+
+
+def keys(exercise: Exercise) -> list[str]:
+    """Return the names of the steps in order."""
+    return [step.key for step in draw(exercise).steps]
+
+
+def step_of(exercise: Exercise, key: str) -> Step:
+    """Return a step by its name."""
+    return next(step for step in draw(exercise).steps if step.key == key or key in step.joins)
+
+
+def test_a_step_moves_as_far_as_what_it_needs_allows(two: Exercise) -> None:
+    assert keys(two).index("Right/front") > keys(two).index("Low/back")
+    moved = two
+    while "earlier" in step_of(moved, "Right/front").can:
+        moved = change_step(moved, "Right/front", "earlier")
+    order = keys(moved)
+    assert order.index("Right/front") == order.index("Low/front") - 1, "all fronts can be drawn first"
+    with pytest.raises(GeometryError) as refused:
+        change_step(moved, "Right/front", "earlier")
+    assert refused.value.code == "step_cannot"
+    guides = step_of(two, "Low/guides")
+    assert "earlier" not in guides.can, "lines to the point need the front"
+
+
+def test_changes_stay_when_the_exercise_changes_and_follow_a_new_name(two: Exercise) -> None:
+    said = change_step(two, "Low/front", "say", "Draw the lobster crate as we practised.")
+    dragged = edit.set_at(said, "things.0.width", 95.0)
+    assert step_of(dragged, "Low/front").text == "Draw the lobster crate as we practised."
+    renamed = edit.rename_thing(dragged, 0, "Lobster crate")
+    assert step_of(renamed, "Lobster crate/front").text == "Draw the lobster crate as we practised."
+    assert read_exercise(renamed.document()) == renamed
+    own = change_step(renamed, "Lobster crate/front", "own")
+    assert "95 mm" in step_of(own, "Lobster crate/front").text
+    assert not edit.remove_thing(said, 0).steps, "what was changed of a thing goes with it"
+
+
+def test_steps_told_in_one_breath_or_line_by_line_draw_the_same(two: Exercise) -> None:
+    joined = change_step(two, "Low/depth.half", "join")
+    assert len(keys(joined)) == len(keys(two)) - 1
+    assert "Low/depth.half" in step_of(joined, "Low/guides").joins
+    assert keys(change_step(joined, "Low/guides", "part")) == keys(two)
+    split = change_step(two, "Low/guides", "split")
+    lines = [key for key in keys(split) if key.startswith("Low/guides~")]
+    assert len(lines) == step_of(two, "Low/guides").count
+    assert all(step_of(split, key).count == 1 for key in lines)
+    assert keys(change_step(split, lines[0], "whole")) == keys(two)
+    whole = draw(two).steps
+    for changed in (joined, split):
+        steps = draw(changed).steps
+        assert stage_after(steps, len(steps)) == stage_after(whole, len(whole))
+
+
+def test_a_step_is_left_out_only_if_nothing_needs_it(two: Exercise) -> None:
+    without = change_step(two, "/tone", "leave_out")
+    assert "/tone" not in keys(without)
+    assert [left.key for left in draw(without).left_out] == ["/tone"]
+    assert keys(bring_back(without, "/tone")) == keys(two)
+    with pytest.raises(GeometryError) as refused:
+        change_step(two, "Low/front", "leave_out")
+    assert refused.value.code == "step_cannot"
+
+
+def test_extra_steps_do_not_count_against_the_lesson(two: Exercise) -> None:
+    short = two.model_copy(update={"minutes": 10})
+    assert any(a.code == "more_than_the_minutes" for a in draw(short).advice)
+    for key in keys(short):
+        short = change_step(short, key, "extra")
+    assert not any(a.code == "more_than_the_minutes" for a in draw(short).advice)
+    assert all(step.extra for step in draw(short).steps)
+
+
+def test_a_lesson_may_end_when_the_sheet_is_set_up_and_after_each_thing(two: Exercise) -> None:
+    stops = [step.key for step in draw(two).steps if step.stop]
+    assert stops == ["/setup.point", "Low/back", "Right/back"]
