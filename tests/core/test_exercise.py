@@ -104,6 +104,18 @@ def test_a_farther_crate_hides_behind_a_nearer_one_and_the_eye_level_behind_both
     assert all(not (40 < (line.start[0] + line.end[0]) / 2 < 140) for line in level)
 
 
+ENDS = {"kind": "two_point", "left_mm": 0, "right_mm": 420}
+FAR = {"kind": "two_point", "left_mm": -400, "right_mm": 800, "centre_mm": 200}
+NEAR_THIRD = {"kind": "three_point", "left_mm": 0, "right_mm": 420, "third_x_mm": 210, "third_y_mm": 10}
+BIRD = {"kind": "three_point", "left_mm": -90, "right_mm": 500, "third_x_mm": 190, "third_y_mm": -260}
+
+
+def corner_box(**more: object) -> dict[str, object]:
+    """Return a box about its nearest edge."""
+    sides = {"left_by": "measured", "left_length": 40, "right_by": "measured", "right_length": 40}
+    return {"kind": "box", "name": "A", **sides, **more}
+
+
 ADVICE = [
     (box("A", 390, 20, 60, 40), {}, "off_the_paper"),
     (box("A", 10, 10, 60, 40), {"views": [{"x_mm": 210, "distance_mm": 150}]}, "outside_outer_cone"),
@@ -112,6 +124,13 @@ ADVICE = [
     (box("A", 180, 120, 60, 60), {}, "straight_before"),
     (box("A", 60, 40, 60, 40), {"eye_level": {"height_mm": 150, "school": "composition"}}, "eye_level_across_middle"),
     (box("A", 30, 90, 60, 59.8), {}, "lines_too_close"),
+    (box("A", 30, 90, 60, 50.3), {}, "between_marks"),
+    (corner_box(left=200, bottom=5, height=60), {"views": [ENDS], "eye_level": {"height_mm": 270}}, "points_too_close"),
+    (corner_box(left=200, bottom=60, height=40), {"views": [FAR]}, "points_off_sheet"),
+    (corner_box(left=200, bottom=145, height=40), {"views": [FAR]}, "line_too_flat"),
+    (corner_box(left=200, bottom=60, height=40, left_length=520), {"views": [FAR]}, "absurd_depth"),
+    (corner_box(left=215, bottom=120, height=20), {"views": [NEAR_THIRD]}, "third_point_too_near"),
+    (corner_box(left=195, bottom=165, height=60), {"views": [BIRD]}, "outside_triangle"),
 ]
 
 
@@ -126,10 +145,11 @@ def test_advice_is_given_with_number_limit_and_a_cure_that_cures(
     assert given_advice.text
     assert given_advice.why
     assert given_advice.value != given_advice.limit
-    for change in given_advice.cure_edits:
-        exercise = edit.set_at(exercise, change.path, change.value)
-    if given_advice.cure_edits:
-        assert code not in {a.code for a in draw(exercise).advice}
+    for cure in given_advice.cures:
+        cured = exercise
+        for change in cure.edits:
+            cured = edit.set_at(cured, change.path, change.value)
+        assert code not in {a.code for a in draw(cured).advice}, cure.text
 
 
 def test_a_well_placed_sheet_gets_no_advice() -> None:

@@ -14,7 +14,7 @@ from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording
 
 ALL_TEMPLATES = [
     *(t for p in STEPS.values() for t in (p.title, *p.says, p.rule, p.slip)),
-    *(t for p in ADVICE.values() for t in (p.text, p.why, p.cure)),
+    *(t for p in ADVICE.values() for t in (p.text, p.why, *p.cures)),
     *FINDINGS.values(),
     *(t for table in (PRAISE, ADVICE_TO_STUDENT, NEXT_TIME) for says in table.values() for t in says),
 ]

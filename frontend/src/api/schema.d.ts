@@ -908,7 +908,7 @@ export interface components {
         };
         /**
          * Advice
-         * @description Something that will look wrong or be hard to draw, with number, limit and cure.
+         * @description Something that will look wrong or be hard to draw, with number, limit, and cures; ``cure`` says the first.
          */
         Advice: {
             /** Code */
@@ -927,8 +927,8 @@ export interface components {
             why: string;
             /** Cure */
             cure: string;
-            /** Cure Edits */
-            cure_edits: components["schemas"]["CureEdit"][];
+            /** Cures */
+            cures: components["schemas"]["Cure"][];
         };
         /**
          * Aim
@@ -1048,6 +1048,16 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * Cure
+         * @description Something that would help, ready to be tried.
+         */
+        Cure: {
+            /** Text */
+            text: string;
+            /** Edits */
+            edits: components["schemas"]["CureEdit"][];
         };
         /**
          * CureAct

@@ -32,7 +32,7 @@ class CureAct(BaseModel):
     """Try the cure of a piece of advice."""
 
     op: Literal["cure"]
-    edits: Annotated[list[CureEdit], Field(max_length=20)]
+    edits: Annotated[list[CureEdit], Field(max_length=2000)]
 
 
 class AddAct(BaseModel):

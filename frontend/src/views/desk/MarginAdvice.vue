@@ -5,9 +5,12 @@ import { computed, ref } from 'vue'
 import type { Advice } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
 
+import CureTrial from './CureTrial.vue'
+
 const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
 const exercise = useExercise()
+const trial = ref<InstanceType<typeof CureTrial>>()
 const whys = ref(new Set<string>())
 const advice = computed(() => {
   const all = exercise.drawing?.advice ?? []
@@ -36,18 +39,14 @@ function toggle(a: Advice): void {
       <p>{{ a.text }}</p>
       <p v-if="whys.has(key(a))" class="quiet">{{ a.why }}</p>
       <div class="doors">
-        <button
-          v-if="a.cure_edits.length"
-          type="button"
-          class="cure"
-          @click.stop="exercise.act({ op: 'cure', edits: a.cure_edits })"
-        >
-          {{ a.cure }}
+        <button v-for="c in a.cures" :key="c.text" type="button" class="cure" @click.stop="trial?.show(c)">
+          {{ c.text }}
         </button>
-        <span v-else class="quiet">{{ a.cure }}.</span>
+        <span v-if="!a.cures.length" class="quiet">{{ a.cure }}.</span>
         <button type="button" class="word-button" :aria-expanded="whys.has(key(a))" @click.stop="toggle(a)">Why</button>
       </div>
     </article>
+    <CureTrial ref="trial" />
     <article v-if="!advice.length" class="good"><p>Nothing here will look wrong or be hard to draw.</p></article>
     <article v-if="counts.length" class="counts">
       <p class="quiet">Light lines to the points</p>

@@ -152,8 +152,15 @@ class CureEdit(Part):
     value: float | str
 
 
+class Cure(Part):
+    """Something that would help, ready to be tried."""
+
+    text: str
+    edits: list[CureEdit]
+
+
 class Advice(Part):
-    """Something that will look wrong or be hard to draw, with number, limit and cure."""
+    """Something that will look wrong or be hard to draw, with number, limit, and cures; ``cure`` says the first."""
 
     code: str
     about: str
@@ -163,7 +170,7 @@ class Advice(Part):
     text: str
     why: str
     cure: str
-    cure_edits: list[CureEdit]
+    cures: list[Cure]
 
 
 class PlaceOption(Part):

@@ -1,16 +1,12 @@
 """The exercise in words: sentences whose values are places that can be edited."""
 
-import re
-
 from orthopsis.core.exercise.drawing import PlaceOption, Sentence, SentencePiece
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Placed, Prepared
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.things.declare import Choice, Length
+from orthopsis.core.things.declare import PLACE, Choice, Length
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, SHEET, STANDS
-
-_PLACE = re.compile(r"\{([\w.]+)\}")
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
@@ -28,11 +24,11 @@ def sentences(prepared: Prepared) -> list[Sentence]:
 
 def _view_template(prepared: Prepared, number: int) -> str:
     always, metric, free = VIEWS[prepared.exercise.views[number].kind].sentence
-    return _PLACE.sub(rf"{{views.{number}.\1}}", always + (metric if prepared.frames[number].is_metric else free))
+    return PLACE.sub(rf"{{views.{number}.\1}}", always + (metric if prepared.frames[number].is_metric else free))
 
 
 def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
-    parts = _PLACE.split(prepared.wording.words(template))
+    parts = PLACE.split(prepared.wording.words(template))
     return [
         exercise_piece(prepared, part) if i % 2 else SentencePiece(text=part) for i, part in enumerate(parts) if part
     ]
@@ -43,7 +39,7 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
     for clause in placed.build.sentence:
         if not clause.is_said(placed.values):
             continue
-        for i, part in enumerate(_PLACE.split(prepared.wording.words(clause.text))):
+        for i, part in enumerate(PLACE.split(prepared.wording.words(clause.text))):
             if part:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
     about = f"things.{placed.index}"

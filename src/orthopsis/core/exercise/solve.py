@@ -1,6 +1,6 @@
 """The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
 
-from orthopsis.core.exercise.advise import advise
+from orthopsis.core.exercise.advice.advise import advise
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.drawing import Drawing, Picture
 from orthopsis.core.exercise.picture import picture, solve

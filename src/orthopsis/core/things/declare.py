@@ -4,6 +4,7 @@ The exercise schema, the API, the sentences and handles on the screen, the steps
 made from a ``ThingKind``. Nothing outside a thing's own module knows it by name.
 """
 
+import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
@@ -55,6 +56,8 @@ class Shape:
 
 
 Parameter = Length | Choice | Shape
+PLACE = re.compile(r"\{([\w.]+)\}")
+"""A place in the template of a sentence."""
 
 FIRST_CORNER = (
     Length("left", "the distance from the left edge", 60.0, 0.0, 2000.0),
@@ -180,6 +183,8 @@ class Build:
         needs_eye: whether the recipe uses points that only an eye of known place gives.
         place: values for a new one, so that it lands where it can be seen.
         follow: what else changes when a value is chosen, so that the drawing stays as it is.
+        true_length: how long its edges in a direction are in the world, mm at the scale of the first corner.
+        keep_shape: measures (mm) with which it has the same shape in the world in another setting.
     """
 
     sentence: tuple[Clause, ...]
@@ -192,10 +197,16 @@ class Build:
     needs_eye: Callable[[Values], frozenset[str]]
     place: Callable[[Setting, int], Mapping[str, Value]]
     follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]]
+    keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
+    true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
 
     def handle(self, name: str) -> Handle | None:
         """Return the handle of that name, or None."""
         return next((h for h in self.handles if h.name == name), None)
+
+    def measured(self, values: Values) -> set[str]:
+        """Return the parameters that the sentence says now: those that a ruler lays off."""
+        return {name for clause in self.sentence if clause.is_said(values) for name in PLACE.findall(clause.text)}
 
 
 @dataclass(frozen=True, slots=True)

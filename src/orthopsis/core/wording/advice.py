@@ -8,63 +8,108 @@ from dataclasses import dataclass
 
 @dataclass(frozen=True, slots=True)
 class AdvicePhrases:
-    """Templates of one piece of advice."""
+    """Templates of one piece of advice; the first cure is the usual one."""
 
     text: str
     why: str
-    cure: str
+    cures: tuple[str, ...]
 
 
 ADVICE: dict[str, AdvicePhrases] = {
     "outside_comfortable_cone": AdvicePhrases(
         "“{thing}” reaches {value}° from the centre of view; {limit}° is comfortable.{more}",
         "Outside a cone of 60 degrees things look stretched, even when every rule is kept.",
-        "View from farther away: {better} or more",
+        ("View from farther away: {better} or more",),
     ),
     "outside_outer_cone": AdvicePhrases(
         "“{thing}” lies outside the outer limit: {value}° from the centre, {limit}° is the most.{more}",
         "The circle through the [distance points] is the outer limit; cubes beyond it look wrong.",
-        "View from farther away: {better} or more",
+        ("View from farther away: {better} or more",),
     ),
     "eye_level_across_middle": AdvicePhrases(
         "The [eye level] runs {value} % up the sheet, nearly across the middle.",
         "The composition school puts it a third from the top or the bottom; the exercise school across the middle, "
         "because it is found by halving.",
-        "Put it a third up: {better}",
+        ("Put it a third up: {better}",),
     ),
     "eye_level_by_halving": AdvicePhrases(
         "The [eye level] is {value} % up: not across the middle, so it has to be measured.",
         "The exercise school puts it exactly across the middle for first lessons: it is found by halving.",
-        "Put it across the middle: {better}",
+        ("Put it across the middle: {better}",),
     ),
     "side_too_thin": AdvicePhrases(
         "The {side} of “{thing}” shows only {value} wide; under {limit} it is hard to draw.",
         "The nearer a box stands to straight before the [vanishing point], the thinner its side.",
-        "Move it away from the [vanishing point], or make it deeper",
+        ("Move it away from the [vanishing point], or make it deeper",),
     ),
     "lines_too_close": AdvicePhrases(
         "Two [guide lines] of “{thing}” run {value} apart; a pencil parts {limit}.",
         "Lines closer than a pencil's width are drawn as one, and one is then missed in the count.",
-        "Move it up or down by {better}",
+        ("Move it up or down by {better}",),
     ),
     "off_the_paper": AdvicePhrases(
         "“{thing}” reaches {value} over the paper's edge.",
         "What is off the paper cannot be drawn; the class would see it only on the screen.",
-        "Move it back on to the paper",
+        ("Move it back on to the paper",),
     ),
     "straight_before": AdvicePhrases(
         "“{thing}” stands straight before the [vanishing point]: no side shows.",
         "Only the front is seen of a box around the [vanishing point]; see-through shows its inside.",
-        "Make it see-through",
+        ("Make it see-through",),
     ),
     "distance_point_off_sheet": AdvicePhrases(
         "The [distance points] lie {value} off the sheet; tape strips to both sides.",
         "True cubes need both [distance points] within reach of the ruler.",
-        "View from {better}, so that they lie at the sheet's ends",
+        ("View from {better}, so that they lie at the sheet's ends",),
     ),
     "more_than_the_minutes": AdvicePhrases(
         "All steps take about {value} minutes; the lesson has {limit}.",
         "A step that is not finished is finished in the next lesson, or made extra.",
-        "Plan two lessons, or fewer boxes",
+        ("Plan two lessons, or fewer boxes",),
+    ),
+    "points_too_close": AdvicePhrases(
+        "The two [vanishing points] are too close, {apart} apart: the nearest corner of “{thing}” is {value}° on the "
+        "page.",
+        "A level right angle looks larger than 90° as long as its corner lies in the circle over both "
+        "[vanishing points]; outside of it corners look pinched and floors tip up.",
+        (
+            "Move the points out to {better}, same measures on the page",
+            "Move the points out to {better}, same shape in the world",
+        ),
+    ),
+    "third_point_too_near": AdvicePhrases(
+        "The [third point] is {value} from the [eye level]; an eye sees it so only from {limit} on.",
+        "The three points then make an obtuse triangle: it can be drawn, but no eye stands where it would look right.",
+        ("Move the [third point] away",),
+    ),
+    "points_off_sheet": AdvicePhrases(
+        "Tape on paper: {strips}. The farthest line is {reach} long: a ruler of {ruler}.",
+        "Without strips: tick the {side} edge every {near_ticks} up and down from the [eye level], the {other} edge "
+        "every "
+        "{far_ticks}; joining like ticks gives lines to the {side} point. Other teachers put both points at the ends "
+        "of "
+        "the sheet, because rulers reach.",
+        ("Put the points at the sheet's ends",),
+    ),
+    "line_too_flat": AdvicePhrases(
+        "A line of “{thing}” leaves the [eye level] at only {value}°; under {limit}° it is hard to rule.",
+        "Lines near the [eye level] all but run along it: their crossings cannot be seen.",
+        ("Move it up or down, away from the [eye level]",),
+    ),
+    "outside_triangle": AdvicePhrases(
+        "“{thing}” reaches {value} out of the triangle of the three points.",
+        "In three-point a thing stays inside the triangle of its points; outside of it edges spread the wrong way.",
+        ("Make it smaller, or move it to the middle",),
+    ),
+    "absurd_depth": AdvicePhrases(
+        "The {side} side of “{thing}” would be {value} times as long as it is tall.",
+        "Near a [vanishing point] a few millimetres on the page are many in the world: a measure there is easily "
+        "absurd.",
+        ("Cut it half way",),
+    ),
+    "between_marks": AdvicePhrases(
+        "Some lengths lie between the ruler's marks of {division}; on the marks the drawing moves by {value} at most.",
+        "A class measures only what its ruler shows.",
+        ("Round all lengths to the ruler",),
     ),
 }

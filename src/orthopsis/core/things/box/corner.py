@@ -191,6 +191,25 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     return {f"{role}_length": rounded} if rounded > 0 else {}
 
 
+def true_length(values: Values, setting: Setting, role: str) -> float:
+    """Return how long the block is in the world along a direction, at the scale of its first corner."""
+    if role == "up":
+        return block.true_height(values, setting)
+    side: Role = "left" if role == "left" else "right"
+    return setting.frame.eye.world_length(block.goal(setting, side), block.side_share(values, setting, side))
+
+
+def keep_shape(values: Values, before: Setting, after: Setting) -> Mapping[str, float]:
+    """Return the page measures of the sides with which the block is as long as before, at the same place."""
+    result = {}
+    for role in ROLES:
+        if values.word(f"{role}_by") == "measured":
+            length = true_length(values, before, role)
+            share = after.frame.eye.page_share(block.goal(after, role), length)
+            result[f"{role}_length"] = share * block.side_reach(values, after, role)
+    return result
+
+
 _SIDES = tuple(
     clause
     for role in ROLES
@@ -220,4 +239,6 @@ CORNER = Build(
     needs_eye=needs_eye,
     place=place,
     follow=follow,
+    keep_shape=keep_shape,
+    true_length=true_length,
 )

@@ -260,4 +260,6 @@ SIDE = Build(
     needs_eye=corner.needs_eye,
     place=place,
     follow=corner.follow,
+    keep_shape=corner.keep_shape,
+    true_length=corner.true_length,
 )

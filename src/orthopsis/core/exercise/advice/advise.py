@@ -1,0 +1,18 @@
+"""Where will this drawing look wrong, or be hard to draw? Each piece of advice has a number and cures."""
+
+from orthopsis.core.exercise.advice.placing import on_placing
+from orthopsis.core.exercise.advice.sheet import on_marks, on_sheet, on_time
+from orthopsis.core.exercise.advice.things import on_thing
+from orthopsis.core.exercise.drawing import Advice, Step
+from orthopsis.core.exercise.picture import Solved
+
+
+def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
+    """Return the advice, most telling first: the sheet, the points, each thing, time."""
+    return [
+        *on_sheet(solved),
+        *on_placing(solved),
+        *(advice for placed in solved.prepared.things for advice in on_thing(solved, placed)),
+        *on_marks(solved),
+        *on_time(solved, steps),
+    ]

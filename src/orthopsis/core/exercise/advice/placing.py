@@ -1,0 +1,174 @@
+"""Advice on where the points are placed: too close, too far to reach, the third too near."""
+
+from collections.abc import Iterator
+
+from orthopsis.core.exercise.advice.keep import same_in_the_world
+from orthopsis.core.exercise.advice.piece import drawn_points, piece
+from orthopsis.core.exercise.drawing import Advice, CureEdit
+from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
+from orthopsis.core.view.frame import Frame
+from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks, least_third_mm, points_moved_out
+
+RULERS_MM = (300.0, 500.0, 1000.0)
+"""Lengths of rulers in a classroom (common practice, no source)."""
+TICKS_MM = 20.0
+ROOM_FOR_THIRD = 1.15
+"""A third point is moved this much farther than it must be (no source)."""
+
+
+def on_placing(solved: Solved) -> Iterator[Advice]:
+    """Yield advice on the points of each view."""
+    for number, frame in enumerate(solved.prepared.frames):
+        things = [p for p in solved.prepared.things if p.setting.frame is frame]
+        if frame.kind == "one_point":
+            yield from _cone(solved, number, frame, things)
+            yield from _distance_points(solved, number, frame, things)
+            continue
+        if frame.kind == "three_point":
+            yield from _third(solved, number, frame)
+        too_close = list(_too_close(solved, number, frame, things))
+        yield from too_close
+        if not too_close:
+            yield from _cone(solved, number, frame, things)
+        yield from _reach(solved, number, frame, things)
+
+
+def _too_close(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
+    """Say which corner looks pinched, and how far the points would have to move out."""
+    left, right = frame.way("left").goal, frame.way("right").goal
+    corners = {p.index: _near_corners(solved, p) for p in things}
+    angles = {i: min(corner_angle_deg(c, left, right) for c in near) for i, near in corners.items() if near}
+    if not angles or min(angles.values()) >= RIGHT_DEG:
+        return
+    worst = min(angles, key=lambda i: angles[i])
+    prepared, division = solved.prepared, solved.prepared.sheet.division_mm
+    drawn = [p for thing in things for p in drawn_points(solved, thing)]
+    better = points_moved_out(frame, [c for near in corners.values() for c in near], drawn)
+    page: list[CureEdit] = []
+    world: list[CureEdit] = []
+    shown: dict[str, object] = {
+        "thing": prepared.things[worst].values.name,
+        "value": f"{angles[worst]:.0f}",
+        "apart": prepared.length(right.x - left.x),
+        "better": "",
+    }
+    if better is not None:
+        far_left = round_to(better.left - division, division)
+        far_right = round_to(better.right + division, division)
+        page = [
+            CureEdit(path=f"views.{number}.left_mm", value=far_left),
+            CureEdit(path=f"views.{number}.right_mm", value=far_right),
+        ]
+        world = same_in_the_world(prepared.exercise, number, page)
+        shown["better"] = prepared.length(far_right - far_left)
+    yield piece(solved, "points_too_close", f"views.{number}", angles[worst], RIGHT_DEG, "°", shown, page, world)
+
+
+def _near_corners(solved: Solved, placed: Placed) -> list[Point]:
+    """Return the level right angles at the two ends of the nearest edge: the lines there decide how it looks."""
+    name, points = placed.values.name, solved.built[placed.index].points
+    return [points[end] for end in (f"{name}.near.top", f"{name}.near.bottom") if end in points]
+
+
+def _third(solved: Solved, number: int, frame: Frame) -> Iterator[Advice]:
+    """Say that the third point is so near that no eye sees the drawing."""
+    if frame.is_metric:
+        return
+    left, right, third = (frame.way(role).goal for role in ("left", "right", "up"))
+    least = least_third_mm(left, right, third)
+    prepared, division = solved.prepared, solved.prepared.sheet.division_mm
+    way = 1 if third.y > left.y else -1
+    better = round_to(left.y + way * ROOM_FOR_THIRD * least, division)
+    value = abs(third.y - left.y)
+    shown = {"value": prepared.length(value), "limit": prepared.length(round_to(least, division))}
+    edits = [CureEdit(path=f"views.{number}.third_y_mm", value=better)]
+    if not left.x < third.x < right.x:
+        edits.append(CureEdit(path=f"views.{number}.third_x_mm", value=round_to((left.x + right.x) / 2, division)))
+    yield piece(solved, "third_point_too_near", f"views.{number}", value, least, "mm", shown, edits)
+
+
+def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
+    """Say how much paper is taped on, which ruler reaches, and what does without both."""
+    prepared, sheet = solved.prepared, solved.prepared.sheet
+    off = {"left": frame.way("left").goal.x, "right": frame.way("right").goal.x}
+    beyond = {"left": -off["left"], "right": off["right"] - sheet.width_mm}
+    drawn = [p for thing in things for p in drawn_points(solved, thing)]
+    if max(beyond.values()) <= 0 or not drawn:
+        return
+    farthest = max(distance(p, goal) for p in drawn for goal in frame.vanishing.values())
+    ruler = next((r for r in RULERS_MM if r >= farthest), RULERS_MM[-1])
+    side = max(beyond, key=lambda s: beyond[s])
+    strips = [f"{prepared.length(round_to(mm, sheet.division_mm))} {s}" for s, mm in beyond.items() if mm > 0]
+    far = round_to(edge_ticks(off[side], sheet.width_mm, TICKS_MM), sheet.division_mm)
+    shown = {
+        "strips": " and ".join(strips),
+        "reach": prepared.length(round_to(farthest, sheet.division_mm)),
+        "ruler": f"{ruler / 10:.0f} cm",
+        "side": side,
+        "other": "right" if side == "left" else "left",
+        "near_ticks": prepared.length(TICKS_MM),
+        "far_ticks": prepared.length(far),
+    }
+    ends = [
+        CureEdit(path=f"views.{number}.left_mm", value=max(0.0, off["left"])),
+        CureEdit(path=f"views.{number}.right_mm", value=min(sheet.width_mm, off["right"])),
+    ]
+    if frame.kind == "two_point" and not off["left"] < frame.eye.principal.x < off["right"]:
+        ends = []
+    yield piece(solved, "points_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, ends)
+
+
+def _cone(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
+    """Say which thing reaches farthest out of the cone of vision, and how many more do."""
+    if frame.is_metric and things:
+        reach = {p.index: _off_axis_deg(solved, p) for p in things}
+        worst = max(things, key=lambda p: reach[p.index])
+        off = reach[worst.index]
+        if off <= COMFORTABLE_CONE_DEG / 2:
+            return
+        code, cone = "outside_comfortable_cone", COMFORTABLE_CONE_DEG
+        if off > OUTER_CONE_DEG / 2:
+            code, cone = "outside_outer_cone", OUTER_CONE_DEG
+        division = solved.prepared.sheet.division_mm
+        comfortable = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+        better = round_to(comfortable + division, division)
+        more = sum(angle > cone / 2 for angle in reach.values()) - 1
+        shown = {
+            "thing": worst.values.name,
+            "more": f" So does {more} more." if more == 1 else f" So do {more} more." if more else "",
+            "value": round(off),
+            "limit": round(cone / 2),
+            "better": solved.prepared.length(better),
+        }
+        field = "distance_mm" if frame.kind == "one_point" else "distance"
+        edit = CureEdit(path=f"views.{number}.{field}", value=better)
+        yield piece(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, [edit])
+
+
+def _off_axis_deg(solved: Solved, placed: Placed) -> float:
+    frame = placed.setting.frame
+    drawn = drawn_points(solved, placed)
+    return max(angle_off_axis_deg(p, frame.eye.principal, frame.distance_mm) for p in drawn)
+
+
+def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
+    prepared = solved.prepared
+    for i, frame in enumerate(prepared.frames):
+        users = [p for p in prepared.things if p.setting.frame is frame and p.build.needs_eye(p.values)]
+        if not users or not frame.is_metric or frame.kind != "one_point":
+            continue
+        x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm
+        over = max(d - x, x + d - width)
+        if over <= 0:
+            continue
+        better = min(x, width - x)
+        edits = [CureEdit(path=f"views.{i}.distance_mm", value=better)] if better > 0 else []
+        shown = {
+            "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
+            "better": prepared.length(better),
+        }
+        yield piece(solved, "distance_point_off_sheet", f"views.{i}", over, 0.0, "mm", shown, edits)

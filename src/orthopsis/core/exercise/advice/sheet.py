@@ -1,0 +1,71 @@
+"""Advice on the sheet as a whole: where its eye level runs, and whether the lesson is long enough."""
+
+import math
+from collections.abc import Iterator
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.advice.piece import piece
+from orthopsis.core.exercise.drawing import Advice, CureEdit, Step
+from orthopsis.core.exercise.picture import Solved, solve
+from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.declare import Length
+
+OFF_MARK_MM = 0.005
+"""A length nearer to a mark of the ruler than this lies on it."""
+MIDDLE_BAND = 0.06
+"""The eye level counts as across the middle within this share of the sheet's height (no source)."""
+
+
+def on_sheet(solved: Solved) -> Iterator[Advice]:
+    """Yield advice on the eye level, by the school that was chosen."""
+    prepared = solved.prepared
+    sheet = prepared.sheet
+    share = prepared.eye_level_mm / sheet.height_mm
+    across_middle = abs(share - 0.5) < MIDDLE_BAND
+    school = prepared.exercise.eye_level.school
+    if across_middle and school == "composition":
+        better = round_to(sheet.height_mm / 3, sheet.division_mm)
+        code = "eye_level_across_middle"
+    elif not across_middle and school == "exercise" and not prepared.things:
+        better, code = sheet.height_mm / 2, "eye_level_by_halving"
+    else:
+        return
+    shown = {"value": round(100 * share), "better": prepared.length(better)}
+    edit = CureEdit(path="eye_level.height_mm", value=better)
+    yield piece(solved, code, "eye_level", 100 * share, 50.0, "%", shown, [edit])
+
+
+def on_marks(solved: Solved) -> Iterator[Advice]:
+    """Yield advice if lengths lie between the ruler's marks: by how much the drawing moves when they are rounded."""
+    prepared = solved.prepared
+    division = prepared.sheet.division_mm
+    edits = [
+        CureEdit(path=f"things.{placed.index}.{p.name}", value=max(p.least_mm, round_to(mm, division)))
+        for placed in prepared.things
+        for p in placed.kind.parameters
+        if isinstance(p, Length) and p.name in placed.build.measured(placed.values)
+        if abs((mm := placed.values.mm(p.name)) - round_to(mm, division)) > OFF_MARK_MM
+    ]
+    if not edits:
+        return
+    exercise = prepared.exercise
+    things = list(exercise.things)
+    for edit in edits:
+        _, index, name = edit.path.split(".")
+        things[int(index)] = things[int(index)].model_copy(update={name: edit.value})
+    try:
+        moved = solve(prepare(exercise.model_copy(update={"things": tuple(things)}))).board.points
+    except GeometryError:
+        return
+    value = max(math.dist(p.xy, moved[n].xy) for n, p in solved.board.points.items() if n in moved)
+    shown = {"value": f"{value:.1f} mm", "division": exercise.sheet.division}
+    yield piece(solved, "between_marks", "sheet", value, 0.0, "mm", shown, edits)
+
+
+def on_time(solved: Solved, steps: list[Step]) -> Iterator[Advice]:
+    """Yield advice if the steps that everybody draws take longer than the lesson."""
+    total, limit = sum(s.minutes for s in steps if not s.extra), solved.prepared.exercise.minutes
+    if total > limit:
+        shown: dict[str, object] = {"value": round(total), "limit": limit}
+        yield piece(solved, "more_than_the_minutes", "minutes", total, limit, "min", shown)

@@ -1,0 +1,149 @@
+"""Advice on one thing: is it on the paper, do its sides show, can its lines be drawn?"""
+
+import math
+from collections.abc import Iterator
+
+from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
+from orthopsis.core.construct.engine import Ruled
+from orthopsis.core.exercise.advice.piece import drawn_points, piece
+from orthopsis.core.exercise.drawing import Advice, CureEdit
+from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.plane.homogeneous import Point, join, offset
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.declare import FIRST_CORNER, LOOK
+
+ON_LEVEL_MM = 1e-6
+FLAT_DEG = 2.0
+"""A line that leaves the eye level at less than this is hard to rule (no source)."""
+ABSURD_TIMES = 8.0
+"""A side this many times as long as the thing is tall was not meant so (no source)."""
+THIN_MM = 4.0
+"""A side narrower than this is hard to draw with a pencil and a ruler (common practice, no source)."""
+
+
+def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Yield advice on one thing: off the paper, straight before a point, thin sides, lines too close or too flat."""
+    about, name = f"things.{placed.index}", placed.values.name
+    drawn = drawn_points(solved, placed)
+    yield from _off_paper(solved, placed, drawn)
+    guides = [ruled for ruled in solved.built[placed.index].lines.values() if ruled.role == "guide"]
+    if not guides:
+        edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
+        yield piece(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
+        return
+    yield from _thin_sides(solved, placed)
+    yield from _close_lines(solved, placed, guides)
+    yield from _flat_lines(solved, placed, guides)
+    if placed.setting.frame.kind == "three_point":
+        yield from _outside_triangle(solved, placed, drawn)
+    if placed.setting.frame.kind != "one_point" and placed.setting.frame.is_metric:
+        yield from _absurd_depth(solved, placed)
+
+
+def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:
+    """Say that a line to a point on the eye level runs too flat to it."""
+    level = placed.setting.frame.level_mm
+    goals = placed.setting.frame.vanishing
+    angles = [
+        math.degrees(math.atan2(abs(level - g.start.y), abs(goals[g.rests_on].x - g.start.x)))
+        for g in guides
+        if goals[g.rests_on].y == level and abs(level - g.start.y) > ON_LEVEL_MM
+    ]
+    if angles and min(angles) < FLAT_DEG:
+        shown = {"thing": placed.values.name, "value": f"{min(angles):.1f}", "limit": f"{FLAT_DEG:.0f}"}
+        yield piece(solved, "line_too_flat", f"things.{placed.index}", min(angles), FLAT_DEG, "°", shown)
+
+
+def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    """Say how far a thing reaches out of the triangle of its three points."""
+    a, b, c = (placed.setting.frame.way(role).goal for role in ("left", "right", "up"))
+    over = 0.0
+    for p, q, inner in ((a, b, c), (b, c, a), (c, a, b)):
+        side = join(p, q)
+        sign = 1.0 if offset(inner, side) > 0 else -1.0
+        over = max(over, max(-sign * offset(point, side) for point in drawn))
+    if over > 0:
+        shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
+        yield piece(solved, "outside_triangle", f"things.{placed.index}", over, 0.0, "mm", shown)
+
+
+def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Say that a side that was measured on the page is absurdly long in the world."""
+    name = placed.values.name
+    for role in ("left", "right"):
+        length = placed.build.true_length(placed.values, placed.setting, role)
+        tall = placed.build.true_length(placed.values, placed.setting, "up")
+        if length > ABSURD_TIMES * tall and placed.values.held.get(f"{role}_by") == "measured":
+            shown = {"thing": name, "side": role, "value": f"{length / tall:.0f}"}
+            edit = CureEdit(path=f"things.{placed.index}.{role}_by", value="half")
+            yield piece(
+                solved, "absurd_depth", f"things.{placed.index}", length / tall, ABSURD_TIMES, "times", shown, [edit]
+            )
+
+
+def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    sheet = solved.prepared.sheet
+    left, low = max(-p.x for p in drawn), max(-p.y for p in drawn)
+    right, high = max(p.x - sheet.width_mm for p in drawn), max(p.y - sheet.height_mm for p in drawn)
+    over = max(left, right, low, high)
+    if over <= 0:
+        return
+    about = f"things.{placed.index}"
+    shift_x = -(right if right > 0 else 0) + (left if left > 0 else 0)
+    shift_y = -(high if high > 0 else 0) + (low if low > 0 else 0)
+    edits = [
+        CureEdit(path=f"{about}.{name}", value=max(0.0, _inward(placed.values.mm(name), shift, sheet.division_mm)))
+        for name, shift in zip((p.name for p in FIRST_CORNER), (shift_x, shift_y), strict=True)
+        if shift
+    ]
+    shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
+    yield piece(solved, "off_the_paper", about, over, 0.0, "mm", shown, edits)
+
+
+def _inward(mm: float, shift: float, division: float) -> float:
+    """Return the place moved by at least the shift, on a mark of the ruler."""
+    away = -division if shift < 0 else division
+    return round_to(mm + shift + away, division)
+
+
+def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Say which visible side face is thinner across than can be drawn."""
+    built = solved.built[placed.index]
+    for face in built.faces:
+        if face.name not in built.outward:
+            continue
+        if face.turned in ("front", "back"):
+            continue
+        xs, ys = zip(*(built.page[c] for c in face.corners), strict=True)
+        width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
+        if width < THIN_MM:
+            shown = {
+                "thing": placed.values.name,
+                "side": face.turned,
+                "value": f"{width:.1f} mm",
+                "limit": f"{THIN_MM:.0f} mm",
+            }
+            yield piece(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
+
+
+def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:
+    vanishing = placed.setting.frame.vanishing
+    gaps = {
+        name: nearest_gap_mm([g.start for g in guides if g.rests_on == name], goal) for name, goal in vanishing.items()
+    }
+    gap = min(gaps.values())
+    if gap >= PENCIL_MM:
+        return
+    division = solved.prepared.sheet.division_mm
+    better = round_to(max(2 * division, 3.0), division)
+    values = placed.values
+    path = f"things.{placed.index}.{FIRST_CORNER[1].name}"
+    edits = [CureEdit(path=path, value=values.first.y + better)]
+    shown = {
+        "thing": values.name,
+        "value": f"{gap:.1f} mm",
+        "limit": f"{PENCIL_MM} mm",
+        "better": solved.prepared.length(better),
+    }
+    yield piece(solved, "lines_too_close", f"things.{placed.index}", gap, PENCIL_MM, "mm", shown, edits)
