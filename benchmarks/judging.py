@@ -16,7 +16,6 @@ from multiprocessing import get_context
 import cv2
 import numpy as np
 
-from orthopsis.app.demo import DEMO_EXERCISES
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, estimate_point
@@ -25,6 +24,7 @@ from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.edit import add_thing
+from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.setting import prepare, sheet_of
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point, distance
@@ -56,7 +56,7 @@ def exercises() -> list[Exercise]:
     many = Exercise(title="Six boxes")
     for _ in range(6):
         many = add_thing(many, "box")
-    return [*(read_exercise(document) for document in DEMO_EXERCISES), many]
+    return [*(read_exercise(document) for document in READY[:4]), many]
 
 
 def photograph(number: int, seed: int) -> Photo:

@@ -43,7 +43,7 @@ def desk_cubes(page: Page) -> None:
 def desk_step(page: Page) -> None:
     page.goto("/desk/1")
     page.locator(".handle").first.wait_for()
-    page.locator("[data-step='8'] button").click()
+    page.locator("[data-step='8'] .rung").click()
 
 
 def shelf(page: Page) -> None:

@@ -10,10 +10,11 @@ import pytest
 import uvicorn
 from playwright.sync_api import Page
 
-from orthopsis.app.demo import DEMO_EXERCISES, DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD
+from orthopsis.app.demo import DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD
 from orthopsis.app.main import create_app
 from orthopsis.app.settings import DIST, Settings
 from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.ready import READY
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
 from orthopsis.store import classes, exercises, piles, teachers
@@ -48,7 +49,7 @@ def address(server: PrivateServer) -> Iterator[str]:
             connection.exec_driver_sql(f"TRUNCATE TABLE {table.name}")
     with open_sessions(engine).begin() as db:
         teacher = teachers.add_teacher(db, DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD, is_demo=True)
-        rows = [exercises.add_exercise(db, teacher.id, read_exercise(d)) for d in DEMO_EXERCISES]
+        rows = [exercises.add_exercise(db, teacher.id, read_exercise(d)) for d in READY]
         terns = classes.add_class(db, teacher.id, "Terns")
         students = classes.add_students(db, teacher.id, terns.id, ["Tern 1", "Tern 2"])
         pile = piles.add_pile(db, teacher.id, terns.id, rows[0].id)

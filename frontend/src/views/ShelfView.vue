@@ -9,10 +9,13 @@ import EmptyState from '@/shell/EmptyState.vue'
 import { useLoad } from '@/shell/useLoad'
 import { useSay } from '@/shell/useSay'
 
+import ReadyExercises from './shelf/ReadyExercises.vue'
+
 const router = useRouter()
 const { trying } = useSay()
 const find = ref('')
 const away = ref(false)
+const choosing = ref(false)
 const { data, failure, reload } = useLoad(() =>
   ask(api.GET('/api/exercises', { params: { query: { put_away: away.value } } })),
 )
@@ -61,15 +64,16 @@ async function bring(event: Event): Promise<void> {
       <label class="word-button bring">
         Bring in a file<input type="file" accept=".json,application/json" class="hidden" @change="bring" />
       </label>
-      <NButton type="primary" @click="add(null)">New exercise</NButton>
+      <NButton type="primary" @click="choosing = true">New exercise</NButton>
     </div>
+    <ReadyExercises v-model:show="choosing" @chosen="add" />
     <p v-if="failure" role="alert">{{ failure }}</p>
     <EmptyState
       v-if="data && !data.length"
       :title="away ? 'Nothing is put away' : 'The shelf is empty'"
       text="An exercise is a sheet with an eye level, a point and things that stand on it."
     >
-      <NButton v-if="!away" type="primary" @click="add(null)">Make the first exercise</NButton>
+      <NButton v-if="!away" type="primary" @click="choosing = true">Make the first exercise</NButton>
     </EmptyState>
     <p v-else-if="data && !shown.length" class="quiet">No exercise is called like “{{ find }}”.</p>
     <ul class="shelf">

@@ -1,6 +1,7 @@
 """The shelf: exercises kept, saved by version, printed and exported."""
 
 from datetime import datetime
+from functools import cache
 from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Query, Response
@@ -10,6 +11,7 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.raster import png_of_pdf
@@ -88,6 +90,25 @@ def add(body: NewRequest, db: Db, teacher: Me) -> KeptExercise:
     row = exercises.add_exercise(db, teacher.id, exercise)
     db.commit()
     return _kept(row)
+
+
+class ReadyLine(BaseModel):
+    """A ready exercise to start from."""
+
+    title: str
+    exercise: dict[str, Any]
+    picture: Picture
+
+
+@router.get("/ready")
+def ready(teacher: Me) -> list[ReadyLine]:
+    """Return the ready exercises with their pictures."""
+    return [ReadyLine(title=e.title, exercise=e.document(), picture=draw_picture(e)) for e in _ready()]
+
+
+@cache
+def _ready() -> tuple[Exercise, ...]:
+    return tuple(read_exercise(document) for document in READY)
 
 
 @router.get("/{exercise_id}")

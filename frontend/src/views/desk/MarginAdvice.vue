@@ -2,15 +2,18 @@
 /** In the margin: where the drawing will look wrong or be hard to draw, with numbers and cures. */
 import { computed, ref } from 'vue'
 
+import { api, ask } from '@/api/client'
 import type { Advice } from '@/api/types'
+import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
-import CureTrial from './CureTrial.vue'
+import OnTrial from './OnTrial.vue'
 
 const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
 const exercise = useExercise()
-const trial = ref<InstanceType<typeof CureTrial>>()
+const { trying } = useSay()
+const trial = ref<InstanceType<typeof OnTrial>>()
 const whys = ref(new Set<string>())
 const advice = computed(() => {
   const all = exercise.drawing?.advice ?? []
@@ -23,6 +26,15 @@ const counts = computed(() => {
   return [...sums].map(([thing, count]) => ({ thing, count }))
 })
 const minutes = computed(() => Math.round((exercise.drawing?.steps ?? []).reduce((sum, s) => sum + s.minutes, 0)))
+
+/** Show what a cure would make of the drawing, beside the present one. */
+async function compare(cure: Advice['cures'][number]): Promise<void> {
+  const body = { exercise: exercise.document, act: { op: 'cure' as const, edits: cure.edits } }
+  const answer = await trying(() => ask(api.POST('/api/desk/act', { body })))
+  if (!answer) return
+  const { exercise: changed, drawing } = answer
+  trial.value?.show({ title: cure.text, caption: 'As it would be', exercise: changed, picture: drawing })
+}
 
 const key = (a: Advice): string => `${a.code}:${a.about}`
 
@@ -39,14 +51,14 @@ function toggle(a: Advice): void {
       <p>{{ a.text }}</p>
       <p v-if="whys.has(key(a))" class="quiet">{{ a.why }}</p>
       <div class="doors">
-        <button v-for="c in a.cures" :key="c.text" type="button" class="cure" @click.stop="trial?.show(c)">
+        <button v-for="c in a.cures" :key="c.text" type="button" class="cure" @click.stop="compare(c)">
           {{ c.text }}
         </button>
         <span v-if="!a.cures.length" class="quiet">{{ a.cure }}.</span>
         <button type="button" class="word-button" :aria-expanded="whys.has(key(a))" @click.stop="toggle(a)">Why</button>
       </div>
     </article>
-    <CureTrial ref="trial" />
+    <OnTrial ref="trial" />
     <article v-if="!advice.length" class="good"><p>Nothing here will look wrong or be hard to draw.</p></article>
     <article v-if="counts.length" class="counts">
       <p class="quiet">Light lines to the points</p>

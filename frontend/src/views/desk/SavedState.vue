@@ -53,7 +53,7 @@ async function copy(): Promise<void> {
       <template #trigger
         ><button type="button" class="tool state" :class="exercise.kept">{{ words }}</button></template
       >
-      <VersionList v-if="showVersions" @chosen="showVersions = false" />
+      <VersionList v-if="showVersions" />
     </NPopover>
   </Teleport>
   <NModal

@@ -5,6 +5,7 @@ crossings; then the corners are scanned one by one to the other point. Where a c
 corners go to that point like all others.
 """
 
+import itertools
 from collections.abc import Mapping
 from functools import lru_cache
 
@@ -30,12 +31,30 @@ def _role(values: Values) -> Role:
     return "left" if values.word("side") == "left" else "right"
 
 
-def _flat(values: Values) -> dict[int, tuple[float, float]]:
-    """Return the corners of the outline in shares of the side's width, from its left end, and height."""
+@lru_cache(maxsize=1024)
+def _flat(values: Values, setting: Setting) -> dict[int, tuple[float, float]]:
+    """Return the corners of the outline in shares of the side's width, from its left end, and height.
+
+    They are found from ticks on the nearest edge. Where a ruler makes those, the shares are those of its marks.
+    """
     loops = values.outline("outline")
     width, height = size(loops)
-    corners = (place for loop in loops for place in loop)
-    return {n: (x / width, y / height) for n, (x, y) in enumerate(corners, start=1)}
+    flat = [(x / width, y / height) for loop in loops for x, y in loop]
+    if block.goal(setting, "up").is_ideal:
+        flat = _on_marks(flat, setting.sheet.division_mm / values.mm("height"))
+    return dict(enumerate(flat, start=1))
+
+
+def _on_marks(flat: list[tuple[float, float]], mark: float) -> list[tuple[float, float]]:
+    """Return the shares moved to multiples of one, unless that would make two different ones the same."""
+    if 1 / mark < 1:
+        return flat
+    shares = sorted({share for corner in flat for share in corner})
+    on_mark = {share: share if share in (0, 1) else round_to(share, mark) for share in shares}
+    rising = [on_mark[share] for share in shares]
+    if any(b - a < mark / 2 for a, b in itertools.pairwise(rising)):
+        return flat
+    return [(on_mark[x], on_mark[y]) for x, y in flat]
 
 
 def _from_near(values: Values, across: float) -> float:
@@ -50,7 +69,7 @@ def _front(values: Values, setting: Setting) -> Array:
     along, up = vectors[_role(values)], vectors["up"]
     if block.first_level(setting) == "top":
         start, up = start + up, -up
-    return np.array([start + _from_near(values, x) * along + y * up for x, y in _flat(values).values()])
+    return np.array([start + _from_near(values, x) * along + y * up for x, y in _flat(values, setting).values()])
 
 
 @lru_cache(maxsize=1024)
@@ -62,20 +81,20 @@ def outline_of(values: Values, setting: Setting) -> Outline:
     return Outline(
         thing=values.name,
         loops=loops_of([len(loop) for loop in values.outline("outline")]),
-        flat=_flat(values),
+        flat=_flat(values, setting),
         page={n: Point(float(x), float(y)) for n, (x, y) in enumerate(seen, start=1)},
         across=(along.family, along.goal),
         up=(up.family, up.goal),
         goal_name=over.family,
         goal=over.goal,
-        ready=_ready(values),
+        ready=_ready(values, setting),
     )
 
 
-def _ready(values: Values) -> dict[int, str]:
+def _ready(values: Values, setting: Setting) -> dict[int, str]:
     """Return the guide lines that the block has already: those of corners at the ends of the nearest edge."""
     over, result = block.other(_role(values)), {}
-    for number, (x, y) in _flat(values).items():
+    for number, (x, y) in _flat(values, setting).items():
         if _from_near(values, x) <= SAME_SHARE and min(y, 1 - y) <= SAME_SHARE:
             result[number] = values.full(f"guide.{'bottom' if y < HALF else 'top'}.{over}")
     return result
@@ -103,7 +122,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
     moves += _divide(values, setting)
-    moves += [values.move("front", "front.on_side", act) for act in _crossings(values, outline)]
+    moves += [values.move("front", "front.on_side", act) for act in _crossings(values, setting, outline)]
     moves += [values.move("front", "front.on_side", rule) for rule in front_edges(outline)]
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
@@ -111,14 +130,14 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     return moves + _back(values, setting, outline, shown)
 
 
-def _levels(values: Values) -> list[float]:
+def _levels(values: Values, setting: Setting) -> list[float]:
     """Return the heights between bottom and top at which the outline has corners, as shares."""
-    return _inner(y for _, y in _flat(values).values())
+    return _inner(y for _, y in _flat(values, setting).values())
 
 
-def _columns(values: Values) -> list[float]:
+def _columns(values: Values, setting: Setting) -> list[float]:
     """Return the places between the nearest edge and the end at which the outline has corners, as shares."""
-    return _inner(_from_near(values, x) for x, _ in _flat(values).values())
+    return _inner(_from_near(values, x) for x, _ in _flat(values, setting).values())
 
 
 def _inner(shares: object) -> list[float]:
@@ -132,7 +151,7 @@ def _inner(shares: object) -> list[float]:
 def _divide(values: Values, setting: Setting) -> list[Move]:
     """Tick the nearest edge at the outline's heights, run the ticks to the point; places along by the diagonal."""
     n, role, frame = values.full, _role(values), setting.frame
-    levels, columns = _levels(values), _columns(values)
+    levels, columns = _levels(values, setting), _columns(values, setting)
     ticks = _inner([*levels, *columns])
     told = [values.move("divide", "divide.ticks", _tick(values, setting, i, share)) for i, share in enumerate(ticks)]
     rule = [
@@ -166,10 +185,10 @@ def _tick(values: Values, setting: Setting, number: int, share: float) -> Measur
     return Divide(n(f"measure.tick.{number}"), n(f"near.{first}"), n(f"near.{second}"), up.family, from_first)
 
 
-def _crossings(values: Values, outline: Outline) -> list[Cross]:
+def _crossings(values: Values, setting: Setting, outline: Outline) -> list[Cross]:
     n, role = values.full, _role(values)
-    ticks = _inner([*_levels(values), *_columns(values)])
-    columns = _columns(values)
+    ticks = _inner([*_levels(values, setting), *_columns(values, setting)])
+    columns = _columns(values, setting)
 
     def row(share: float) -> str:
         if share <= SAME_SHARE:
@@ -196,7 +215,7 @@ def _back(values: Values, setting: Setting, outline: Outline, shown: set[int]) -
         values.move("depth", "depth.profile_side", Cross(n(f"back.{c}"), outline.guide(c), n(f"{over}.edge")))
         for c in near
     ]
-    ticks = _inner([*_levels(values), *_columns(values)])
+    ticks = _inner([*_levels(values, setting), *_columns(values, setting)])
 
     def fallback(corner: int) -> list[Move]:
         return _round_the_corner(values, setting, outline, ticks, corner)

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-/** A cure on trial: the drawing as it is and as it would be, one above the other; then taken or left. */
+/** Another state of the exercise on trial, above it the present one; then it is taken or left. */
 import { NButton, NModal } from 'naive-ui'
-import { ref, shallowRef } from 'vue'
+import { shallowRef } from 'vue'
 
-import { api, ask } from '@/api/client'
-import type { Advice, Drawing } from '@/api/types'
+import type { ExerciseDocument, Picture } from '@/api/types'
 import SheetFaces from '@/sheet/SheetFaces.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
@@ -12,22 +11,26 @@ import SheetView from '@/sheet/SheetView.vue'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
-type Cure = Advice['cures'][number]
+interface Trial {
+  title: string
+  caption: string
+  exercise: ExerciseDocument
+  picture: Picture
+}
+
 const exercise = useExercise()
 const { trying } = useSay()
-const cure = ref<Cure | null>(null)
-const after = shallowRef<Drawing | null>(null)
+const trial = shallowRef<Trial | null>(null)
 
-async function show(chosen: Cure): Promise<void> {
-  const body = { exercise: exercise.document, act: { op: 'cure' as const, edits: chosen.edits } }
-  const answer = await trying(() => ask(api.POST('/api/desk/act', { body })))
-  if (!answer) return
-  after.value = answer.drawing
-  cure.value = chosen
+function show(other: Trial): void {
+  trial.value = other
 }
 
 async function take(): Promise<void> {
-  if (cure.value && (await exercise.act({ op: 'cure', edits: cure.value.edits }))) cure.value = null
+  const chosen = trial.value
+  if (!chosen) return
+  await trying(() => exercise.replace(chosen.exercise))
+  trial.value = null
 }
 
 defineExpose({ show })
@@ -35,13 +38,13 @@ defineExpose({ show })
 
 <template>
   <NModal
-    :show="cure !== null"
+    :show="trial !== null"
     preset="card"
-    :title="cure?.text"
+    :title="trial?.title"
     style="width: min(860px, 92vw)"
-    @update:show="cure = null"
+    @update:show="trial = null"
   >
-    <div v-if="exercise.picture && after" class="both">
+    <div v-if="exercise.picture && trial" class="both">
       <figure>
         <figcaption>As it is</figcaption>
         <SheetView :picture="exercise.picture" label="The drawing as it is" :padding="4" reach>
@@ -49,8 +52,8 @@ defineExpose({ show })
         </SheetView>
       </figure>
       <figure>
-        <figcaption>As it would be</figcaption>
-        <SheetView :picture="after" label="The drawing as it would be" :padding="4" reach>
+        <figcaption>{{ trial.caption }}</figcaption>
+        <SheetView :picture="trial.picture" :label="trial.caption" :padding="4" reach>
           <SheetFaces /><SheetLines :weight="0.8" /><SheetPoints :size="5" />
         </SheetView>
       </figure>
@@ -58,7 +61,7 @@ defineExpose({ show })
     <template #footer>
       <div class="doors">
         <NButton type="primary" @click="take">Take it</NButton>
-        <NButton @click="cure = null">Leave it as it is</NButton>
+        <NButton @click="trial = null">Leave it as it is</NButton>
       </div>
     </template>
   </NModal>

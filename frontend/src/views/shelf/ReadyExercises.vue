@@ -1,0 +1,86 @@
+<script setup lang="ts">
+/** What to begin with: an empty sheet, or one of the ready exercises. */
+import { NModal } from 'naive-ui'
+import { shallowRef, watch } from 'vue'
+
+import { api, ask } from '@/api/client'
+import type { ReadyLine } from '@/api/types'
+import SheetThumb from '@/sheet/SheetThumb.vue'
+import { useSay } from '@/shell/useSay'
+
+const show = defineModel<boolean>('show', { required: true })
+const emit = defineEmits<{ chosen: [exercise: Record<string, unknown> | null] }>()
+const { trying } = useSay()
+const ready = shallowRef<ReadyLine[]>([])
+
+watch(show, async (isShown) => {
+  if (isShown && !ready.value.length) ready.value = (await trying(() => ask(api.GET('/api/exercises/ready')))) ?? []
+})
+
+function choose(exercise: Record<string, unknown> | null): void {
+  show.value = false
+  emit('chosen', exercise)
+}
+</script>
+
+<template>
+  <NModal v-model:show="show" preset="card" title="Begin with" style="width: min(940px, 94vw)">
+    <ul>
+      <li>
+        <button type="button" @click="choose(null)"><span class="picture empty" />An empty sheet</button>
+      </li>
+      <li v-for="one in ready" :key="one.title">
+        <button type="button" @click="choose(one.exercise)">
+          <span class="picture"><SheetThumb :picture="one.picture" :label="one.title" /></span>{{ one.title }}
+        </button>
+      </li>
+    </ul>
+  </NModal>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(190px, 1fr));
+  gap: 10px;
+  margin: 0;
+  padding: 2px;
+  max-height: 68vh;
+  overflow: auto;
+}
+
+button {
+  font: inherit;
+  line-height: 1.3;
+  width: 100%;
+  height: 100%;
+  text-align: left;
+  background: none;
+  border: 2px solid transparent;
+  border-radius: 6px;
+  padding: 6px;
+  cursor: pointer;
+}
+
+button:hover,
+button:focus-visible {
+  border-color: var(--accent);
+}
+
+.picture {
+  display: block;
+  height: 130px;
+  margin-bottom: 5px;
+  padding: 8px;
+  background: var(--desk);
+  border-radius: 4px;
+}
+
+.empty::after {
+  content: '';
+  display: block;
+  height: 100%;
+  background: var(--paper);
+}
+</style>

@@ -1,0 +1,224 @@
+"""Ready exercises to start from: made-up sheets of a harbour town, for each kind of view."""
+
+from typing import Any
+
+from orthopsis.core.things.outline import Outline, scaled
+from orthopsis.core.things.profile.shapes import READY as OUTLINES
+
+_HEAD = {"schema": "orthopsis/exercise/1", "light": "left"}
+
+
+def _box(name: str, left: float, bottom: float, width: float, height: float, **more: Any) -> dict[str, Any]:
+    return {
+        "kind": "box",
+        "name": name,
+        "left": left,
+        "bottom": bottom,
+        "width": width,
+        "height": height,
+        **more,
+    }
+
+
+def _cube(name: str, left: float, bottom: float, side: float) -> dict[str, Any]:
+    return _box(name, left, bottom, side, side, depth_by="cube", look="see_through")
+
+
+def _measured(mm: float) -> dict[str, Any]:
+    return {"depth_by": "measured", "depth": mm}
+
+
+def _block(
+    name: str, left: float, bottom: float, height: float, left_mm: float, right_mm: float, **more: Any
+) -> dict[str, Any]:
+    """Return a box about its nearest edge, its sides measured on the page."""
+    sides = {"left_by": "measured", "left_length": left_mm, "right_by": "measured", "right_length": right_mm}
+    return {"kind": "box", "name": name, "left": left, "bottom": bottom, "height": height, **sides, **more}
+
+
+def _shape(
+    name: str, ready: str, left: float, bottom: float, width: float, height: float, **more: Any
+) -> dict[str, Any]:
+    """Return a ready shape on a front."""
+    outline = _on_marks(scaled(OUTLINES[ready], width, height))
+    return {"kind": "profile", "name": name, "left": left, "bottom": bottom, "outline": outline, **more}
+
+
+def _letter(letter: str, left: float, bottom: float, width: float, height: float, **more: Any) -> dict[str, Any]:
+    return _shape(f"Letter {letter}", f"letter {letter}", left, bottom, width, height, **more)
+
+
+def _letter_on(
+    letter: str, side: str, left: float, bottom: float, height: float, left_mm: float, right_mm: float
+) -> dict[str, Any]:
+    """Return a letter on a side of a block."""
+    outline = scaled(OUTLINES[f"letter {letter}"], 60, 60)
+    block = _block(f"Letter {letter}", left, bottom, height, left_mm, right_mm)
+    return {**block, "kind": "profile", "outline": outline, "side": side}
+
+
+def _on_marks(outline: Outline) -> Outline:
+    """Return the outline with its corners on whole millimetres."""
+    return tuple(tuple((float(round(x)), float(round(y))) for x, y in loop) for loop in outline)
+
+
+_INCH = 25.4
+READY: tuple[dict[str, Any], ...] = (
+    {
+        **_HEAD,
+        "title": "Three crates: below, on and above",
+        "eye_level": {"height_mm": 160, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 225}],
+        "things": [
+            _box("Quay crate", 46, 34, 84, 62, **_measured(72)),
+            _box("Tall crate", 330, 96, 58, 112, **_measured(52)),
+            _box("Hanging crate", 138, 222, 66, 46, depth_by="half"),
+        ],
+    },
+    {
+        **_HEAD,
+        "title": "See-through cubes",
+        "eye_level": {"height_mm": 148, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 210, "distance_mm": 210}],
+        "things": [
+            _cube("Left cube", 108, 62, 52),
+            _cube("Right cube", 276, 58, 44),
+            _cube("Upper cube", 246, 196, 40),
+        ],
+        "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "A row on the quay",
+        "eye_level": {"height_mm": 190, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 320}],
+        "things": [
+            _box("First crate", 30, 30, 80, 70, **_measured(55)),
+            _box("Second crate", 117, 78, 56, 49, **_measured(38)),
+            _box("Third crate", 178, 112, 39, 34, **_measured(27)),
+        ],
+    },
+    {
+        **_HEAD,
+        "title": "Boxes in the net loft",
+        "sheet": {"paper": "12 x 18 in", "orientation": "landscape", "units": "in", "division": "1/8 in"},
+        "eye_level": {"height_mm": 4 * _INCH, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 8.5 * _INCH}],
+        "things": [
+            _box("Float box", 2 * _INCH, 7.25 * _INCH, 3 * _INCH, 2.25 * _INCH, **_measured(2.5 * _INCH)),
+            _box("Rope chest", 12.5 * _INCH, 1 * _INCH, 3.5 * _INCH, 2 * _INCH, depth_by="half"),
+            _box(
+                "Open frame",
+                7.5 * _INCH,
+                3 * _INCH,
+                2.5 * _INCH,
+                2.25 * _INCH,
+                depth_by="half",
+                look="see_through",
+            ),
+        ],
+        "wording": {"vocabulary": "horizon", "level": "youngest"},
+    },
+    {
+        **_HEAD,
+        "title": "Chests by the boathouse, two points",
+        "eye_level": {"height_mm": 182, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -110, "right_mm": 530}],
+        "things": [
+            _block("Sail chest", 196, 44, 78, 88, 64),
+            _block("Oar box", 322, 108, 96, 34, 62),
+            _block("Lamp case", 104, 214, 40, 46, 66, look="see_through"),
+        ],
+    },
+    {
+        **_HEAD,
+        "title": "Two true cubes, two points",
+        "eye_level": {"height_mm": 190, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 560, "centre_mm": 190}],
+        "things": [
+            {**_block("Ice block", 236, 66, 56, 40, 40), "left_by": "cube", "right_by": "cube"},
+            {**_block("Salt block", 118, 104, 44, 40, 40), "left_by": "cube", "right_by": "cube"},
+        ],
+        "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "Net lofts from above, three points",
+        "sheet": {"paper": "A3", "orientation": "portrait"},
+        "eye_level": {"height_mm": 372, "school": "composition"},
+        "views": [{"kind": "three_point", "left_mm": -190, "right_mm": 490, "third_x_mm": 156, "third_y_mm": -160}],
+        "things": [_block("Tall loft", 156, 286, 120, 70, 58), _block("Low loft", 62, 264, 62, 44, 46)],
+        "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "The light tower from below, three points",
+        "sheet": {"paper": "A3", "orientation": "portrait"},
+        "eye_level": {"height_mm": 52, "school": "composition"},
+        "views": [{"kind": "three_point", "left_mm": -190, "right_mm": 490, "third_x_mm": 148, "third_y_mm": 620}],
+        "things": [_block("Light tower", 148, 84, 178, 62, 54)],
+        "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "KNOT in block letters, one point",
+        "eye_level": {"height_mm": 196, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 205}],
+        "things": [_letter(letter, 26 + 98 * i, 58, 72, 88, **_measured(46)) for i, letter in enumerate("KNOT")],
+        "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "KNOT round a corner, two points",
+        "eye_level": {"height_mm": 210, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 560}],
+        "things": [
+            _letter_on("N", "left", 178, 34, 92, 64, 30),
+            _letter_on("O", "right", 262, 40, 88, 28, 62),
+            _letter_on("K", "left", 84, 60, 74, 58, 24),
+            _letter_on("T", "right", 356, 66, 70, 24, 48),
+        ],
+        "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "KNOT from above, three points",
+        "sheet": {"paper": "A3", "orientation": "portrait"},
+        "eye_level": {"height_mm": 380, "school": "composition"},
+        "views": [{"kind": "three_point", "left_mm": -200, "right_mm": 490, "third_x_mm": 150, "third_y_mm": -180}],
+        "things": [
+            _letter_on("T", "right", 246, 216, 66, 22, 36),
+            _letter_on("O", "right", 186, 256, 66, 22, 46),
+            _letter_on("N", "left", 134, 296, 68, 48, 26),
+            _letter_on("K", "left", 64, 330, 62, 42, 24),
+        ],
+        "minutes": 135,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "A stepped quay and a bench, one point",
+        "eye_level": {"height_mm": 170, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 236}],
+        "things": [
+            _shape("Quay steps", "steps", 40, 40, 96, 72, **_measured(58)),
+            _shape("Bench", "chair", 316, 52, 60, 84, depth_by="half"),
+            _shape("Loft window", "window", 96, 208, 78, 54, **_measured(30)),
+        ],
+    },
+    {
+        **_HEAD,
+        "title": "Two points on one eye level",
+        "eye_level": {"height_mm": 150, "school": "exercise"},
+        "views": [
+            {"kind": "one_point", "name": "east quay", "x_mm": 120},
+            {"kind": "one_point", "name": "west quay", "x_mm": 310},
+        ],
+        "things": [
+            {**_box("East crate", 22, 40, 58, 48, **_measured(44)), "view": "east quay"},
+            {**_box("East barrel case", 26, 196, 46, 52, depth_by="half"), "view": "east quay"},
+            {**_box("West crate", 350, 36, 56, 56, **_measured(48)), "view": "west quay"},
+        ],
+    },
+)
+"""The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""
