@@ -10,7 +10,7 @@ from functools import lru_cache
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
@@ -56,6 +56,8 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
     how = KINDS[kind].builds[setting.frame.kind]
     moves = tuple(how.recipe(values, setting))
     given = _given(setting.frame)
+    if setting.anchor is not None and setting.anchor.point:
+        given = {**given, setting.anchor.point: setting.anchor.at}
     board = execute(moves, Board(setting.sheet, dict(given)))
     solid = how.solid(values, setting)
     page = solid.picture(setting.frame.eye)

@@ -115,6 +115,10 @@ class WordingDocument(Document):
     level: Level = "middle"
 
 
+JoinedBy = Literal["on_top", "beside_right", "behind", "against_left", "against_right"]
+"""How a thing stands by the one it is joined to."""
+
+
 class StepChange(Document):
     """What a teacher changed of one step; steps are named ``thing/words``, with ``#2`` and so on where that recurs.
 
@@ -137,6 +141,8 @@ class ThingDocument(Document):
     kind: str
     name: Name
     view: Name = "point"
+    joined_to: Annotated[str, Field(max_length=40)] = ""
+    joined_by: JoinedBy = "on_top"
 
     def held(self) -> dict[str, Value]:
         """Return the values of the kind's own parameters."""

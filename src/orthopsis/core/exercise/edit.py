@@ -11,8 +11,9 @@ from pydantic import ValidationError
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import MOST_THINGS, MOST_VIEWS, THING_MODELS, Exercise
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choices, read_view_text, view_path
-from orthopsis.core.exercise.setting import Placed, setting_of, sheet_of
+from orthopsis.core.exercise.setting import setting_of, sheet_of
 from orthopsis.core.exercise.views import LONGEST_STRIP_MM, VIEWS, fresh_view
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.length import parse_length
@@ -209,6 +210,8 @@ def remove_thing(exercise: Exercise, index: int) -> Exercise:
     """Return the exercise without a thing."""
     _check_index(exercise, index)
     gone = exercise.things[index].name
+    alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == gone}
+    exercise = _with(exercise, alone) if alone else exercise
     return exercise.model_copy(
         update={
             "things": exercise.things[:index] + exercise.things[index + 1 :],
@@ -249,7 +252,9 @@ def rename_thing(exercise: Exercise, index: int, name: str) -> Exercise:
     """
     _check_index(exercise, index)
     before = exercise.things[index].name
-    renamed = _with(exercise, {f"things.{index}.name": name.strip()})
+    tidy = name.strip()
+    joined = {f"things.{i}.joined_to": tidy for i, t in enumerate(exercise.things) if t.joined_to == before}
+    renamed = _with(exercise, {f"things.{index}.name": tidy, **joined})
     after = renamed.things[index].name
     steps = tuple(
         c.model_copy(update={"step": f"{after}/{c.step.removeprefix(f'{before}/')}"})
@@ -265,8 +270,8 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
     parts = path.split(".")
     if parts[0] == "things":
         placed = _placed(exercise, parts)
-        if parts[2] == "view":
-            return _chosen(text, choices(exercise, path), "the view")
+        if parts[2] in ("view", "joined_to", "joined_by"):
+            return _chosen(text, choices(exercise, path), "this place")
         parameter = next((p for p in placed.kind.parameters if p.name == parts[2]), None)
         if parameter is None:
             raise _no_place(path)

@@ -16,13 +16,15 @@ from orthopsis.core.exercise.drawing import (
     TapedStrip,
     TonedFace,
 )
-from orthopsis.core.exercise.setting import Placed, Prepared, placed_errors
+from orthopsis.core.exercise.placed import Placed, placed_errors
+from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Seen, Sight
-from orthopsis.core.sight.solid import Edge
+from orthopsis.core.sight.order import painted_together
+from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.declare import Length
 from orthopsis.core.wording.names import point_words
 
@@ -59,18 +61,40 @@ def solve(prepared: Prepared) -> Solved:
         with placed_errors(placed):
             thing = build(placed)
         built.append(thing)
-        moves += thing.moves
-        board.points |= thing.points
-        board.lines |= thing.lines
+    for number in _drawing_order(prepared):
+        moves += built[number].moves
+        board.points |= built[number].points
+        board.lines |= built[number].lines
     lines, light_ids = _light_lines(board)
-    seen = [
-        Seen(thing.solid, placed.setting.frame.eye, placed.values.is_see_through, placed.index)
-        for placed, thing in zip(prepared.things, built, strict=True)
-    ]
+    seen = [_seen(placed, thing.solid) for placed, thing in zip(prepared.things, built, strict=True)]
     first = len(lines)
     lines += _final_pieces(prepared, board, seen, first)
     final = tuple(line.id for line in lines[first:] if line.visible)
     return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen), tuple(built))
+
+
+def _drawing_order(prepared: Prepared) -> list[int]:
+    """Return the numbers of the things as they are drawn: in their order, but what stands on another after that."""
+    order: list[int] = []
+
+    def add(placed: Placed) -> None:
+        anchor = placed.setting.anchor
+        other = prepared.thing(anchor.thing) if anchor is not None else None
+        if other is not None and other.index not in order:
+            add(other)
+        if placed.index not in order:
+            order.append(placed.index)
+
+    for placed in prepared.things:
+        add(placed)
+    return order
+
+
+def _seen(placed: Placed, solid: Solid) -> Seen:
+    """Return a solid for sight, enlarged about the eye where it is joined to another: its picture stays."""
+    if placed.factor != 1.0:
+        solid = Solid(solid.topology, solid.places * placed.factor)
+    return Seen(solid, placed.setting.frame.eye, placed.values.is_see_through, placed.layer)
 
 
 def picture(solved: Solved) -> Picture:
@@ -210,13 +234,21 @@ def _ends(board: Board, thing: str, edge: Edge) -> tuple[Point, Point] | None:
 def _faces(solved: Solved) -> list[TonedFace]:
     light = solved.prepared.exercise.light
     result = []
-    for placed, thing in reversed(list(zip(solved.prepared.things, solved.built, strict=True))):
-        if placed.values.is_see_through:
-            continue
-        for face in thing.faces:
+    groups: dict[int, list[int]] = {}
+    for number, seen in enumerate(solved.seen):
+        if not seen.see_through:
+            groups.setdefault(seen.layer, []).append(number)
+    for layer in sorted(groups, reverse=True):
+        group = groups[layer]
+        faces = [(0, face) for face in solved.built[group[0]].faces]
+        if len(group) > 1:
+            faces = painted_together([solved.seen[i] for i in group])
+        for i, face in faces:
+            thing = solved.built[group[i]]
             loops: list[list[Place]] = [[thing.page[c] for c in loop] for loop in face.loops]
             tone = face_tone(face.turned, light) if face.name in thing.outward else inside_tone(face.turned, light)
-            result.append(TonedFace(thing=placed.values.name, name=face.name, loops=loops, tone=tone))
+            name = solved.prepared.things[group[i]].values.name
+            result.append(TonedFace(thing=name, name=face.name, loops=loops, tone=tone))
     return result
 
 

@@ -17,7 +17,7 @@ from orthopsis.core.exercise.views import VIEWS, ViewPlace
 from orthopsis.core.sheet.length import Units, parse_length
 from orthopsis.core.sheet.paper import PAPERS
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.wording.exercise import OPTIONS, SAYS, UNSTATED
+from orthopsis.core.wording.exercise import ALONE, JOINED, OPTIONS, SAYS, UNSTATED
 
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
@@ -90,6 +90,12 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
         return {kind: view.title for kind, view in VIEWS.items()}
     if re.fullmatch(r"things\.\d+\.view", path):
         return {view.name: view.name for view in exercise.views}
+    if re.fullmatch(r"things\.\d+\.joined_by", path):
+        return JOINED
+    if re.fullmatch(r"things\.\d+\.joined_to", path):
+        own = exercise.things[int(path.split(".")[1])]
+        others = [thing.name for thing in exercise.things if thing.name != own.name and thing.view == own.view]
+        return {"": ALONE, **{name: name for name in others}}
     return OPTIONS[path]
 
 

@@ -1,12 +1,13 @@
 """The exercise in words: sentences whose values are places that can be edited."""
 
 from orthopsis.core.exercise.drawing import PlaceOption, Sentence, SentencePiece
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
-from orthopsis.core.exercise.setting import Placed, Prepared
+from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.declare import PLACE, Choice, Length
 from orthopsis.core.things.outline import format_outline
-from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, SHEET, STANDS
+from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, JOINED, SHEET, STANDS
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
@@ -43,11 +44,26 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
             if part:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
     about = f"things.{placed.index}"
+    pieces += _stands(prepared, placed)
     if len(prepared.frames) > 1:
         path = f"{about}.view"
         name = placed.setting.frame.name
         pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
     return Sentence(about=about, title=placed.values.name, pieces=pieces)
+
+
+def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say what a thing stands on or by; nothing where it is alone."""
+    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    others = choices(prepared.exercise, f"{path}.joined_to")
+    if len(others) == 1:
+        return []
+    pieces = [SentencePiece(text=" It stands ")]
+    if thing.joined_to:
+        pieces.append(choice_piece(JOINED, f"{path}.joined_by", thing.joined_by, "how it stands"))
+        pieces.append(SentencePiece(text=" "))
+    pieces.append(choice_piece(others, f"{path}.joined_to", thing.joined_to, "what it stands by"))
+    return [*pieces, SentencePiece(text=".")]
 
 
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:
@@ -57,6 +73,8 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
         return choice_piece(parameter.options, path, values.word(name), parameter.says)
     if isinstance(parameter, Length):
         mm = values.mm(name)
+        if name in placed.given:
+            return SentencePiece(text=prepared.length(mm))
         return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
     outline = values.outline(name)
     corners = sum(map(len, outline))

@@ -1,34 +1,20 @@
 """The exercise made ready for drawing: its sheet, its frames, and each thing with its kind and values."""
 
-from collections.abc import Iterator, Mapping
-from contextlib import contextmanager
+from collections.abc import Mapping
 from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.joining import join_things
+from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.exercise.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import Build, Setting, ThingKind, Values, check_values
+from orthopsis.core.things.declare import Setting, Values, check_values
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.wording.vocabulary import Wording
-
-
-@dataclass(frozen=True, slots=True)
-class Placed:
-    """A thing where it stands."""
-
-    index: int
-    kind: ThingKind
-    values: Values
-    setting: Setting
-
-    @property
-    def build(self) -> Build:
-        """How the thing is built in the kind of view it stands in."""
-        return self.kind.builds[self.setting.frame.kind]
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,7 +59,7 @@ def prepare(exercise: Exercise) -> Prepared:
     _check_eye_level(exercise, sheet)
     frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
     by_name = {frame.name: frame for frame in frames}
-    things = []
+    alone = []
     for index, thing in enumerate(exercise.things):
         if thing.view not in by_name:
             raise GeometryError(
@@ -85,9 +71,10 @@ def prepare(exercise: Exercise) -> Prepared:
         with placed_errors(placed):
             _check_stands(placed)
             check_values(kind.parameters, values, sheet)
-        things.append(placed)
+        alone.append(placed)
+    things = join_things(exercise.things, alone)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
-    return Prepared(exercise, sheet, frames, tuple(things), wording, {p.values.name: p for p in things})
+    return Prepared(exercise, sheet, frames, things, wording, {p.values.name: p for p in things})
 
 
 def setting_of(exercise: Exercise, view: str = "") -> Setting:
@@ -104,18 +91,6 @@ def _check_stands(placed: Placed) -> None:
             "cannot_stand_here", f"“{placed.values.name}” cannot be drawn in this kind of view.",
             f"It can be drawn with {views}.", about="view",
         )  # fmt: skip
-
-
-@contextmanager
-def placed_errors(placed: Placed) -> Iterator[None]:
-    """Say of every error inside to which value of which thing it belongs."""
-    try:
-        yield
-    except GeometryError as error:
-        inner = error.about or "name"
-        raise type(error)(
-            error.code, error.why, error.fix, about=f"things.{placed.index}.{inner}", nearest=error.nearest
-        ) from None
 
 
 def _check_eye_level(exercise: Exercise, sheet: Sheet) -> None:

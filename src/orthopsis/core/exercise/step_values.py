@@ -16,7 +16,7 @@ from orthopsis.core.construct.moves import (
 )
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.exercise.picture import Solved
-from orthopsis.core.wording.names import corner_words
+from orthopsis.core.wording.names import corner_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
 
 
@@ -37,6 +37,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "lines": counted(len(drawn), noun),
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
+        "start": _start(solved, breath),
     }
     for act in acts:
         values |= _of_act(solved, act)
@@ -77,6 +78,20 @@ def _cube(act: RuleToPoint) -> dict[str, object]:
     height, _, across = beside.partition(" ")
     opposite = {"left": "right", "right": "left"}[across]
     return {"side": side, "beside": beside, "corner": f"{height} {opposite}"}
+
+
+def _start(solved: Solved, breath: Breath) -> str:
+    """Return where a thing begins: measured from the paper's edges, or on another thing."""
+    thing, length = solved.prepared.thing(breath.thing), solved.prepared.length
+    if thing is None:
+        return ""
+    first, anchor = thing.values.first, thing.setting.anchor
+    if anchor is None:
+        return f"{length(first.x)} from the left, {length(first.y)} up"
+    if anchor.point:
+        corner = point_on(anchor.point.removeprefix(f"{anchor.thing}."))
+        return f"at the {corner} of {anchor.thing}"
+    return f"on the top edge of {anchor.thing}, {length(first.x)} from the left edge of the sheet"
 
 
 def _upright(solved: Solved, breath: Breath) -> str:

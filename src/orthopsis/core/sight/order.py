@@ -1,10 +1,10 @@
-"""In which order must the faces of one solid be painted, so that what is nearer covers what is farther?
+"""In which order must the faces of solids be painted, so that what is nearer covers what is farther?
 
 Faces do not cross each other. Of two that overlap on the page the difference of their nearness changes evenly over the
 overlap, so its corners tell which one lies before the other.
 """
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Sequence
 from graphlib import CycleError, TopologicalSorter
 
 from orthopsis.core.plane.tolerance import SAME_DEPTH
@@ -19,26 +19,35 @@ CLEAR = 100 * SAME_DEPTH
 
 def painted(seen: Seen) -> list[Face]:
     """Return the faces of a solid that show, the far ones first; of an open solid also the inner sides."""
-    solid = seen.solid
-    corners = solid.picture(seen.eye)
-    if solid.is_open:
-        faces = [face for face in solid.faces if is_broad(face, corners)]
-    else:
-        faces = list(faces_toward_eye(solid, corners))
-        if solid.topology.is_convex:
-            return faces
+    return [face for _, face in painted_together([seen])]
+
+
+def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
+    """Return the faces that show of solids that touch, with the number of their solid, the far ones first."""
+    shown: list[tuple[int, Face]] = []
+    outlines: list[list[list[Place]]] = []
+    for number, seen in enumerate(things):
+        corners = seen.solid.picture(seen.eye)
+        if seen.solid.is_open:
+            faces = [face for face in seen.solid.faces if is_broad(face, corners)]
+        else:
+            faces = list(faces_toward_eye(seen.solid, corners))
+        shown += [(number, face) for face in faces]
+        outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
+    if len(things) == 1 and things[0].solid.topology.is_convex:
+        return shown
     planes: list[Plane] = []
-    for face in faces:
-        a, b, c = face_plane(seen.eye, solid.places[[solid.index(name) for name in face.corners]])
+    for number, face in shown:
+        solid = things[number].solid
+        a, b, c = face_plane(things[number].eye, solid.places[[solid.index(name) for name in face.corners]])
         planes.append((float(a), float(b), float(c)))
-    return [faces[i] for i in _sorted(faces, corners, planes)]
+    return [shown[i] for i in _sorted(outlines, planes)]
 
 
-def _sorted(faces: Sequence[Face], corners: Mapping[str, Place], planes: Sequence[Plane]) -> list[int]:
-    outlines = [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
+def _sorted(outlines: Sequence[list[list[Place]]], planes: Sequence[Plane]) -> list[int]:
     boxes = [_box(loops[0]) for loops in outlines]
-    graph: dict[int, set[int]] = {i: set() for i in range(len(faces))}
-    for i in range(len(faces)):
+    graph: dict[int, set[int]] = {i: set() for i in range(len(outlines))}
+    for i in range(len(outlines)):
         for j in range(i):
             if _apart(boxes[i], boxes[j]):
                 continue

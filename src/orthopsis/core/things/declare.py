@@ -4,14 +4,16 @@ The exercise schema, the API, the sentences and handles on the screen, the steps
 made from a ``ThingKind``. Nothing outside a thing's own module knows it by name.
 """
 
+import math
 import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
 
-from orthopsis.core.construct.moves import Act, Move, Phase
+from orthopsis.core.construct.moves import Act, Measure, Move, Phase, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sight.solid import Solid
@@ -69,11 +71,39 @@ LOOK = Choice("look", "the look", {"solid": "Solid", "see_through": "See-through
 
 
 @dataclass(frozen=True, slots=True)
+class Anchor:
+    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where."""
+
+    thing: str
+    point: str
+    at: Point
+    says: str
+
+
+@dataclass(frozen=True, slots=True)
 class Setting:
     """What a thing stands in; the light is not its business."""
 
     frame: Frame
     sheet: Sheet
+    anchor: Anchor | None = None
+
+
+@dataclass(frozen=True, slots=True)
+class Joint:
+    """A place where another thing can stand.
+
+    Attributes:
+        says: how it is said, before the name of this thing: ``on top of``.
+        corner: where the other's lower nearest corner comes on the page.
+        point: full name of that corner, or empty where only its height is given.
+        depth: its world depth, mm.
+    """
+
+    says: str
+    corner: Point
+    point: str
+    depth: float
 
 
 @dataclass(frozen=True, slots=True)
@@ -126,6 +156,13 @@ class Values:
         """Return the full name of a point or line of this thing."""
         return f"{self.name}.{name}"
 
+    def begin(self, setting: Setting, name: str) -> Act:
+        """Return the act that marks the first corner: measured, or where it stands on another thing."""
+        anchor = setting.anchor
+        if anchor is not None and anchor.point and math.dist(anchor.at.xy, self.first.xy) <= SAME_POINT_MM:
+            return Shift(self.full(name), anchor.point, 0.0)
+        return Measure(self.full(name), *self.first.xy)
+
     def move(self, phase: Phase, breath: str, act: Act) -> Move:
         """Return a move of this thing."""
         return Move(phase, self.name, breath, act)
@@ -169,6 +206,13 @@ class Handle:
     shape: HandleShape = "point"
 
 
+def stand_on_front(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:
+    """Return the place of the first corner, if it is the lower left one."""
+    if joint.point:
+        return {"left": joint.corner.x, "bottom": joint.corner.y}
+    return {"bottom": joint.corner.y}
+
+
 @dataclass(frozen=True, slots=True)
 class Build:
     """How a kind of thing is built in one kind of view.
@@ -183,6 +227,9 @@ class Build:
         needs_eye: whether the recipe uses points that only an eye of known place gives.
         place: values for a new one, so that it lands where it can be seen.
         follow: what else changes when a value is chosen, so that the drawing stays as it is.
+        joints: where other things can stand, by what the document calls it.
+        stand: its own values when it stands at a joint of another thing.
+        foot_depth: world depth of its lower nearest corner.
         true_length: how long its edges in a direction are in the world, mm at the scale of the first corner.
         keep_shape: measures (mm) with which it has the same shape in the world in another setting.
     """
@@ -199,6 +246,10 @@ class Build:
     follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]]
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
+
+    joints: Callable[[Values, Setting], Mapping[str, Joint]] = lambda values, setting: {}
+    stand: Callable[[Values, Setting, Joint], Mapping[str, Value]] = stand_on_front
+    foot_depth: Callable[[Values, Setting], float] = lambda values, setting: setting.frame.eye.distance_mm
 
     def handle(self, name: str) -> Handle | None:
         """Return the handle of that name, or None."""

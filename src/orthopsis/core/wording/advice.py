@@ -112,4 +112,9 @@ ADVICE: dict[str, AdvicePhrases] = {
         "A class measures only what its ruler shows.",
         ("Round all lengths to the ruler",),
     ),
+    "things_cross": AdvicePhrases(
+        "“{thing}” and “{other}” stand in each other; where they cross no line is drawn.",
+        "Two solid things cannot be in one place; what is hidden there cannot be told.",
+        ("Let it stand on its own",),
+    ),
 }

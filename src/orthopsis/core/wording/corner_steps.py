@@ -60,11 +60,9 @@ CORNER: dict[str, StepPhrases] = {
     "front.edge": StepPhrases(
         "{thing}: nearest edge",
         (
-            "Start {left} from the left and {bottom} up. Draw the nearest edge of {thing}, straight up, {height} tall.",
-            "Mark the foot of the nearest edge of {thing} {left} from the left, {bottom} up. Draw it [upright], "
-            "{height} "
-            "tall.",
-            "Nearest edge of {thing}: foot {left} in and {bottom} up, {height} tall, [upright].",
+            "Start {start}. Draw the nearest edge of {thing}, straight up, {height} tall.",
+            "Mark the foot of the nearest edge of {thing} {start}. Draw it [upright], {height} tall.",
+            "Nearest edge of {thing}: foot {start}, {height} tall, [upright].",
         ),
         "Begin with the nearest edge: it is the tallest, and everything hangs on it.",
         "An edge that leans: put the ruler's end square on the paper's edge.",
@@ -73,13 +71,13 @@ CORNER: dict[str, StepPhrases] = {
     "front.edge_aimed": StepPhrases(
         "{thing}: nearest edge, to the [third point]",
         (
-            "Make a mark {left} from the left and {bottom} up. Put the ruler on the [third point], turn it to the "
+            "Make a mark {start}. Put the ruler on the [third point], turn it to the "
             "mark, and "
             "draw the nearest edge of {thing}: {depth} long.",
-            "Mark the nearest corner of {thing} {left} from the left, {bottom} up. Aim at the [third point] and draw "
+            "Mark the nearest corner of {thing} {start}. Aim at the [third point] and draw "
             "the "
             "nearest edge, {depth} long.",
-            "Nearest edge of {thing}: from {left} in and {bottom} up toward the [third point], {depth} long.",
+            "Nearest edge of {thing}: from a mark {start} toward the [third point], {depth} long.",
         ),
         "In three-point the nearest edge is aimed at the [third point].",
         "Drawing it [upright] by habit.",

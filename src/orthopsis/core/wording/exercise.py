@@ -33,3 +33,12 @@ SAYS = {
 }
 """What a place is called, where its last word is not enough."""
 STANDS = " It belongs to "
+ALONE = "on its own"
+JOINED = {
+    "on_top": "on top of",
+    "beside_right": "to the right of",
+    "behind": "behind",
+    "against_left": "against the left end of",
+    "against_right": "against the right end of",
+}
+"""How a thing may stand by another one."""

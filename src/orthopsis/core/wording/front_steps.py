@@ -6,10 +6,10 @@ FRONT: dict[str, StepPhrases] = {
     "front": StepPhrases(
         "{thing}: front face",
         (
-            "Start {left} from the left and {bottom} up. Draw the front of {thing}: {width} wide, {height} tall.",
-            "Mark the lower left corner of {thing} {left} from the left, {bottom} up. Draw its front, {width} "
+            "Start {start}. Draw the front of {thing}: {width} wide, {height} tall.",
+            "Mark the lower left corner of {thing} {start}. Draw its front, {width} "
             "wide and {height} tall, square with the paper.",
-            "Draw the front face of {thing} true: lower left corner {left} in and {bottom} up, {width} by "
+            "Draw the front face of {thing} true: lower left corner {start}, {width} by "
             "{height}, sides parallel to the paper's edges.",
         ),
         "The front face is drawn as it is: level and [upright], square with the paper.",
@@ -94,11 +94,9 @@ FRONT: dict[str, StepPhrases] = {
     "front.profile": StepPhrases(
         "{thing}: the front, {rules}",
         (
-            "Start {left} from the left and {bottom} up. Measure out the shape of {thing} and draw it with the ruler.",
-            "Mark the lower left of {thing} {left} from the left, {bottom} up. Measure out its corners and draw the "
-            "front: {rules}.",
-            "Draw the front of {thing} true, its lower left {left} in and {bottom} up: {rules}, measured corner by "
-            "corner.",
+            "Start {start}. Measure out the shape of {thing} and draw it with the ruler.",
+            "Mark the lower left of {thing} {start}. Measure out its corners and draw the front: {rules}.",
+            "Draw the front of {thing} true, its lower left {start}: {rules}, measured corner by corner.",
         ),
         "The front is drawn as it is; strokes of one shape are equally thick.",
         "Adding up measures: measure each corner from the same edge.",

@@ -8,6 +8,15 @@ def corner_words(name: str) -> str:
     return name.split(".")[-1].replace("_", " ")
 
 
+def point_on(name: str) -> str:
+    """Return how a corner of a thing is called: ``back bottom left corner``, ``foot of the right end``."""
+    group, _, part = name.partition(".")
+    if part in ("bottom", "top"):
+        end = "nearest edge" if group == "near" else f"{group} end"
+        return f"{'top' if part == 'top' else 'foot'} of the {end}"
+    return f"{group} {part.replace('_', ' ')} corner"
+
+
 def point_words(name: str, wording: Wording) -> str:
     """Return how a point that lines run to is called: ``left point``, ``left distance point``."""
     first, _, rest = name.partition(" ")

@@ -2,7 +2,7 @@
 
 from orthopsis.core.exercise.advice.placing import on_placing
 from orthopsis.core.exercise.advice.sheet import on_marks, on_sheet, on_time
-from orthopsis.core.exercise.advice.things import on_thing
+from orthopsis.core.exercise.advice.things import on_crossing, on_thing
 from orthopsis.core.exercise.drawing import Advice, Step
 from orthopsis.core.exercise.picture import Solved
 
@@ -12,6 +12,7 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
     return [
         *on_sheet(solved),
         *on_placing(solved),
+        *on_crossing(solved),
         *(advice for placed in solved.prepared.things for advice in on_thing(solved, placed)),
         *on_marks(solved),
         *on_time(solved, steps),

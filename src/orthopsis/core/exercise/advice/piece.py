@@ -4,7 +4,7 @@ from collections.abc import Mapping
 
 from orthopsis.core.exercise.drawing import Advice, Cure, CureEdit
 from orthopsis.core.exercise.picture import Solved
-from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.wording.advice import ADVICE
 

@@ -6,7 +6,7 @@ from orthopsis.core.exercise.advice.keep import same_in_the_world
 from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
 from orthopsis.core.exercise.picture import Solved
-from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm

@@ -8,9 +8,10 @@ from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
 from orthopsis.core.exercise.picture import Solved
-from orthopsis.core.exercise.setting import Placed
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.crossing import crossing_pairs
 from orthopsis.core.things.declare import FIRST_CORNER, LOOK
 
 ON_LEVEL_MM = 1e-6
@@ -39,6 +40,14 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
         yield from _outside_triangle(solved, placed, drawn)
     if placed.setting.frame.kind != "one_point" and placed.setting.frame.is_metric:
         yield from _absurd_depth(solved, placed)
+
+
+def on_crossing(solved: Solved) -> Iterator[Advice]:
+    """Yield advice on things that stand in each other: their lines cannot be told right."""
+    for i, j in crossing_pairs(solved.seen):
+        shown = {"thing": solved.prepared.things[i].values.name, "other": solved.prepared.things[j].values.name}
+        edit = CureEdit(path=f"things.{j}.joined_to", value="")
+        yield piece(solved, "things_cross", f"things.{j}", 1, 0, "things", shown, [edit])
 
 
 def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:

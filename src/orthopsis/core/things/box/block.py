@@ -16,7 +16,6 @@ import numpy as np
 
 from orthopsis.core.construct.moves import (
     Cross,
-    Measure,
     MeasureAlong,
     MeasureAside,
     Move,
@@ -31,7 +30,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Setting, Values
+from orthopsis.core.things.declare import Joint, Setting, Value, Values
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import measuring_name, measuring_point
 
@@ -206,6 +205,34 @@ def axes(values: Values, setting: Setting) -> tuple[Array, dict[str, Array]]:
     return eye.at(values.first), {**vectors, "up": np.asarray(up)}
 
 
+def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
+    """Return where others can stand: on its nearest edge, and against the ends of its sides."""
+    start, vectors = axes(values, setting)
+    low = start if first_level(setting) == "bottom" else start + vectors["up"]
+    high = start + vectors["up"] if first_level(setting) == "bottom" else start
+    n, edge = values.full, near_edge(values, setting)
+    result = {"on_top": Joint("on top of", edge["top"], n("near.top"), float(high[2]))}
+    for role in ROLES:
+        end = end_corner(values, setting, role, "bottom")
+        depth = float((low + vectors[role])[2])
+        result[f"against_{role}"] = Joint(f"against the {role} end of", end, n(f"{role}.bottom"), depth)
+    return result
+
+
+def stand(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:
+    """Return the place of the first corner with which the foot of the nearest edge comes to a joint."""
+    first, up = joint.corner, goal(setting, "up")
+    if first_level(setting) == "top":
+        first = toward(first, up, -values.mm("height"))
+    return {"left": first.x, "bottom": first.y}
+
+
+def foot_depth(values: Values, setting: Setting) -> float:
+    """Return the world depth of the foot of the nearest edge."""
+    start, vectors = axes(values, setting)
+    return float((start if first_level(setting) == "bottom" else start + vectors["up"])[2])
+
+
 def shows(values: Values, setting: Setting, level: str) -> bool:
     """Tell whether the top or the bottom face is turned toward the eye."""
     height, edge = setting.frame.level_mm, near_edge(values, setting)
@@ -215,8 +242,7 @@ def shows(values: Values, setting: Setting, level: str) -> bool:
 def edge_moves(values: Values, setting: Setting) -> list[Move]:
     """Return the moves of the nearest edge."""
     n, first, second = values.full, first_level(setting), second_level(setting)
-    at = values.first
-    begin = values.move("front", "front.edge", Measure(n(f"near.{first}"), at.x, at.y))
+    begin = values.move("front", "front.edge", values.begin(setting, f"near.{first}"))
     if goal(setting, "up").is_ideal:
         side = Side(n("near.edge"), n(f"near.{second}"), n(f"near.{first}"), "upright", values.mm("height"))
         return [begin, values.move("front", "front.edge", side)]
@@ -226,7 +252,7 @@ def edge_moves(values: Values, setting: Setting) -> list[Move]:
         MeasureAlong(n(f"near.{second}"), n("guide.near.edge"), values.mm("height")),
         Rule(n("near.edge"), n(f"near.{first}"), n(f"near.{second}"), family),
     )
-    begin = values.move("front", "front.edge_aimed", Measure(n(f"near.{first}"), at.x, at.y))
+    begin = values.move("front", "front.edge_aimed", values.begin(setting, f"near.{first}"))
     return [begin, *(values.move("front", "front.edge_aimed", act) for act in acts)]
 
 

@@ -241,4 +241,7 @@ CORNER = Build(
     follow=follow,
     keep_shape=keep_shape,
     true_length=true_length,
+    joints=block.joints,
+    stand=block.stand,
+    foot_depth=block.foot_depth,
 )

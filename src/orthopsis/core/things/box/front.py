@@ -14,7 +14,6 @@ from orthopsis.core.construct.count import guide_corners
 from orthopsis.core.construct.moves import (
     Act,
     Cross,
-    Measure,
     MeasureAlong,
     Move,
     Rule,
@@ -28,7 +27,7 @@ from orthopsis.core.plane.homogeneous import Point, between, distance, join, tow
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
 from orthopsis.core.view.frame import distance_names, distance_points
 
 CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
@@ -189,7 +188,7 @@ def _edges(goal_name: str) -> tuple[Edge, ...]:
 def recipe(values: Values, setting: Setting) -> list[Move]:
     """Return the hand's moves from the front face to the back edges."""
     guided = _guided(values, setting)
-    moves = _front(values)
+    moves = _front(values, setting)
     if not guided:
         return moves
     breath = "guides.see_through" if len(guided) == len(CORNERS) else "guides"
@@ -198,13 +197,13 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     return moves + _back(values, setting, guided)
 
 
-def _front(values: Values) -> list[Move]:
+def _front(values: Values, setting: Setting) -> list[Move]:
     def n(name: str) -> str:
         return values.full(f"front.{name}")
 
     w, h = values.mm("width"), _height(values)
     acts: list[Act] = [
-        Measure(n("bottom_left"), values.mm("left"), values.mm("bottom")),
+        values.begin(setting, "front.bottom_left"),
         Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
         Side(n("left"), n("top_left"), n("bottom_left"), "upright", h),
         Side(n("right"), n("top_right"), n("bottom_right"), "upright", h),
@@ -376,6 +375,21 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     return {"depth": round_to(reach * _share(values, setting), setting.sheet.division_mm)}
 
 
+def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
+    """Return where others can stand: on its top, beside it to the right, and behind it at the same height."""
+    points, near = _corner_points(values), setting.frame.eye.distance_mm
+    n = values.full
+    result = {
+        "on_top": Joint("on top of", points["top_left"], "", near),
+        "beside_right": Joint("to the right of", points["bottom_right"], n("front.bottom_right"), near),
+    }
+    if "bottom_left" in _guided(values, setting):
+        share = _share(values, setting)
+        back = between(points["bottom_left"], _goal(setting), share)
+        result["behind"] = Joint("behind", back, n("back.bottom_left"), near / (1 - share))
+    return result
+
+
 FRONT = Build(
     sentence=(
         Clause("Front face {width} wide and {height} tall", {"depth_by": ("measured", "half")}),
@@ -399,4 +413,5 @@ FRONT = Build(
     needs_eye=needs_eye,
     place=place,
     follow=follow,
+    joints=joints,
 )

@@ -7,13 +7,13 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
-from orthopsis.core.construct.moves import Measure, MeasureAlong, Move, Offset, ShareAlong
+from orthopsis.core.construct.moves import MeasureAlong, Move, Offset, ShareAlong
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.profile.body import body, shown_back_edges
 
@@ -117,7 +117,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     outline, guided = outline_of(values, setting), _guided(values, setting)
     n, first, flat = values.full, values.first, outline.page
     origin = n("measure.origin")
-    moves = [values.move("front", "front.profile", Measure(origin, first.x, first.y))]
+    moves = [values.move("front", "front.profile", values.begin(setting, "measure.origin"))]
     for corner in outline.corners:
         at = flat[corner]
         offset = Offset(n(f"front.{corner}"), origin, at.x - first.x, at.y - first.y)
@@ -208,6 +208,13 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     return {"depth": round_to(reach, setting.sheet.division_mm)}
 
 
+def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
+    """Return where others can stand: on its top."""
+    first, near = values.first, setting.frame.eye.distance_mm
+    _, height = size(values.outline("outline"))
+    return {"on_top": Joint("on top of", Point(first.x, first.y + height), "", near)}
+
+
 FRONT = Build(
     sentence=(
         Clause("A shape with {outline}, {left} from the left edge and {bottom} up. "),
@@ -228,4 +235,5 @@ FRONT = Build(
     needs_eye=lambda values: frozenset(),
     place=place,
     follow=follow,
+    joints=joints,
 )

@@ -281,4 +281,7 @@ SIDE = Build(
     follow=corner.follow,
     keep_shape=corner.keep_shape,
     true_length=corner.true_length,
+    joints=block.joints,
+    stand=block.stand,
+    foot_depth=block.foot_depth,
 )

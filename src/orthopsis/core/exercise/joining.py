@@ -1,0 +1,70 @@
+"""Where does a thing stand that is joined to another one: on top of it, against it, behind it?
+
+The corner at which it touches the other fixes its place on the page. In the world it is enlarged about the eye until it
+touches there too: that leaves its picture as it is.
+"""
+
+from collections.abc import Sequence
+from dataclasses import replace
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.document import ThingDocument
+from orthopsis.core.exercise.placed import Placed, placed_errors
+from orthopsis.core.things.declare import Anchor
+
+
+def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> tuple[Placed, ...]:
+    """Return the things where they stand, those that are joined to others brought there.
+
+    Raises:
+        GeometryError: a thing is joined to itself, to one that is not there or stands in another view, or in a way
+            that the other one does not offer.
+    """
+    number = {document.name: i for i, document in enumerate(documents)}
+    done: dict[int, Placed] = {}
+
+    def place(index: int, below: tuple[int, ...]) -> Placed:
+        if index in done:
+            return done[index]
+        document, placed = documents[index], replace(alone[index], layer=index)
+        if document.joined_to:
+            with placed_errors(placed):
+                other = number.get(document.joined_to, -1)
+                _check(document, index, other, below, alone)
+                placed = _joined(placed, place(other, (*below, index)), document.joined_by)
+        done[index] = placed
+        return placed
+
+    return tuple(place(i, ()) for i in range(len(documents)))
+
+
+def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ...], alone: Sequence[Placed]) -> None:
+    if other < 0:
+        why, fix = f"“{document.name}” stands by “{document.joined_to}”, which is not there.", "Choose another one."
+    elif other == index or other in below:
+        why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
+    elif alone[other].setting.frame.name != document.view:
+        why, fix = "Things that stand together share their points.", "Choose the same points for both."
+    else:
+        return
+    raise GeometryError("cannot_join", why, fix, about="joined_to", nearest="")
+
+
+def _joined(placed: Placed, other: Placed, how: str) -> Placed:
+    joints = other.build.joints(other.values, other.setting)
+    joint = joints.get(how)
+    if joint is None:
+        offered = ", ".join(j.says for j in joints.values())
+        raise GeometryError(
+            "cannot_join",
+            f"“{placed.values.name}” cannot stand there: {other.values.name} has no such corner that is drawn.",
+            f"It can stand {offered}." if offered else "Let it stand on its own.",
+            about="joined_by",
+            nearest=next(iter(joints), ""),
+        )
+    held = placed.build.stand(placed.values, placed.setting, joint)
+    values = replace(placed.values, held={**placed.values.held, **held})
+    anchor = Anchor(other.values.name, joint.point, joint.corner, joint.says)
+    setting = replace(placed.setting, anchor=anchor)
+    factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
+    return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)
