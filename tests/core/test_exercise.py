@@ -201,3 +201,17 @@ def test_another_paper_keeps_eye_level_and_point_at_their_share() -> None:
     after = edit.set_at(exercise_of(), "sheet.paper", "A4")
     assert after.eye_level.height_mm == pytest.approx(150 * 210 / 297, abs=0.6)
     assert edit.set_at(after, "sheet.units", "in").sheet.division == "1/8 in"
+
+
+@pytest.mark.parametrize("centre", ["diagonals", "halving"])
+def test_a_sheet_is_made_ready_with_margin_fold_and_centre(centre: str) -> None:
+    sheet = {"margin_mm": 12.0, "centre": centre, "fold": "folded"}
+    drawing = draw(exercise_of(box("A", 5, 40, 60, 40), sheet=sheet, eye_level={"height_mm": 148.5}))
+    keys = [step.key for step in drawing.steps if step.phase == "setup"]
+    assert keys == [
+        "/setup.margin", "/setup.fold", f"/setup.centre_{centre}", "/setup.eye_level_through_centre", "/setup.point",
+    ]  # fmt: skip
+    kept = {line.name for line in drawing.lines if line.role == "detail"}
+    assert {"margin left", "margin right", "margin top", "margin bottom", "eye level"} == kept
+    margin = [line for line in drawing.lines if line.name == "margin left" and line.role == "detail"]
+    assert len(margin) == 2, "the box stands over the margin"

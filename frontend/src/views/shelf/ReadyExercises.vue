@@ -51,6 +51,8 @@ ul {
 }
 
 button {
+  display: flex;
+  flex-direction: column;
   font: inherit;
   line-height: 1.3;
   width: 100%;
@@ -69,7 +71,7 @@ button:focus-visible {
 }
 
 .picture {
-  display: block;
+  width: 100%;
   height: 130px;
   margin-bottom: 5px;
   padding: 8px;

@@ -55,6 +55,9 @@ class SheetDocument(Document):
     orientation: Orientation = "landscape"
     units: Units = "mm"
     division: Division = "1 mm"
+    margin_mm: Annotated[float, Field(ge=0, le=200, allow_inf_nan=False)] = 0.0
+    centre: Literal["none", "diagonals", "halving"] = "none"
+    fold: Literal["flat", "folded"] = "flat"
 
 
 class EyeLevelDocument(Document):

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import Across, Act, Measure, Move, Shift
+from orthopsis.core.construct.moves import Measure, Move, Shift
 from orthopsis.core.exercise.built import Built, build
 from orthopsis.core.exercise.drawing import (
     Aim,
@@ -18,6 +18,7 @@ from orthopsis.core.exercise.drawing import (
 )
 from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.exercise.setting import Prepared
+from orthopsis.core.exercise.sheet_setup import EYE_LEVEL, MARGIN, sheet_moves
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.homogeneous import Point, between
@@ -27,8 +28,6 @@ from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.declare import Length
 from orthopsis.core.wording.names import point_words
-
-EYE_LEVEL = "eye level"
 
 
 @dataclass(frozen=True, slots=True)
@@ -143,11 +142,7 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     height, width = prepared.eye_level_mm, prepared.sheet.width_mm
     points = [p for frame in prepared.frames for p in frame.vanishing.values() if p.y == height]
     reach = min([0.0, *(p.x for p in points)]), max([width, *(p.x for p in points)])
-    acts: list[tuple[str, Act]] = [
-        ("setup.eye_level", Measure("@left mark", 0.0, height)),
-        ("setup.eye_level", Measure("@right mark", width, height)),
-        ("setup.eye_level", Across(EYE_LEVEL, "@left mark", *reach)),
-    ]
+    acts = sheet_moves(prepared, reach)
     for view, frame in zip(prepared.exercise.views, prepared.frames, strict=True):
         users = [p for p in prepared.things if p.setting.frame is frame]
         aids = frozenset(aid for p in users for aid in p.build.needs_eye(p.values))
@@ -206,22 +201,23 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
                     behind=piece.behind,
                 )
             )
-    level = board.lines[EYE_LEVEL]
-    ends = Point(0.0, level.start.y), Point(prepared.sheet.width_mm, level.start.y)
-    for t0, t1 in sight.seen_behind_all(ends[0].xy, ends[1].xy):
-        start, end = (between(*ends, t).xy for t in (t0, t1))
-        result.append(
-            DrawnLine(
-                id=first + len(result),
-                thing="",
-                name=EYE_LEVEL,
-                start=start,
-                end=end,
-                role="detail",
-                family="level",
-                visible=True,
+    level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
+    behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
+    behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
+    for line, (low, high) in behind.items():
+        for t0, t1 in sight.seen_behind_all(low.xy, high.xy):
+            result.append(
+                DrawnLine(
+                    id=first + len(result),
+                    thing="",
+                    name=line,
+                    start=between(low, high, t0).xy,
+                    end=between(low, high, t1).xy,
+                    role="detail",
+                    family="level" if abs(low.y - high.y) < abs(low.x - high.x) else "upright",
+                    visible=True,
+                )
             )
-        )
     return result
 
 
@@ -264,7 +260,7 @@ def _handles(prepared: Prepared) -> list[HandlePlace]:
             places = placed.build.handles_at(placed.values, placed.setting)
         for name, point in places.items():
             handle = placed.build.handle(name)
-            if handle is not None:
+            if handle is not None and not set(handle.changes) <= placed.given:
                 about = f"things.{placed.index}"
                 says = f"{handle.says}: {placed.values.name}"
                 result.append(
@@ -291,7 +287,7 @@ def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
     return [
         _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
         for name, (start, end) in placed.build.spans(placed.values, placed.setting).items()
-        if isinstance(placed.kind.parameter(name), Length)
+        if isinstance(placed.kind.parameter(name), Length) and name not in placed.given
     ]
 
 

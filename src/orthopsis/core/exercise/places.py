@@ -23,6 +23,13 @@ _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
 
 
+_KINDS: dict[str, Literal["length", "number"]] = {
+    "eye_level.height_mm": "length",
+    "sheet.margin_mm": "length",
+    "minutes": "number",
+}
+
+
 @dataclass(frozen=True, slots=True)
 class ViewPath:
     """A place of a view: which view, and what of it."""
@@ -113,7 +120,7 @@ def exercise_piece(prepared: Prepared, path: str) -> SentencePiece:
     if at is not None:
         return view_piece(prepared, path, at)
     value, says = value_at(prepared.exercise, path), SAYS.get(path, path.rsplit(".", maxsplit=1)[-1])
-    kind: Literal["length", "number"] | None = {"eye_level.height_mm": "length", "minutes": "number"}.get(path)  # type: ignore[assignment]
+    kind = _KINDS.get(path)
     if kind is not None:
         text = prepared.length(float(value)) if kind == "length" else str(value)
         return SentencePiece(text=text, path=path, kind=kind, value=value, says=says)

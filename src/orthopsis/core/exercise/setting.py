@@ -56,6 +56,7 @@ def prepare(exercise: Exercise) -> Prepared:
         GeometryError: eye level or point off the sheet, or a value outside its limits.
     """
     sheet = sheet_of(exercise)
+    _check_margin(exercise, sheet)
     _check_eye_level(exercise, sheet)
     frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
     by_name = {frame.name: frame for frame in frames}
@@ -90,6 +91,16 @@ def _check_stands(placed: Placed) -> None:
         raise GeometryError(
             "cannot_stand_here", f"“{placed.values.name}” cannot be drawn in this kind of view.",
             f"It can be drawn with {views}.", about="view",
+        )  # fmt: skip
+
+
+def _check_margin(exercise: Exercise, sheet: Sheet) -> None:
+    most = min(sheet.width_mm, sheet.height_mm) / 4
+    if exercise.sheet.margin_mm > most:
+        nearest = format_length(most // sheet.division_mm * sheet.division_mm, sheet.units, sheet.division_mm)
+        raise GeometryError(
+            "margin_too_wide", "The margin leaves too little of the sheet.", f"The widest that works is {nearest}.",
+            about="sheet.margin_mm", nearest=nearest.removeprefix("about "),
         )  # fmt: skip
 
 

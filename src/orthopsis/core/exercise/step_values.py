@@ -107,7 +107,7 @@ def _of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
     """Return the places of the points that a setup step marks."""
     prepared, length = solved.prepared, solved.prepared.length
     sheet, level = prepared.sheet, prepared.eye_level_mm
-    values: dict[str, object] = {"height": length(level)}
+    values: dict[str, object] = {"height": length(level), "margin": length(prepared.exercise.sheet.margin_mm)}
     marked = {
         act.makes: solved.board.points[act.makes] for m in breath.moves if isinstance(act := m.act, Shift | Measure)
     }

@@ -3,7 +3,10 @@
 Places are named by their path in the exercise document.
 """
 
-SHEET = "On {sheet.paper} paper, {sheet.orientation}, measured in {sheet.units} to {sheet.division}."
+SHEET = (
+    "On {sheet.paper} paper, {sheet.orientation}, {sheet.fold}, measured in {sheet.units} to {sheet.division}; "
+    "margin {sheet.margin_mm}, centre {sheet.centre}."
+)
 EYE_LEVEL = {
     "exercise": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
     "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
@@ -15,6 +18,8 @@ CLASS = (
 
 OPTIONS: dict[str, dict[str, str]] = {
     "sheet.orientation": {"landscape": "lying", "portrait": "standing"},
+    "sheet.centre": {"none": "not marked", "diagonals": "by the diagonals", "halving": "by halving the edges"},
+    "sheet.fold": {"flat": "flat", "folded": "folded in two"},
     "sheet.units": {"mm": "millimetres", "cm": "centimetres", "in": "inches"},
     "eye_level.school": {
         "exercise": "exercise school",
@@ -29,6 +34,9 @@ UNSTATED = {"distance_mm": "an unstated distance", "centre_mm": "an unstated pla
 SAYS = {
     "eye_level.height_mm": "the height of the eye level",
     "minutes": "the minutes of the lesson",
+    "sheet.margin_mm": "the margin",
+    "sheet.centre": "the centre of the sheet",
+    "sheet.fold": "whether it is folded",
     "sheet.paper": "the paper",
 }
 """What a place is called, where its last word is not enough."""

@@ -112,4 +112,59 @@ SETUP: dict[str, StepPhrases] = {
         "Taking the [measuring point] of the other side.",
         "ruler",
     ),
+    "setup.margin": StepPhrases(
+        "Margin {margin}",
+        (
+            "Measure {margin} in from every edge, twice on each side. Join the marks, lightly: that is the frame.",
+            "Measure {margin} in from every edge, twice on each side, and join the marks with light lines.",
+            "Rule the margin {margin} in from all edges.",
+        ),
+        "A margin keeps the drawing off the paper's edge.",
+        "Measuring once on each side: the margin then leans.",
+        "ruler",
+    ),
+    "setup.fold": StepPhrases(
+        "Fold the sheet in two",
+        (
+            "Fold the sheet in two, short edges together. Open it again.",
+            "Fold the sheet in two, short edges together, and open it: each half carries a drawing.",
+            "Fold the sheet across the middle and open it: each half has points of its own.",
+        ),
+        "Each half has its own points on the one [eye level].",
+        "A fold that is not square: lay the corners on each other first.",
+        "hands",
+    ),
+    "setup.centre_diagonals": StepPhrases(
+        "Centre by the diagonals",
+        (
+            "Join opposite corners of the sheet with two very light lines. Where they cross is the middle.",
+            "Rule the two diagonals of the sheet, very lightly: they cross in its centre.",
+            "Find the sheet's centre by its diagonals.",
+        ),
+        "The centre of any rectangle is the crossing of its diagonals.",
+        "Lines so dark that they show in the end.",
+        "long ruler",
+    ),
+    "setup.centre_halving": StepPhrases(
+        "Centre by halving the edges",
+        (
+            "Mark the middle of all four edges. Join opposite marks, very lightly. Where they cross is the middle.",
+            "Halve all four edges and join opposite marks, very lightly: the lines cross in the centre.",
+            "Find the sheet's centre by halving its edges.",
+        ),
+        "Half the edge is found by measuring it, or by folding a strip of its length.",
+        "Halving one edge only: the line then leans.",
+        "ruler",
+    ),
+    "setup.eye_level_through_centre": StepPhrases(
+        "[Eye level] through the centre",
+        (
+            "Draw a light line straight across, through the middle. That is the [eye level].",
+            "Rule the [eye level] through the centre, {height} up on both edges, lightly.",
+            "Rule the [eye level] through the sheet's centre, {height} up.",
+        ),
+        "The [eye level] is [level]: check it on both edges.",
+        "Trusting one mark only, so that the line tilts.",
+        "ruler",
+    ),
 }

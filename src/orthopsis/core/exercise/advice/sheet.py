@@ -44,7 +44,7 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
         CureEdit(path=f"things.{placed.index}.{p.name}", value=max(p.least_mm, round_to(mm, division)))
         for placed in prepared.things
         for p in placed.kind.parameters
-        if isinstance(p, Length) and p.name in placed.build.measured(placed.values)
+        if isinstance(p, Length) and p.name in placed.build.measured(placed.values) - placed.given
         if abs((mm := placed.values.mm(p.name)) - round_to(mm, division)) > OFF_MARK_MM
     ]
     if not edits:
