@@ -4,7 +4,8 @@ import statistics
 
 from playwright.sync_api import Page, sync_playwright
 
-from grids import grid_of_boxes
+from grids import grid_of_boxes, rows_of_letters
+from orthopsis.core.exercise.document import Exercise
 from report import percentile, report
 from serving import CHROMIUM, served
 
@@ -35,30 +36,35 @@ async ({ label, moves }) => {
 """
 
 
-def measure(page: Page, address: str, count: int) -> list[float]:
-    """Return the milliseconds of each move, with this many boxes on the sheet."""
-    body = {"exercise": grid_of_boxes(count).document()}
+def measure(page: Page, address: str, exercise: Exercise, label: str) -> list[float]:
+    """Return the milliseconds of each move of a handle."""
+    body = {"exercise": exercise.document()}
     made = page.request.post(f"{address}/api/exercises", data=body).json()
     page.goto(f"{address}/desk/{made['id']}")
     page.locator(".handle").first.wait_for()
-    page.evaluate(DRAG, {"label": "Move the box: Box 1", "moves": 20})
-    return list(page.evaluate(DRAG, {"label": "Move the box: Box 1", "moves": MOVES}))
+    page.evaluate(DRAG, {"label": label, "moves": 20})
+    return list(page.evaluate(DRAG, {"label": label, "moves": MOVES}))
 
 
 def main() -> None:
-    """Print p50 and p95 for six boxes, and for twelve."""
+    """Print p50 and p95 for six and twelve boxes, and for twelve letters."""
     with served() as address, sync_playwright() as play:
         browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.request.post(
             f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
         )
-        for count in (6, 12):
-            times = [t for t in measure(page, address, count) if t < 1000]
-            on = f"{count} boxes, {len(times)} moves, headless Chromium at 1280 x 800"
-            report(f"drag.p50_{count}", statistics.median(times), "ms", "-", True, on)
+        cases = (
+            ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),
+            ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
+            ("letters_12", rows_of_letters(12), "Move the shape: Letter 1", "one of 12 block letters"),
+        )
+        for name, exercise, label, what in cases:
+            times = [t for t in measure(page, address, exercise, label) if t < 1000]
+            on = f"{what}, {len(times)} moves, headless Chromium at 1280 x 800"
+            report(f"drag.p50_{name}", statistics.median(times), "ms", "-", True, on)
             p95 = percentile(times, 95)
-            report(f"drag.p95_{count}", p95, "ms", "<=33", p95 <= 33, on)
+            report(f"drag.p95_{name}", p95, "ms", "<=33", p95 <= 33, on)
         browser.close()
 
 

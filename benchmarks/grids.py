@@ -1,6 +1,8 @@
 """Sheets with many boxes, for the benchmarks: a grid of boxes about the point, so that they hide each other in part."""
 
 from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.things.outline import scaled
+from orthopsis.core.things.profile.shapes import READY
 
 
 def grid_of_boxes(count: int) -> Exercise:
@@ -10,11 +12,11 @@ def grid_of_boxes(count: int) -> Exercise:
     step_x, step_y = 380 / across, 260 / down
     things = []
     for i in range(count):
-        x, y = 15 + (i % across) * step_x, 15 + (i // across) * step_y
+        x, y = round(15 + (i % across) * step_x), round(15 + (i // across) * step_y)
         things.append(
             {
-                "kind": "box", "name": f"Box {i + 1}", "left": x, "bottom": y, "width": 0.8 * step_x + 2,
-                "height": 0.8 * step_y + 2, "depth_by": "measured", "depth": 3.0,
+                "kind": "box", "name": f"Box {i + 1}", "left": x, "bottom": y, "width": round(0.8 * step_x) + 2,
+                "height": round(0.8 * step_y) + 2, "depth_by": "measured", "depth": 3.0,
             }
         )  # fmt: skip
     return read_exercise(
@@ -22,6 +24,28 @@ def grid_of_boxes(count: int) -> Exercise:
             "schema": "orthopsis/exercise/1",
             "eye_level": {"height_mm": 150.3},
             "views": [{"x_mm": 210.7}],
+            "things": things,
+        }
+    )
+
+
+def rows_of_letters(count: int) -> Exercise:
+    """Return an A3 sheet with this many block letters in rows about the point, up to twelve corners each."""
+    things = []
+    for i in range(count):
+        outline = scaled(READY[f"letter {'KNOT'[i % 4]}"], 50, 64)
+        x, y = 10 + (i % 6) * 68, 20 + (i // 6) * 132
+        things.append(
+            {
+                "kind": "profile", "name": f"Letter {i + 1}", "left": x, "bottom": y, "outline": outline,
+                "depth_by": "measured", "depth": 12.0,
+            }
+        )  # fmt: skip
+    return read_exercise(
+        {
+            "schema": "orthopsis/exercise/1",
+            "eye_level": {"height_mm": 120.3},
+            "views": [{"x_mm": 211.7}],
             "things": things,
         }
     )

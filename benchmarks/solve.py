@@ -2,24 +2,56 @@
 
 import math
 import statistics
+from collections.abc import Callable
 
-from grids import grid_of_boxes
+from grids import grid_of_boxes, rows_of_letters
+from orthopsis.core.exercise.built import forget
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.picture import solve
+from orthopsis.core.exercise.ready import READY
+from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw, draw_picture
 from report import report, times_ms
 
 
+def first_time(exercise: Exercise, act: Callable[[Exercise], object]) -> None:
+    """Do something with an exercise as if nothing of it had been built before."""
+    forget()
+    act(exercise)
+
+
 def main() -> None:
-    """Print medians for 1, 10 and 100 boxes, and the growth in the number of edges."""
+    """Print medians for boxes and letters, first time and again, the growth, and how well the two routes agree."""
     medians = {}
     for count, runs in ((1, 60), (10, 30), (100, 12)):
         exercise = grid_of_boxes(count)
-        medians[count] = statistics.median(times_ms(lambda e=exercise: draw(e), runs))
-        picture = statistics.median(times_ms(lambda e=exercise: draw_picture(e), runs))
+        medians[count] = statistics.median(times_ms(lambda e=exercise: first_time(e, draw), runs))
+        again = statistics.median(times_ms(lambda e=exercise: draw(e), runs))
         on = f"{count} boxes ({12 * count} edges), median of {runs} runs"
         report(f"solve.all_{count}", medians[count], "ms", "-", True, f"steps, hidden lines, advice, sentences; {on}")
-        report(f"solve.picture_{count}", picture, "ms", "-", True, f"picture only; {on}")
+        report(f"solve.again_{count}", again, "ms", "-", True, f"the same when nothing has moved; {on}")
     growth = math.log(medians[100] / medians[10]) / math.log(10)
     report("solve.growth", growth, "exponent", "<=1.3", growth <= 1.3, "time against edges, from 10 to 100 boxes")
+    letters = rows_of_letters(12)
+    whole = statistics.median(times_ms(lambda: first_time(letters, draw), 20))
+    report("solve.letters_12", whole, "ms", "<=30", whole <= 30, "12 block letters, everything, first time")
+    again = statistics.median(times_ms(lambda: draw_picture(letters), 20))
+    report("solve.letters_12_again", again, "ms", "-", True, "12 block letters, picture only, nothing moved")
+    apart = max(routes_apart(document) for document in READY)
+    on = f"every named corner of the {len(READY)} ready exercises, all kinds of view"
+    report("solve.two_routes", apart, "mm", "<=0.001", apart <= 0.001, on)
+
+
+def routes_apart(document: dict[str, object]) -> float:
+    """Return how far apart construction and view put any corner of an exercise, mm."""
+    solved = solve(prepare(read_exercise(document)))
+    worst = 0.0
+    for placed, thing in zip(solved.prepared.things, solved.built, strict=True):
+        for name, (x, y) in thing.page.items():
+            made = solved.board.points.get(f"{placed.values.name}.{name}")
+            if made is not None:
+                worst = max(worst, math.hypot(made.x - x, made.y - y))
+    return worst
 
 
 if __name__ == "__main__":

@@ -1800,6 +1800,8 @@ export interface components {
         /**
          * SentencePiece
          * @description Plain words, or a place whose value is edited where it stands.
+         *
+         *     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
          */
         SentencePiece: {
             /** Text */
@@ -1814,7 +1816,7 @@ export interface components {
              * @default words
              * @enum {string}
              */
-            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline";
+            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline" | "thing";
             /**
              * Value
              * @default

@@ -13,7 +13,14 @@ const exercise = useExercise()
 const typing = ref(false)
 const text = ref('')
 const field = ref<HTMLInputElement>()
-const options = computed(() => props.piece.options.map((o) => ({ label: o.text, value: o.value })))
+const isChoice = computed(() => props.piece.kind === 'choice' || props.piece.kind === 'thing')
+const options = computed(() => {
+  const own = props.piece.path.replace(/\.[^.]*$/, '')
+  const things = (exercise.drawing?.sentences ?? [])
+    .filter((s) => props.piece.kind === 'thing' && s.about.startsWith('things.') && s.about !== own)
+    .map((s) => ({ label: s.title, value: s.title }))
+  return [...props.piece.options.map((o) => ({ label: o.text, value: o.value })), ...things]
+})
 
 async function begin(): Promise<void> {
   text.value = props.piece.kind === 'free_length' && props.piece.value === '' ? '' : props.piece.text
@@ -44,7 +51,7 @@ async function nudge(by: number): Promise<void> {
 
 <template>
   <NPopselect
-    v-if="piece.kind === 'choice'"
+    v-if="isChoice"
     :value="String(piece.value)"
     :options="options"
     trigger="click"

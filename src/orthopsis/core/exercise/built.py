@@ -4,6 +4,7 @@ All of it follows from the thing's values and what it stands in, so it is kept: 
 are not built again.
 """
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -31,6 +32,8 @@ class Built:
         page: its corners as the eye sees them, page mm.
         faces: the faces that show, the far ones first.
         outward: names of the faces whose outer side is seen.
+        handles: where each handle is, by name.
+        spans: between which points each length is measured.
     """
 
     moves: tuple[Move, ...]
@@ -40,6 +43,8 @@ class Built:
     page: dict[str, tuple[float, float]]
     faces: tuple[Face, ...]
     outward: frozenset[str]
+    handles: Mapping[str, Point]
+    spans: Mapping[str, tuple[Point, Point]]
 
 
 def build(placed: Placed) -> Built:
@@ -69,7 +74,14 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
         page,
         tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
         frozenset(face.name for face in faces_toward_eye(solid, page)),
+        how.handles_at(values, setting),
+        how.spans(values, setting),
     )
+
+
+def forget() -> None:
+    """Forget what was built, so that a measurement begins with nothing."""
+    _build.cache_clear()
 
 
 @lru_cache(maxsize=256)

@@ -124,8 +124,8 @@ class Step(Part):
     """
 
     key: str
-    joins: list[str] = []
-    can: list[StepAct] = []
+    joins: tuple[str, ...] = ()
+    can: tuple[StepAct, ...] = ()
     stop: bool = False
     phase: str
     thing: str
@@ -181,13 +181,16 @@ class PlaceOption(Part):
 
 
 class SentencePiece(Part):
-    """Plain words, or a place whose value is edited where it stands."""
+    """Plain words, or a place whose value is edited where it stands.
+
+    A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
+    """
 
     text: str
     path: str = ""
-    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline"] = "words"
+    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline", "thing"] = "words"
     value: float | str = ""
-    options: list[PlaceOption] = []
+    options: tuple[PlaceOption, ...] = ()
     says: str = ""
 
 

@@ -119,8 +119,8 @@ def picture(solved: Solved) -> Picture:
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
         lines=list(solved.lines),
         faces=_faces(solved),
-        handles=_handles(prepared),
-        measures=_measures(prepared),
+        handles=_handles(solved),
+        measures=_measures(solved),
     )
 
 
@@ -187,7 +187,7 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
             ends = _ends(board, name, piece.edge)
             if ends is None:
                 continue
-            start, end = (between(*ends, share).xy for share in (piece.start, piece.end))
+            start, end = _along(*ends, piece.start), _along(*ends, piece.end)
             result.append(
                 DrawnLine(
                     id=first + len(result),
@@ -221,6 +221,10 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
     return result
 
 
+def _along(start: Point, end: Point, share: float) -> Place:
+    return (start.x + share * (end.x - start.x), start.y + share * (end.y - start.y))
+
+
 def _ends(board: Board, thing: str, edge: Edge) -> tuple[Point, Point] | None:
     """Return the constructed ends of an edge; None where the hand never made them because they are hidden."""
     start, end = board.points.get(f"{thing}.{edge.start}"), board.points.get(f"{thing}.{edge.end}")
@@ -248,17 +252,16 @@ def _faces(solved: Solved) -> list[TonedFace]:
     return result
 
 
-def _handles(prepared: Prepared) -> list[HandlePlace]:
+def _handles(solved: Solved) -> list[HandlePlace]:
+    prepared = solved.prepared
     level = prepared.eye_level_mm
     result = [HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level", shape="point")]
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         for name, held in VIEWS[view.kind].handles.items():
             about, at = f"views.{i}", held.at(view, frame).xy
             result.append(HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point"))
-    for placed in prepared.things:
-        with placed_errors(placed):
-            places = placed.build.handles_at(placed.values, placed.setting)
-        for name, point in places.items():
+    for placed, thing in zip(prepared.things, solved.built, strict=True):
+        for name, point in thing.handles.items():
             handle = placed.build.handle(name)
             if handle is not None and not set(handle.changes) <= placed.given:
                 about = f"things.{placed.index}"
@@ -269,7 +272,8 @@ def _handles(prepared: Prepared) -> list[HandlePlace]:
     return result
 
 
-def _measures(prepared: Prepared) -> list[MeasureMark]:
+def _measures(solved: Solved) -> list[MeasureMark]:
+    prepared = solved.prepared
     level = prepared.eye_level_mm
     result = [_mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)]
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
@@ -278,15 +282,15 @@ def _measures(prepared: Prepared) -> list[MeasureMark]:
             for field in held.measures:
                 start = Point(at.x, 0.0) if field.endswith("y_mm") else Point(0.0, at.y)
                 result.append(_mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field)))
-    for placed in prepared.things:
-        result += _thing_measures(prepared, placed)
+    for placed, thing in zip(prepared.things, solved.built, strict=True):
+        result += _thing_measures(prepared, placed, thing)
     return result
 
 
-def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
+def _thing_measures(prepared: Prepared, placed: Placed, thing: Built) -> list[MeasureMark]:
     return [
         _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
-        for name, (start, end) in placed.build.spans(placed.values, placed.setting).items()
+        for name, (start, end) in thing.spans.items()
         if isinstance(placed.kind.parameter(name), Length) and name not in placed.given
     ]
 

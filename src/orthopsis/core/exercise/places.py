@@ -108,7 +108,7 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
 
 def choice_piece(text_of: Mapping[str, str], path: str, value: str, says: str) -> SentencePiece:
     """Return a choice as it stands in the sentence."""
-    options = [PlaceOption(value=v, text=t) for v, t in text_of.items()]
+    options = tuple(PlaceOption(value=v, text=t) for v, t in text_of.items())
     return SentencePiece(
         text=text_of.get(value, value), path=path, kind="choice", value=value, options=options, says=says
     )

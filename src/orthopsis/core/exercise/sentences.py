@@ -7,7 +7,7 @@ from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.declare import PLACE, Choice, Length
 from orthopsis.core.things.outline import format_outline
-from orthopsis.core.wording.exercise import CLASS, EYE_LEVEL, JOINED, SHEET, STANDS
+from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, JOINED, SHEET, STANDS
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
@@ -55,14 +55,22 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
 def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say what a thing stands on or by; nothing where it is alone."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
-    others = choices(prepared.exercise, f"{path}.joined_to")
-    if len(others) == 1:
+    if len(prepared.things) == 1:
         return []
     pieces = [SentencePiece(text=" It stands ")]
     if thing.joined_to:
         pieces.append(choice_piece(JOINED, f"{path}.joined_by", thing.joined_by, "how it stands"))
         pieces.append(SentencePiece(text=" "))
-    pieces.append(choice_piece(others, f"{path}.joined_to", thing.joined_to, "what it stands by"))
+    pieces.append(
+        SentencePiece(
+            text=thing.joined_to or ALONE,
+            path=f"{path}.joined_to",
+            kind="thing",
+            value=thing.joined_to,
+            options=(PlaceOption(value="", text=ALONE),),
+            says="what it stands by",
+        )
+    )
     return [*pieces, SentencePiece(text=".")]
 
 
@@ -83,6 +91,6 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
         path=path,
         kind="outline",
         value=format_outline(outline, prepared.sheet.units),
-        options=[PlaceOption(value=word, text=word) for word in parameter.ready],
+        options=tuple(PlaceOption(value=word, text=word) for word in parameter.ready),
         says=parameter.says,
     )

@@ -20,10 +20,11 @@ def steps(solved: Solved) -> tuple[list[Step], list[LeftOut]]:
         change = changes.get(one.step.key)
         told += line_by_line(solved, one) if change is not None and change.split and one.has_lines else [one]
     told = _moved(told, changes)
+    needed = _needed(told)
     kept, left_out = [], []
     for one in told:
         change = changes.get(one.step.key)
-        if change is not None and change.left_out and _may_be_left_out(one, told):
+        if change is not None and change.left_out and not one.makes & needed:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
@@ -61,17 +62,18 @@ def _place(step: Step) -> int:
     return 0 if step.phase == "setup" else 2 if step.phase in _FINISH else 1
 
 
-def _may_be_left_out(one: Told, told: list[Told]) -> bool:
-    """Tell whether nothing else needs what a step makes."""
-    return not any(one.makes & other.needs for other in told if other is not one)
+def _needed(told: list[Told]) -> set[str]:
+    """Return what some step needs that another one makes."""
+    return {name for one in told for name in one.needs}
 
 
 def _joined(told: list[Told], changes: dict[str, StepChange]) -> list[Step]:
     """Return the steps with the teacher's words and marks, those that are told in one breath made one."""
     result: list[Step] = []
+    needed = _needed(told)
     for i, one in enumerate(told):
         change = changes.get(one.step.key) or _whole_of(one.step.key, changes)
-        step = _worded(one.step, change, _abilities(told, i, change))
+        step = _worded(one.step, change, _abilities(told, i, change, needed))
         is_joined = change is not None and change.joined and change.step == one.step.key
         if is_joined and result and _place(result[-1]) == _place(step):
             result[-1] = _join(result[-1], step)
@@ -86,7 +88,7 @@ def _whole_of(key: str, changes: dict[str, StepChange]) -> StepChange | None:
 
 
 def _worded(step: Step, change: StepChange | None, can: list[StepAct]) -> Step:
-    update: dict[str, object] = {"can": can}
+    update: dict[str, object] = {"can": tuple(can)}
     if change is not None:
         update["extra"] = change.extra
         if change.text and change.step == step.key:
@@ -109,13 +111,13 @@ def _join(one: Step, two: Step) -> Step:
             "takes_away": [*one.takes_away, *two.takes_away],
             "darkens": [*one.darkens, *two.darkens],
             "tones": one.tones or two.tones,
-            "can": sorted({*one.can, "part"} - {"join"}),
-            "joins": [*one.joins, two.key],
+            "can": tuple(sorted({*one.can, "part"} - {"join"})),
+            "joins": (*one.joins, two.key),
         }
     )
 
 
-def _abilities(told: list[Told], at: int, change: StepChange | None) -> list[StepAct]:
+def _abilities(told: list[Told], at: int, change: StepChange | None, needed: set[str]) -> list[StepAct]:
     one = told[at]
     can: list[StepAct] = ["say", "required" if change is not None and change.extra else "extra"]
     if change is not None and change.text:
@@ -130,7 +132,7 @@ def _abilities(told: list[Told], at: int, change: StepChange | None) -> list[Ste
         can.append("split")
     if "~" in one.step.key:
         can.append("whole")
-    if _may_be_left_out(one, told):
+    if not one.makes & needed:
         can.append("leave_out")
     return can
 

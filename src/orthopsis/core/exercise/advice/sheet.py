@@ -40,13 +40,15 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
     """Yield advice if lengths lie between the ruler's marks: by how much the drawing moves when they are rounded."""
     prepared = solved.prepared
     division = prepared.sheet.division_mm
-    edits = [
-        CureEdit(path=f"things.{placed.index}.{p.name}", value=max(p.least_mm, round_to(mm, division)))
-        for placed in prepared.things
-        for p in placed.kind.parameters
-        if isinstance(p, Length) and p.name in placed.build.measured(placed.values) - placed.given
-        if abs((mm := placed.values.mm(p.name)) - round_to(mm, division)) > OFF_MARK_MM
-    ]
+    edits = []
+    for placed in prepared.things:
+        laid_off = placed.build.measured(placed.values) - placed.given
+        for p in placed.kind.parameters:
+            if isinstance(p, Length) and p.name in laid_off:
+                mm = placed.values.mm(p.name)
+                on_mark = max(p.least_mm, round_to(mm, division))
+                if abs(mm - on_mark) > OFF_MARK_MM:
+                    edits.append(CureEdit(path=f"things.{placed.index}.{p.name}", value=on_mark))
     if not edits:
         return
     exercise = prepared.exercise
