@@ -28,9 +28,72 @@ def drag(desk: Page, label: str, dx: float, dy: float) -> None:
     desk.mouse.up()
 
 
+def begin_empty(desk: Page) -> None:
+    desk.get_by_role("button", name="New exercise").click()
+    desk.get_by_role("button", name="An empty sheet").click()
+
+
+def pick(desk: Page, place: str, option: str) -> None:
+    """Choose another value at a place of a sentence."""
+    desk.get_by_role("button", name=place).first.click()
+    desk.locator(".n-base-select-option", has_text=option).click()
+
+
+def test_a_two_point_block_and_a_letter_are_made_judged_cured_and_told_otherwise(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/desk")
+    begin_empty(desk)
+    pick(desk, "kind: One point", "Two points")
+    expect(desk.get_by_role("button", name="the place of the right point")).to_have_text("420 mm")
+    desk.get_by_role("button", name="Add a box").click()
+    expect(desk.locator("article.thing")).to_have_count(1)
+    height = desk.get_by_role("button", name="the height of the eye level")
+    height.click()
+    desk.keyboard.type("280")
+    desk.keyboard.press("Enter")
+    bottom = desk.locator("article.thing").get_by_role("button", name="the distance from the bottom edge")
+    bottom.click()
+    desk.keyboard.type("8")
+    desk.keyboard.press("Enter")
+    cure = desk.get_by_role("button", name=re.compile("^Move the points out .* on the page"))
+    cure.click()
+    expect(desk.get_by_text("As it would be")).to_be_visible()
+    desk.get_by_role("button", name="Leave it as it is").click()
+    expect(cure).to_be_visible()
+    cure.click()
+    desk.get_by_role("button", name="Take it").click()
+    expect(cure).to_have_count(0)
+    expect(desk.locator(".sheet .strip").first).to_be_visible()
+    desk.get_by_role("button", name="Undo").click()
+    expect(cure).to_be_visible()
+    desk.get_by_role("button", name="Add a shape").click()
+    expect(desk.locator("article.thing")).to_have_count(2)
+    desk.locator("article.thing").last.get_by_role("button", name="the outline").click()
+    desk.get_by_role("button", name="letter T").click()
+    expect(desk.locator("article.thing").last.get_by_role("button", name="the outline")).to_have_text("8 corners")
+    pick(desk, "what it stands by", "Shape 1")
+    expect(desk.get_by_role("button", name="how it stands")).to_have_text("on top of")
+
+
+def test_a_step_is_told_in_other_words_and_left_out(desk: Page, address: str) -> None:
+    open_first(desk, address)
+    count = desk.locator(".rung").count()
+    desk.get_by_label("Change step 3", exact=True).click()
+    desk.get_by_text("Say it in other words").click()
+    desk.get_by_label("The words of this step").fill("Draw the lobster crate.")
+    desk.get_by_role("button", name="Use these words").click()
+    desk.get_by_label(f"Change step {count}", exact=True).click()
+    desk.get_by_text("Leave out").click()
+    expect(desk.locator(".rung")).to_have_count(count - 1)
+    desk.get_by_role("button", name=re.compile("tell it again")).click()
+    expect(desk.locator(".rung")).to_have_count(count)
+    for _ in range(3):
+        desk.get_by_role("button", name="Undo").click()
+    expect(desk.get_by_role("button", name="Undo")).to_be_disabled()
+
+
 def test_three_crates_are_made_named_saved_and_found_again(desk: Page, address: str) -> None:
     desk.goto(f"{address}/desk")
-    desk.get_by_role("button", name="New exercise").click()
+    begin_empty(desk)
     for number in (1, 2, 3):
         desk.get_by_role("button", name="Add a box").click()
         expect(desk.locator("article.thing")).to_have_count(number)
