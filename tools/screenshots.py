@@ -46,6 +46,40 @@ def desk_step(page: Page) -> None:
     page.locator("[data-step='8'] .rung").click()
 
 
+def desk_two_points(page: Page) -> None:
+    page.goto("/desk/5")
+    page.get_by_label("Move the box: Sail chest").focus()
+
+
+def desk_letters(page: Page) -> None:
+    page.goto("/desk/10")
+    page.locator(".handle").first.wait_for()
+    page.locator("[data-step='11'] .rung").click()
+
+
+def desk_from_above(page: Page) -> None:
+    page.goto("/desk/11")
+    page.locator(".handle").first.wait_for()
+
+
+def trial(page: Page) -> None:
+    page.goto("/desk/5")
+    page.get_by_role("button", name="Put the points at the sheet's ends").click()
+    page.get_by_text("As it would be").wait_for()
+
+
+def ready(page: Page) -> None:
+    page.goto("/desk")
+    page.get_by_role("button", name="New exercise").click()
+    page.get_by_role("button", name="Two true cubes, two points").wait_for()
+
+
+def show_two_points(page: Page) -> None:
+    page.goto("/show/10?step=11")
+    page.locator(".ruler").wait_for()
+    page.wait_for_timeout(2600)
+
+
 def shelf(page: Page) -> None:
     page.goto("/desk")
     page.locator(".shelf li").first.wait_for()
@@ -92,7 +126,9 @@ def door(page: Page) -> None:
 
 
 VIEWS: dict[str, Callable[[Page], None]] = {
-    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-step": desk_step, "shelf": shelf, "show": show,
+    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-step": desk_step, "desk-two-points": desk_two_points,
+    "desk-letters": desk_letters, "desk-from-above": desk_from_above, "trial": trial, "ready": ready,
+    "show-two-points": show_two_points, "shelf": shelf, "show": show,
     "print": print_view, "step-sheet": step_sheet, "check": check, "register": register, "sign-in": door,
 }  # fmt: skip
 

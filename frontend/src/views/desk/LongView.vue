@@ -12,7 +12,9 @@ const RIM = 40
 
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
-  const places = props.picture.aims.map((aim) => ({ ...aim, x: aim.at[0] }))
+  const level = props.picture.eye_level_mm
+  const onLevel = props.picture.aims.filter((aim) => Math.abs(aim.at[1] - level) < 0.01)
+  const places = onLevel.map((aim) => ({ ...aim, x: aim.at[0] }))
   const low = Math.min(0, ...places.map((p) => p.x))
   const high = Math.max(sheet, ...places.map((p) => p.x))
   const scale = (WIDTH - 2 * RIM) / (high - low)

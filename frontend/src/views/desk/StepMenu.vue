@@ -61,8 +61,9 @@ async function say(): Promise<void> {
 .more {
   background: none;
   border: 0;
-  color: var(--on-graphite-soft);
+  color: #a9a598;
   font-size: 12px;
+  font-weight: 400;
   padding: 4px 8px;
   cursor: pointer;
 }

@@ -19,12 +19,12 @@ ADVICE: dict[str, AdvicePhrases] = {
     "outside_comfortable_cone": AdvicePhrases(
         "“{thing}” reaches {value}° from the centre of view; {limit}° is comfortable.{more}",
         "Outside a cone of 60 degrees things look stretched, even when every rule is kept.",
-        ("View from farther away: {better} or more",),
+        ("View from farther away: {better} or more", "Tilt the gaze less: {tilt}"),
     ),
     "outside_outer_cone": AdvicePhrases(
         "“{thing}” lies outside the outer limit: {value}° from the centre, {limit}° is the most.{more}",
         "The circle through the [distance points] is the outer limit; cubes beyond it look wrong.",
-        ("View from farther away: {better} or more",),
+        ("View from farther away: {better} or more", "Tilt the gaze less: {tilt}"),
     ),
     "eye_level_across_middle": AdvicePhrases(
         "The [eye level] runs {value} % up the sheet, nearly across the middle.",

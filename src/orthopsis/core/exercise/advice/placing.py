@@ -1,5 +1,6 @@
 """Advice on where the points are placed: too close, too far to reach, the third too near."""
 
+import math
 from collections.abc import Iterator
 
 from orthopsis.core.exercise.advice.keep import same_in_the_world
@@ -12,6 +13,7 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks, least_third_mm, points_moved_out
+from orthopsis.core.view.stance import stance_of
 
 RULERS_MM = (300.0, 500.0, 1000.0)
 """Lengths of rulers in a classroom (common practice, no source)."""
@@ -124,29 +126,54 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
 
 def _cone(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say which thing reaches farthest out of the cone of vision, and how many more do."""
-    if frame.is_metric and things:
-        reach = {p.index: _off_axis_deg(solved, p) for p in things}
-        worst = max(things, key=lambda p: reach[p.index])
-        off = reach[worst.index]
-        if off <= COMFORTABLE_CONE_DEG / 2:
-            return
-        code, cone = "outside_comfortable_cone", COMFORTABLE_CONE_DEG
-        if off > OUTER_CONE_DEG / 2:
-            code, cone = "outside_outer_cone", OUTER_CONE_DEG
-        division = solved.prepared.sheet.division_mm
-        comfortable = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
-        better = round_to(comfortable + division, division)
-        more = sum(angle > cone / 2 for angle in reach.values()) - 1
-        shown = {
-            "thing": worst.values.name,
-            "more": f" So does {more} more." if more == 1 else f" So do {more} more." if more else "",
-            "value": round(off),
-            "limit": round(cone / 2),
-            "better": solved.prepared.length(better),
-        }
+    if not frame.is_metric or not things:
+        return
+    reach = {p.index: _off_axis_deg(solved, p) for p in things}
+    worst = max(things, key=lambda p: reach[p.index])
+    off = reach[worst.index]
+    if off <= COMFORTABLE_CONE_DEG / 2:
+        return
+    code, cone = "outside_comfortable_cone", COMFORTABLE_CONE_DEG
+    if off > OUTER_CONE_DEG / 2:
+        code, cone = "outside_outer_cone", OUTER_CONE_DEG
+    division = solved.prepared.sheet.division_mm
+    comfortable = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+    better = round_to(comfortable + division, division)
+    more = sum(angle > cone / 2 for angle in reach.values()) - 1
+    shown = {
+        "thing": worst.values.name,
+        "more": f" So does {more} more." if more == 1 else f" So do {more} more." if more else "",
+        "value": round(off),
+        "limit": round(cone / 2),
+        "better": solved.prepared.length(better),
+        "tilt": "",
+    }
+    farther: list[CureEdit] = []
+    flatter: list[CureEdit] = []
+    if frame.kind == "three_point":
+        tilt = _flatter_tilt_deg(solved, frame, things)
+        if tilt is not None:
+            flatter = [CureEdit(path=f"views.{number}.tilt", value=tilt)]
+            shown["tilt"] = f"{abs(tilt):.0f}°"
+    else:
         field = "distance_mm" if frame.kind == "one_point" else "distance"
-        edit = CureEdit(path=f"views.{number}.{field}", value=better)
-        yield piece(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, [edit])
+        farther = [CureEdit(path=f"views.{number}.{field}", value=better)]
+    yield piece(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, farther, flatter)
+
+
+def _flatter_tilt_deg(solved: Solved, frame: Frame, things: list[Placed]) -> float | None:
+    """Return the largest tilt, smaller than now, at which all that is drawn lies in the comfortable cone.
+
+    What lies near the eye level is seen as far off the axis as the gaze is tilted: going farther away cannot help.
+    """
+    stance, drawn = stance_of(frame), [p for thing in things for p in drawn_points(solved, thing)]
+    way = 1.0 if stance.tilt_deg > 0 else -1.0
+    for degrees in range(int(abs(stance.tilt_deg)), 4, -1):
+        drop = stance.distance_mm * math.tan(math.radians(degrees)) * way
+        centre = Point(stance.centre_x, frame.level_mm - drop)
+        if all(angle_off_axis_deg(p, centre, stance.distance_mm) <= COMFORTABLE_CONE_DEG / 2 for p in drawn):
+            return degrees * way
+    return None
 
 
 def _off_axis_deg(solved: Solved, placed: Placed) -> float:
