@@ -23,7 +23,7 @@ from orthopsis.core.check.hand import HAND_ERROR_MM, TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.edit import add_thing
+from orthopsis.core.exercise.edit_things import add_thing
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.setting import prepare, sheet_of
 from orthopsis.core.exercise.solve import draw

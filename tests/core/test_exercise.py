@@ -13,7 +13,7 @@ from scenes import exercises
 from conftest import box, exercise_of
 from orthopsis.core.construct.moves import Phase
 from orthopsis.core.errors import GeometryError, UnreadableExercise
-from orthopsis.core.exercise import edit
+from orthopsis.core.exercise import edit, edit_things
 from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.exercise.stage import stage_after
@@ -188,15 +188,15 @@ def test_a_dragged_handle_snaps_to_the_ruler_and_lies_under_the_hand() -> None:
 def test_things_are_added_copied_ordered_renamed_and_removed() -> None:
     exercise = exercise_of()
     for _ in range(6):
-        exercise = edit.add_thing(exercise, "box")
+        exercise = edit_things.add_thing(exercise, "box")
     draw(exercise)
-    exercise = edit.copy_thing(edit.rename_thing(exercise, 0, "Crate"), 0)
+    exercise = edit_things.copy_thing(edit_things.rename_thing(exercise, 0, "Crate"), 0)
     assert [t.name for t in exercise.things[:2]] == ["Crate", "Crate 1"]
-    assert edit.move_thing(exercise, 0, 1).things[1].name == "Crate"
-    assert len(edit.remove_thing(exercise, 3).things) == 6
+    assert edit_things.move_thing(exercise, 0, 1).things[1].name == "Crate"
+    assert len(edit_things.remove_thing(exercise, 3).things) == 6
     for bad in ("", "Crate 1", "a.b", "x" * 60):
         with pytest.raises(GeometryError):
-            edit.rename_thing(exercise, 0, bad)
+            edit_things.rename_thing(exercise, 0, bad)
 
 
 def test_another_paper_keeps_eye_level_and_point_at_their_share() -> None:

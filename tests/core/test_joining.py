@@ -9,7 +9,7 @@ from scenes import VIEWS, assert_same_point
 
 from conftest import box, exercise_of
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
+from orthopsis.core.exercise import edit, edit_things
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare
@@ -122,9 +122,9 @@ def test_steps_begin_with_what_carries_the_other() -> None:
 
 
 def test_a_name_and_a_removal_are_followed() -> None:
-    exercise = edit.rename_thing(joined("two_point", "on_top"), 0, "Quay wall")
+    exercise = edit_things.rename_thing(joined("two_point", "on_top"), 0, "Quay wall")
     assert exercise.things[1].joined_to == "Quay wall"
-    assert edit.remove_thing(exercise, 0).things[0].joined_to == ""
+    assert edit_things.remove_thing(exercise, 0).things[0].joined_to == ""
 
 
 @pytest.mark.parametrize(

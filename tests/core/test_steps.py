@@ -4,7 +4,7 @@ import pytest
 
 from conftest import box, exercise_of
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
+from orthopsis.core.exercise import edit, edit_things
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
@@ -46,18 +46,18 @@ def test_changes_stay_when_the_exercise_changes_and_follow_a_new_name(two: Exerc
     said = change_step(two, "Low/front", "say", "Draw the lobster crate as we practised.")
     dragged = edit.set_at(said, "things.0.width", 95.0)
     assert step_of(dragged, "Low/front").text == "Draw the lobster crate as we practised."
-    renamed = edit.rename_thing(dragged, 0, "Lobster crate")
+    renamed = edit_things.rename_thing(dragged, 0, "Lobster crate")
     assert step_of(renamed, "Lobster crate/front").text == "Draw the lobster crate as we practised."
     assert read_exercise(renamed.document()) == renamed
     own = change_step(renamed, "Lobster crate/front", "own")
     assert "95 mm" in step_of(own, "Lobster crate/front").text
-    assert not edit.remove_thing(said, 0).steps, "what was changed of a thing goes with it"
+    assert not edit_things.remove_thing(said, 0).steps, "what was changed of a thing goes with it"
 
 
 def test_steps_told_in_one_breath_or_line_by_line_draw_the_same(two: Exercise) -> None:
-    joined = change_step(two, "Low/depth.half", "join")
+    joined = change_step(two, "Low/depth.front_half", "join")
     assert len(keys(joined)) == len(keys(two)) - 1
-    assert "Low/depth.half" in step_of(joined, "Low/guides").joins
+    assert "Low/depth.front_half" in step_of(joined, "Low/guides").joins
     assert keys(change_step(joined, "Low/guides", "part")) == keys(two)
     split = change_step(two, "Low/guides", "split")
     lines = [key for key in keys(split) if key.startswith("Low/guides~")]

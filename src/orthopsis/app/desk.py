@@ -7,7 +7,7 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
-from orthopsis.core.exercise import edit
+from orthopsis.core.exercise import edit, edit_things, edit_views
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
@@ -194,18 +194,18 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
                 exercise = edit.set_at(exercise, change.path, change.value)
             return exercise
         case AddAct():
-            return edit.add_thing(exercise, act.kind)
+            return edit_things.add_thing(exercise, act.kind)
         case AddViewAct():
-            return edit.add_view(exercise, act.kind)
+            return edit_views.add_view(exercise, act.kind)
         case RemoveViewAct():
-            return edit.remove_view(exercise, act.index)
+            return edit_views.remove_view(exercise, act.index)
         case ThingAct():
-            change_thing = edit.remove_thing if act.op == "remove" else edit.copy_thing
+            change_thing = edit_things.remove_thing if act.op == "remove" else edit_things.copy_thing
             return change_thing(exercise, act.index)
         case MoveAct():
-            return edit.move_thing(exercise, act.index, act.by)
+            return edit_things.move_thing(exercise, act.index, act.by)
         case RenameAct():
-            return edit.rename_thing(exercise, act.index, act.name)
+            return edit_things.rename_thing(exercise, act.index, act.name)
         case StepActOn():
             return change_step(exercise, act.key, act.change, act.text)
         case BringBackAct():

@@ -9,7 +9,8 @@ from orthopsis.core.wording.vocabulary import LEVELS, Wording
 
 _TOPIC = {
     "eye_level_missing": "eye_level", "eye_level_tilted": "eye_level", "eye_level_height": "eye_level",
-    "upright_leans": "uprights", "level_tilts": "levels", "back_not_parallel": "back", "wrong_point": "receding",
+    "upright_leans": "uprights", "level_tilts": "levels", "back_not_parallel": "back", "edge_runs_off": "slanted",
+    "wrong_point": "receding",
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
 }  # fmt: skip
 

@@ -11,6 +11,7 @@ from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
     "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
+    "edge_runs_off",
     "wrong_point", "no_point", "misses_point", "missing_line", "missing_lines", "cannot_tell",
 )  # fmt: skip
 _BAD = ("slightly_off", "off", "wrong_point")
@@ -79,6 +80,8 @@ def _aim_words(name: str, wording: Wording) -> str:
 
 def _code(line: JudgedLine) -> str:
     name = line.matched.partition(".")[2]
+    if line.family == "free":
+        return "edge_runs_off"
     if line.family in ("upright", "level"):
         if name.startswith("back."):
             return "back_not_parallel"

@@ -8,6 +8,7 @@ FINDINGS: dict[str, str] = {
     "upright_leans": "The {line} leans by {angle}°; a line this long may lean {allowed}°.",
     "level_tilts": "The {line} tilts by {angle}°; a line this long may tilt {allowed}°.",
     "back_not_parallel": "The {line} at the back is not parallel to the front: {angle}° off, {allowed}° is fine.",
+    "edge_runs_off": "The {line} runs {angle}° off its way; a line this long may be {allowed}° off.",
     "misses_point": "The {line} passes {miss} {side} the [vanishing point]; a line this long may miss by {limit}.",
     "wrong_point": "The {line} goes the wrong way: to {point}, not to the [vanishing point].",
     "no_point": "The {line} runs to no point: it passes {miss} {side} the [vanishing point].",
@@ -24,6 +25,7 @@ TITLES: dict[str, str] = {
     "upright_leans": "An upright leans",
     "level_tilts": "A level edge tilts",
     "back_not_parallel": "Back edge not parallel",
+    "edge_runs_off": "A slanted edge is off",
     "misses_point": "A line misses the point",
     "wrong_point": "A line goes the wrong way",
     "no_point": "A line goes to no point",
@@ -61,6 +63,11 @@ PRAISE: dict[str, tuple[str, str, str]] = {
 }
 
 ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
+    "slanted": (
+        "Look at the {line}: it should go from corner to corner.",
+        "Look at the {line}: mark both corners before you join them.",
+        "The {line} is off: find both of its corners first.",
+    ),
     "eye_level": (
         "Look at the [eye level]: measure the same height on both edges.",
         "Look at the [eye level]: mark the same height on both edges before you join them.",
@@ -94,6 +101,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
 }
 
 NEXT_TIME: dict[str, tuple[str, str, str]] = {
+    "slanted": (
+        "Next time: make two dots, then the line.",
+        "Next time: mark the corners first.",
+        "Next time: corners first, edges last.",
+    ),
     "eye_level": (
         "Next time: mark both edges.",
         "Next time: mark both edges first.",

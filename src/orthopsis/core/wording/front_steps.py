@@ -43,7 +43,7 @@ FRONT: dict[str, StepPhrases] = {
         "A missing line: count them.",
         "ruler on the point, pencil light",
     ),
-    "depth.measured": StepPhrases(
+    "depth.front": StepPhrases(
         "{thing}: depth {depth}",
         (
             "On the line from the {corner} corner measure {depth} toward the [vanishing point]. Make a mark.",
@@ -54,7 +54,7 @@ FRONT: dict[str, StepPhrases] = {
         "Measuring on two lines: the back then leans.",
         "ruler",
     ),
-    "depth.half": StepPhrases(
+    "depth.front_half": StepPhrases(
         "{thing}: depth about half way",
         (
             "On the line from the {corner} corner make a mark about half way to the [vanishing point].",

@@ -35,6 +35,10 @@ def edge_words(thing: str, name: str) -> str:
         return name
     group, _, part = name.partition(".")
     part = part.replace("_", " ")
+    if part.startswith("edge."):
+        return f"{group} edge {part.removeprefix('edge.')} of {thing}"
+    if group == "depth" and part.isdecimal():
+        return f"edge of {thing} going away from corner {part}"
     if group == "depth":
         return f"{part} edge of {thing} going away"
     if part == "edge":

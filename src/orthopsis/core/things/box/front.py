@@ -14,28 +14,23 @@ from orthopsis.core.construct.count import guide_corners
 from orthopsis.core.construct.moves import (
     Act,
     Cross,
-    MeasureAlong,
     Move,
     Rule,
     RuleToPoint,
     Run,
-    ShareAlong,
     Side,
 )
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, toward
-from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
+from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.view.frame import distance_names, distance_points
 
 CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
 """Round the front face, anticlockwise as the viewer sees it."""
 
-HALF_WAY = 0.5
-FARTHEST_SHARE = 0.97
-"""A depth nearer to the point than this share of its guide line is refused: the back would be a dot."""
 CLEAR_CROSSING_DEG = 12.0
 """Lines that cross flatter than this give no sharp point (common practice, no source)."""
 
@@ -118,23 +113,10 @@ def _share(values: Values, setting: Setting) -> float:
         _check_metric(values, setting)
         width, d = values.mm("width"), setting.frame.distance_mm
         return width / (d + width)
-    corner = _depth_corner(values, setting)
-    reach = distance(_corner_points(values)[corner], _goal(setting))
-    share = values.mm("depth") / reach
-    if share <= FARTHEST_SHARE:
-        return share
-    if not _guided(values, setting):
+    reach = distance(_corner_points(values)[_depth_corner(values, setting)], _goal(setting))
+    if not _guided(values, setting) and values.mm("depth") > FARTHEST_SHARE * reach:
         return HALF_WAY
-    sheet = setting.sheet
-    most = math.floor(FARTHEST_SHARE * reach / sheet.division_mm) * sheet.division_mm
-    raise GeometryError(
-        "depth_past_point",
-        f"The depth of “{values.name}” is longer than its guide line, which is "
-        f"{format_length(round_to(reach, sheet.division_mm), sheet.units, sheet.division_mm)} long.",
-        f"The longest depth that works is {format_length(most, sheet.units, sheet.division_mm)}.",
-        about="depth",
-        nearest=format_length(most, sheet.units, sheet.division_mm),
-    )
+    return measured_share(values, setting, reach)
 
 
 def _check_metric(values: Values, setting: Setting) -> None:
@@ -222,10 +204,8 @@ def _cut_depth(values: Values, setting: Setting) -> list[Move]:
         return _cut_cube(values, setting)
     corner = _depth_corner(values, setting)
     makes, line = values.full(f"back.{corner}"), values.full(f"guide.{corner}")
-    if how == "half":
-        return [values.move("depth", "depth.half", ShareAlong(makes, line, HALF_WAY))]
     _share(values, setting)
-    return [values.move("depth", "depth.measured", MeasureAlong(makes, line, values.mm("depth")))]
+    return [cut_move(values, "depth.front", makes, line)]
 
 
 def _cut_cube(values: Values, setting: Setting) -> list[Move]:
@@ -301,13 +281,8 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
 
 
 def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
-    corner = _depth_corner(values, setting)
-    start, goal = _corner_points(values)[corner], _goal(setting)
-    reach = distance(start, goal)
-    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
-    division = setting.sheet.division_mm
-    most = math.floor(FARTHEST_SHARE * reach / division) * division
-    return {"depth_by": "measured", "depth": min(max(along, division), most)}
+    start = _corner_points(values)[_depth_corner(values, setting)]
+    return dragged(setting, start, _goal(setting), at)
 
 
 def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
@@ -370,9 +345,8 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""
     if name != "depth_by" or value != "measured" or not _guided(values, setting):
         return {}
-    corner = _depth_corner(values, setting)
-    reach = distance(_corner_points(values)[corner], _goal(setting))
-    return {"depth": round_to(reach * _share(values, setting), setting.sheet.division_mm)}
+    reach = distance(_corner_points(values)[_depth_corner(values, setting)], _goal(setting))
+    return kept(setting, reach, _share(values, setting))
 
 
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:

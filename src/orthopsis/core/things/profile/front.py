@@ -1,25 +1,20 @@
 """A profile in one-point perspective: its outline drawn true, every corner carried back to the point."""
 
-import math
 from collections.abc import Mapping
 from functools import lru_cache
 
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
-from orthopsis.core.construct.moves import MeasureAlong, Move, Offset, ShareAlong
+from orthopsis.core.construct.moves import Move, Offset
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
-from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
+from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.profile.body import body, shown_back_edges
-
-HALF_WAY = 0.5
-FARTHEST_SHARE = 0.97
-"""A depth nearer to the point than this share of its guide line is refused: the back would be a dot."""
 
 
 def _goal(setting: Setting) -> Point:
@@ -82,19 +77,7 @@ def _share(values: Values, setting: Setting) -> float:
     if values.word("depth_by") == "half":
         return HALF_WAY
     reach = distance(outline_of(values, setting).page[_depth_corner(values, setting)], _goal(setting))
-    share = values.mm("depth") / reach
-    if share <= FARTHEST_SHARE:
-        return share
-    sheet = setting.sheet
-    most = math.floor(FARTHEST_SHARE * reach / sheet.division_mm) * sheet.division_mm
-    shown = format_length(most, sheet.units, sheet.division_mm)
-    raise GeometryError(
-        "depth_past_point",
-        f"The depth of “{values.name}” is longer than its guide line.",
-        f"The longest depth that works is {shown}.",
-        about="depth",
-        nearest=shown,
-    )
+    return measured_share(values, setting, reach)
 
 
 def _turned(across: float, up: float) -> str:
@@ -127,10 +110,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     start = _depth_corner(values, setting)
     makes, line = n(f"back.{start}"), n(f"guide.{start}")
     _share(values, setting)
-    if values.word("depth_by") == "half":
-        moves.append(values.move("depth", "depth.profile_half", ShareAlong(makes, line, HALF_WAY)))
-    else:
-        moves.append(values.move("depth", "depth.profile", MeasureAlong(makes, line, values.mm("depth"))))
+    moves.append(cut_move(values, "depth.profile", makes, line))
     shown = shown_back_edges(solid(values, setting), setting, is_see_through=values.is_see_through)
     return moves + back_moves(outline, [start], shown, None)
 
@@ -140,11 +120,8 @@ def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Val
 
 
 def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
-    start, goal = outline_of(values, setting).page[_depth_corner(values, setting)], _goal(setting)
-    reach, division = distance(start, goal), setting.sheet.division_mm
-    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
-    most = math.floor(FARTHEST_SHARE * reach / division) * division
-    return {"depth_by": "measured", "depth": min(max(along, division), most)}
+    start = outline_of(values, setting).page[_depth_corner(values, setting)]
+    return dragged(setting, start, _goal(setting), at)
 
 
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
@@ -204,8 +181,7 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     if name != "depth_by" or value != "measured":
         return {}
     start = outline_of(values, setting).page[_depth_corner(values, setting)]
-    reach = distance(start, _goal(setting)) * _share(values, setting)
-    return {"depth": round_to(reach, setting.sheet.division_mm)}
+    return kept(setting, distance(start, _goal(setting)), _share(values, setting))
 
 
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:

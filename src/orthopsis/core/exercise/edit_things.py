@@ -1,0 +1,100 @@
+"""What becomes of the exercise when a thing is added, removed, moved, copied or called otherwise?"""
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.document import MOST_THINGS, THING_MODELS, Exercise
+from orthopsis.core.exercise.edit_document import changed_at, check_index
+from orthopsis.core.exercise.setting import setting_of, sheet_of
+from orthopsis.core.exercise.views import VIEWS
+from orthopsis.core.things.declare import FIRST_CORNER
+from orthopsis.core.things.registry import KINDS
+
+
+def add_thing(exercise: Exercise, kind: str) -> Exercise:
+    """Return the exercise with one more thing of this kind, placed where it can be seen.
+
+    Raises:
+        GeometryError: unknown kind, or too many things.
+    """
+    if kind not in KINDS:
+        raise GeometryError("unknown_kind", f"“{kind[:40]}” is not a kind of thing.", f"Choose {', '.join(KINDS)}.")
+    if len(exercise.things) >= MOST_THINGS:
+        raise GeometryError(
+            "too_many_things",
+            f"An exercise holds at most {MOST_THINGS} things.",
+            "Remove some, or begin another sheet.",
+        )
+    setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
+    builds = KINDS[kind].builds
+    if setting.frame.kind not in builds:
+        views = " or ".join(VIEWS[v].title.lower() for v in builds)
+        raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
+    held = builds[setting.frame.kind].place(setting, len(exercise.things))
+    name = _free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
+    thing = THING_MODELS[kind].model_validate({"name": name, "view": setting.frame.name, **held})
+    return exercise.model_copy(update={"things": (*exercise.things, thing)})
+
+
+def remove_thing(exercise: Exercise, index: int) -> Exercise:
+    """Return the exercise without a thing."""
+    check_index(exercise, index)
+    gone = exercise.things[index].name
+    alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == gone}
+    exercise = changed_at(exercise, alone) if alone else exercise
+    return exercise.model_copy(
+        update={
+            "things": exercise.things[:index] + exercise.things[index + 1 :],
+            "steps": tuple(c for c in exercise.steps if not c.step.startswith(f"{gone}/")),
+        }
+    )
+
+
+def move_thing(exercise: Exercise, index: int, by: int) -> Exercise:
+    """Return the exercise with a thing moved in the order from near to far."""
+    check_index(exercise, index)
+    things = list(exercise.things)
+    thing = things.pop(index)
+    things.insert(min(max(index + by, 0), len(things)), thing)
+    return exercise.model_copy(update={"things": tuple(things)})
+
+
+def copy_thing(exercise: Exercise, index: int) -> Exercise:
+    """Return the exercise with a copy of a thing behind it, a little to the right."""
+    check_index(exercise, index)
+    if len(exercise.things) >= MOST_THINGS:
+        raise GeometryError("too_many_things", f"An exercise holds at most {MOST_THINGS} things.", "Remove some first.")
+    thing = exercise.things[index]
+    stem = thing.name.rstrip("0123456789 ") or thing.name
+    name = _free_name(stem[:30], {t.name for t in exercise.things})
+    shift = 10 * sheet_of(exercise).division_mm
+    aside = FIRST_CORNER[0].name
+    moved = {aside: float(thing.held()[aside]) + shift}  # type: ignore[arg-type]
+    copy = thing.model_copy(update={"name": name, **moved})
+    return exercise.model_copy(update={"things": (*exercise.things[: index + 1], copy, *exercise.things[index + 1 :])})
+
+
+def rename_thing(exercise: Exercise, index: int, name: str) -> Exercise:
+    """Return the exercise with a thing called otherwise.
+
+    Raises:
+        GeometryError: the name is taken, empty, too long or holds a full stop.
+    """
+    check_index(exercise, index)
+    before = exercise.things[index].name
+    tidy = name.strip()
+    joined = {f"things.{i}.joined_to": tidy for i, t in enumerate(exercise.things) if t.joined_to == before}
+    renamed = changed_at(exercise, {f"things.{index}.name": tidy, **joined})
+    after = renamed.things[index].name
+    steps = tuple(
+        c.model_copy(update={"step": f"{after}/{c.step.removeprefix(f'{before}/')}"})
+        if c.step.startswith(f"{before}/")
+        else c
+        for c in renamed.steps
+    )
+    return renamed.model_copy(update={"steps": steps})
+
+
+def _free_name(stem: str, taken: set[str]) -> str:
+    number = 1
+    while f"{stem} {number}" in taken:
+        number += 1
+    return f"{stem} {number}"
