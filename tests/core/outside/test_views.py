@@ -18,10 +18,11 @@ from conftest import exercise_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 from orthopsis.core.plane.triangle import orthocentre
 from orthopsis.core.view.frame import Frame, measuring_point, three_point_frame, two_point_frame
 from orthopsis.core.view.placing import corner_angle_deg, edge_ticks
+from orthopsis.core.view.slope import slope_points
 from orthopsis.core.view.stance import Stance, level_points, stance_of, third_point
 
 ANGLES = st.floats(12, 78)
@@ -181,3 +182,25 @@ def test_a_block_that_passes_a_point_is_refused_with_what_works(
     assert (refused.value.code, refused.value.about) == (code, f"things.0.{about}")
     if code != "no_distance":
         assert refused.value.nearest
+
+
+@pytest.mark.parametrize("role", ["left", "right"])
+@pytest.mark.parametrize("slope", [12.0, 30.0, 57.0])
+def test_slope_points_lie_where_the_textbook_has_them(role: str, slope: float) -> None:
+    # Two-point: on the upright through V, |VE| tan(slope) over and under the eye level (textbook, from memory).
+    frame = two_points()
+    goal = frame.way(role).goal
+    reach = math.hypot(goal.x - 200.0, frame.distance_mm) * math.tan(math.radians(slope))
+    above, below = slope_points(frame, role, slope)
+    assert_same_point(above.xy, (goal.x, goal.y + reach))
+    assert_same_point(below.xy, (goal.x, goal.y - reach))
+    three = three_point_frame("point", Point(-90.0, 150.0), Point(500.0, 150.0), Point(190.0, -260.0))
+    spine = join(three.way(role).goal, three.way("up").goal)
+    assert all(abs(offset(p, spine)) < 1e-6 for p in slope_points(three, role, slope)), "on the line to the third point"
+
+
+@pytest.mark.parametrize("slope", [0.0, -10.0, 90.0, 120.0])
+def test_a_slope_that_is_none_is_refused(slope: float) -> None:
+    with pytest.raises(GeometryError) as refused:
+        slope_points(two_points(), "left", slope)
+    assert refused.value.code == "no_slope"
