@@ -1,5 +1,7 @@
 """Which values may the sentence of a step name? They are read off its moves."""
 
+from collections.abc import Sequence
+
 from orthopsis.core.construct.moves import (
     Act,
     Divide,
@@ -38,6 +40,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
         "start": _start(solved, breath),
+        "level": _level(acts),
+        "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
     }
     for act in acts:
         values |= _of_act(solved, act)
@@ -78,6 +82,12 @@ def _cube(act: RuleToPoint) -> dict[str, object]:
     height, _, across = beside.partition(" ")
     opposite = {"left": "right", "right": "left"}[across]
     return {"side": side, "beside": beside, "corner": f"{height} {opposite}"}
+
+
+def _level(acts: Sequence[Act]) -> str:
+    """Return at which end of a block's uprights the first act works: the top or the foot."""
+    names = [str(getattr(act, field, "")) for act in acts[:1] for field in ("start", "makes")]
+    return "top" if any(name.endswith((".top", ".top.left", ".top.right")) for name in names) else "foot"
 
 
 def _start(solved: Solved, breath: Breath) -> str:

@@ -11,19 +11,36 @@ def _side(role: str) -> dict[str, StepPhrases]:
         f"depth.{role}.measured": StepPhrases(
             f"{{thing}}: {role} side, {{length}}",
             (
-                f"Measure {{length}} to the {role} of the nearest edge. There draw the end of the side, between the "
-                f"two "
-                "lines.",
-                f"Mark the end of the {role} side {{length}} from the nearest edge and draw it {{upright}} between "
-                f"the two "
-                "[guide lines].",
-                f"Cut the {role} side {{length}} from the nearest edge; its end runs {{upright}} from [guide line] to "
-                "[guide line].",
+                f"Measure {{length}} straight to the {role} of the nearest edge. There draw the end of the side, "
+                f"between "
+                "the two lines.",
+                f"Mark the end of the {role} side {{length}} to the {role} of the nearest edge, measured level, and "
+                f"draw it "
+                "{upright} between the two [guide lines].",
+                f"Cut the {role} side {{length}} to the {role} of the nearest edge, measured level; its end runs "
+                f"{{upright}} "
+                "from [guide line] to [guide line].",
             ),
             rule,
-            "An end that leans: put the ruler's end square on the paper's edge, or on the [third point] if there is "
-            "one.",
+            "An end that leans: put the ruler's end square on the paper's edge.",
             "ruler and set square",
+        ),
+        f"depth.{role}.along": StepPhrases(
+            f"{{thing}}: {role} side, {{length}}",
+            (
+                f"Measure {{length}} along the line from the {{first}} of the nearest edge to the {point}. From that "
+                f"mark "
+                "draw the end of the side, aimed at the [third point], to the other line.",
+                f"Mark {{length}} along the [guide line] from the {{first}} of the nearest edge to the {point}, and "
+                f"draw the "
+                f"end of the {role} side from there {{upright}}, to the other [guide line].",
+                f"Cut the {role} side {{length}} along the [guide line] of the {{first}} of the nearest edge; its "
+                f"end runs "
+                "{upright} to the other [guide line].",
+            ),
+            rule,
+            "Drawing the end [upright] by habit.",
+            "ruler on the third point",
         ),
         f"depth.{role}.half": StepPhrases(
             f"{{thing}}: {role} side by eye",
@@ -101,13 +118,12 @@ CORNER: dict[str, StepPhrases] = {
     "back.cross": StepPhrases(
         "{thing}: the back lines cross over",
         (
-            "From the left end draw a light line to the [right point]. From the right end draw one to the [left "
-            "point]. "
-            "Where they cross is the back corner.",
-            "From the left end aim at the [right point], from the right end at the [left point]: where the two lines "
-            "cross "
-            "is the back corner.",
-            "The back lines cross over, each to the other point: the back corner comes by itself.",
+            "From the {level} of the left end draw a light line to the [right point]. From the {level} of the right "
+            "end "
+            "draw one to the [left point]. Where they cross is the back corner.",
+            "From the {level} of the left end aim at the [right point], from the {level} of the right end at the "
+            "[left point]: where the two lines cross is the back corner.",
+            "The back lines of the {level} cross over, each to the other point: the back corner comes by itself.",
         ),
         "Each back line goes to the other point; the crossing is the back corner.",
         "Sending a back line to the near point. If things do not meet, a line before it was off.",
@@ -117,7 +133,7 @@ CORNER: dict[str, StepPhrases] = {
         "{thing}: {lines} at the back",
         (
             "Draw the back edges up to the crossing. Count: {count}.",
-            "Draw the {lines} of the back up to the crossing.",
+            "Draw the {lines} of the back, from the two ends up to the crossing.",
             "Draw the back edges from the ends of the sides to the crossing: {lines}.",
         ),
         "Everything connects: that is the check.",

@@ -280,10 +280,10 @@ def side_moves(values: Values, setting: Setting, role: Role) -> list[Move]:
         breath = f"depth.{role}.half"
         moves.append(values.move("depth", breath, ShareAlong(end, guide, HALF_WAY)))
     elif how == "measured":
-        breath, length = f"depth.{role}.measured", values.mm(f"{role}_length")
+        breath, length = f"depth.{role}.along", values.mm(f"{role}_length")
         act: MeasureAside | MeasureAlong = MeasureAlong(end, guide, length)
         if setting.frame.kind == "two_point":
-            act = MeasureAside(end, guide, -length if role == "left" else length)
+            breath, act = f"depth.{role}.measured", MeasureAside(end, guide, -length if role == "left" else length)
         moves.append(values.move("depth", breath, act))
     else:
         breath = f"depth.{role}.true"

@@ -1,0 +1,281 @@
+"""Sheets drawn again from the printed steps alone, with a ruler that knows nothing but their words.
+
+The text is taken out of the PDF. Every sentence must be understood: one that leaves open what to do is an error.
+"""
+
+import io
+import re
+from collections.abc import Callable
+
+import pytest
+from pypdf import PdfReader
+
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.ready import READY
+from orthopsis.core.exercise.solve import draw
+from orthopsis.paperwork.sheets import steps_pdf
+
+NEAR_MM = 0.05
+Place = tuple[float, float]
+
+
+class Hand:
+    """A sheet, a ruler and a set square: what a student has."""
+
+    def __init__(self, width: float) -> None:
+        self.width = width
+        self.level = 0.0
+        self.at: dict[str, Place] = {}
+        self.light: dict[str, tuple[Place, Place]] = {}
+        self.drawn: list[tuple[Place, Place]] = []
+
+    def rule(self, a: Place, b: Place) -> None:
+        """Draw an edge."""
+        self.drawn.append((a, b))
+
+    def cross(self, a: tuple[Place, Place], b: tuple[Place, Place]) -> Place:
+        """Return where two lines cross, carried on as far as needed."""
+        (ax, ay), (bx, by) = a
+        (cx, cy), (dx, dy) = b
+        across = (bx - ax) * (dy - cy) - (by - ay) * (dx - cx)
+        t = ((cx - ax) * (dy - cy) - (cy - ay) * (dx - cx)) / across
+        return (ax + t * (bx - ax), ay + t * (by - ay))
+
+    def upright(self, at: Place) -> tuple[Place, Place]:
+        """Return the line of an end: aimed at the third point if there is one, else square to the paper."""
+        return (at, self.at["third"]) if "third" in self.at else (at, (at[0], at[1] + 1))
+
+
+def eye_level(hand: Hand, up: str) -> None:
+    hand.level = float(up)
+
+
+def one_point(hand: Hand, across: str) -> None:
+    hand.at["point"] = (float(across), hand.level)
+
+
+def strips(hand: Hand, left: str, right: str) -> None:
+    hand.at |= {"left": (-float(left), hand.level), "right": (hand.width + float(right), hand.level)}
+
+
+def third_above(hand: Hand, side: str, left: str, beyond: str) -> None:
+    hand.at["third"] = (float(left), 420 + float(beyond) if side == "above" else -float(beyond))
+
+
+def front_face(hand: Hand, left: str, up: str, wide: str, tall: str) -> None:
+    x, y, w, h = map(float, (left, up, wide, tall))
+    names = ("bottom left", "bottom right", "top right", "top left")
+    hand.at |= dict(zip(names, ((x, y), (x + w, y), (x + w, y + h), (x, y + h)), strict=True))
+    for a, b in zip(names, (*names[1:], names[0]), strict=True):
+        hand.rule(hand.at[a], hand.at[b])
+
+
+def to_corners(hand: Hand, corners: str) -> None:
+    hand.light = {c.strip(): (hand.at[c.strip()], hand.at["point"]) for c in re.split(r",| and ", corners)}
+
+
+def depth(hand: Hand, corner: str, length: str | None) -> None:
+    (ax, ay), (bx, by) = hand.light[corner]
+    share = 0.5 if length is None else float(length) / ((bx - ax) ** 2 + (by - ay) ** 2) ** 0.5
+    back = {corner: (ax + share * (bx - ax), ay + share * (by - ay))}
+    for _ in range(3):
+        for known, (x, y) in list(back.items()):
+            for other, line in hand.light.items():
+                same = set(known.split()) & set(other.split())
+                if other not in back and len(same) == 1:
+                    runs = ((x, y), (x + 1, y)) if same & {"top", "bottom"} else ((x, y), (x, y + 1))
+                    back[other] = hand.cross(runs, line)
+    hand.at |= {f"back {name}": place for name, place in back.items()}
+
+
+def by_eye(hand: Hand, corner: str) -> None:
+    depth(hand, corner, None)
+
+
+def back_face(hand: Hand, count: str) -> None:
+    names = [name for name in hand.at if name.startswith("back ")]
+    pairs = [(a, b) for i, a in enumerate(names) for b in names[:i] if len(set(a.split()) & set(b.split())) == 2]
+    assert len(pairs) == int(count)
+    for a, b in pairs:
+        hand.rule(hand.at[a], hand.at[b])
+    for name in names:
+        hand.rule(hand.at[name.removeprefix("back ")], hand.at.pop(name))
+
+
+def nearest_edge(hand: Hand, left: str, up: str, tall: str) -> None:
+    x, y = float(left), float(up)
+    hand.at |= {"foot": (x, y), "top": (x, y + float(tall))}
+    hand.rule(hand.at["foot"], hand.at["top"])
+
+
+def aimed_edge(hand: Hand, left: str, up: str, length: str) -> None:
+    x, y = float(left), float(up)
+    tx, ty = hand.at["third"]
+    share = float(length) / ((tx - x) ** 2 + (ty - y) ** 2) ** 0.5
+    end = (x + share * (tx - x), y + share * (ty - y))
+    hand.at |= {"top": (x, y), "foot": end} if ty < y else {"foot": (x, y), "top": end}
+    hand.rule((x, y), end)
+
+
+def to_both_points(hand: Hand, count: str) -> None:
+    hand.light = {
+        f"{end} {side}": (hand.at[end], hand.at[side]) for end in ("foot", "top") for side in ("left", "right")
+    }
+    assert len(hand.light) == int(count)
+
+
+def _end(hand: Hand, side: str, end: str, at: Place) -> None:
+    other = "foot" if end == "top" else "top"
+    hand.at[f"{end} {side}"] = at
+    hand.at[f"{other} {side}"] = hand.cross(hand.upright(at), hand.light[f"{other} {side}"])
+    hand.rule(hand.at[f"{end} {side}"], hand.at[f"{other} {side}"])
+    for name in (end, other):
+        hand.rule(hand.at[name], hand.at[f"{name} {side}"])
+
+
+def side_level(hand: Hand, side: str, length: str, way: str) -> None:
+    assert side == way
+    x = hand.at["foot"][0] + (float(length) if way == "right" else -float(length))
+    _end(hand, side, "foot", hand.cross(hand.light[f"foot {side}"], ((x, 0.0), (x, 1.0))))
+
+
+def side_along(hand: Hand, length: str, end: str, side: str, again: str) -> None:
+    assert side == again
+    (ax, ay), (bx, by) = hand.light[f"{end} {side}"]
+    share = float(length) / ((bx - ax) ** 2 + (by - ay) ** 2) ** 0.5
+    _end(hand, side, end, (ax + share * (bx - ax), ay + share * (by - ay)))
+
+
+def cross_over(hand: Hand, end: str, again: str) -> None:
+    assert end == again
+    left, right = hand.at[f"{end} left"], hand.at[f"{end} right"]
+    hand.at["back corner"] = hand.cross((left, hand.at["right"]), (right, hand.at["left"]))
+    hand.at |= {"end left": left, "end right": right}
+
+
+def to_the_crossing(hand: Hand, count: str) -> None:
+    assert int(count) == 2
+    for end in ("end left", "end right"):
+        hand.rule(hand.at[end], hand.at["back corner"])
+
+
+def nothing(hand: Hand) -> None:
+    """Rubbing out, darkening and toning add no line."""
+
+
+MM = r"([\d.]+) mm"
+SENTENCES: list[tuple[str, Callable[..., None]]] = [
+    (rf"Mark {MM} up on the left and on the right edge\. Join the marks with a light line: the eye level\.", eye_level),
+    (rf"Mark the point on the eye level, {MM} from the left edge\.", one_point),
+    (
+        "Tape strips to the sheet, carry the eye level on over them, and mark the left point "
+        rf"{MM} beyond the left edge and the right point {MM} beyond the right edge\.",
+        strips,
+    ),
+    (
+        r"Tape a strip on (above|below) the sheet and mark the third point on it, "
+        rf"{MM} from the left and {MM} beyond the edge\.",
+        third_above,
+    ),
+    (
+        rf"Mark the lower left corner of [\w ]+ {MM} from the left, {MM} up\. Draw its front, {MM} wide and {MM} tall, "
+        r"square with the paper\.",
+        front_face,
+    ),
+    (
+        r"Rest the ruler on the point, turn it to each corner in turn: ([a-z, ]+)\. Draw \d guide lines, lightly\.",
+        to_corners,
+    ),
+    (rf"From the ([a-z ]+) corner measure {MM} along its guide line and mark it\.", depth),
+    (
+        r"Mark the depth by eye on the guide line of the ([a-z ]+) corner, about half way to the point\.",
+        by_eye,
+    ),
+    (
+        r"From the mark draw (\d) lines? of the back, parallel to the front edges, from guide line to guide line\.",
+        back_face,
+    ),
+    (
+        rf"Mark the foot of the nearest edge of [\w ]+ {MM} from the left, {MM} up\. Draw it upright, {MM} tall\.",
+        nearest_edge,
+    ),
+    (
+        rf"Mark the nearest corner of [\w ]+ {MM} from the left, {MM} up\. Aim at the third point and draw the nearest "
+        rf"edge, {MM} long\.",
+        aimed_edge,
+    ),
+    (
+        r"From both ends of the nearest edge draw light lines to the left point and to the right point: (\d) guide "
+        r"lines\.",
+        to_both_points,
+    ),
+    (
+        rf"Mark the end of the (left|right) side {MM} to the (left|right) of the nearest edge, measured level, "
+        r"and draw it upright between the two guide lines\.",
+        side_level,
+    ),
+    (
+        rf"Mark {MM} along the guide line from the (top|foot) of the nearest edge to the (left|right) point, and draw "
+        r"the end of the (left|right) side from there toward the third point, to the other guide line\.",
+        side_along,
+    ),
+    (
+        r"From the (top|foot) of the left end aim at the right point, from the (top|foot) of the right end at the left "
+        r"point: where the two lines cross is the back corner\.",
+        cross_over,
+    ),
+    (r"Draw the (\d) lines of the back, from the two ends up to the crossing\.", to_the_crossing),
+    (r"Erase what cannot be seen: .*", nothing),
+    (r"Darken the lines that stay, with the ruler: \d+ lines?\.", nothing),
+    (r"Give each direction of face one tone, .*", nothing),
+]
+
+
+def printed(exercise: Exercise) -> list[str]:
+    """Return the printed text of each step, without title and slip."""
+    pdf = steps_pdf(draw(exercise), "Again", 1)
+    texts = []
+    for page in PdfReader(io.BytesIO(pdf)).pages:
+        text = " ".join(page.extract_text().split())
+        body = text.partition(" Watch for:")[0]
+        texts.append(body)
+    return texts
+
+
+def draw_again(exercise: Exercise) -> Hand:
+    """Draw what the printed steps say."""
+    hand = Hand(draw(exercise).sheet.width_mm)
+    for text in printed(exercise):
+        found = [(match, act) for pattern, act in SENTENCES if (match := re.search(pattern + "$", text))]
+        assert len(found) == 1, f"not understood: {text}"
+        match, act = found[0]
+        act(hand, *match.groups())
+    return hand
+
+
+TITLES = (
+    "Three crates: below, on and above",
+    "Chests by the boathouse, two points",
+    "Net lofts from above, three points",
+    "The light tower from below, three points",
+)
+
+
+@pytest.mark.parametrize("title", TITLES)
+def test_the_printed_steps_are_enough_to_draw_the_sheet(title: str) -> None:
+    document = next(d for d in READY if d["title"] == title)
+    things = [thing for thing in document["things"] if thing.get("look", "solid") == "solid"]
+    exercise = read_exercise({**document, "things": things, "wording": {"level": "middle"}})
+    hand = draw_again(exercise)
+    for line in draw(exercise).lines:
+        if line.role == "edge" and line.visible:
+            for share in (0.05, 0.5, 0.95):
+                at = tuple(a + share * (b - a) for a, b in zip(line.start, line.end, strict=True))
+                assert min(_gap(edge, at) for edge in hand.drawn) < NEAR_MM, f"{line.thing}: {line.name}"
+
+
+def _gap(edge: tuple[Place, Place], at: tuple[float, ...]) -> float:
+    (ax, ay), (bx, by) = edge
+    square = (bx - ax) ** 2 + (by - ay) ** 2
+    share = min(1.0, max(0.0, ((at[0] - ax) * (bx - ax) + (at[1] - ay) * (by - ay)) / square))
+    return ((ax + share * (bx - ax) - at[0]) ** 2 + (ay + share * (by - ay) - at[1]) ** 2) ** 0.5
