@@ -117,4 +117,22 @@ nav a.here {
     padding: 3px 8px 0;
   }
 }
+
+@media (max-width: 860px) {
+  .bar {
+    flex-wrap: wrap;
+    height: auto;
+    min-height: 50px;
+  }
+
+  nav {
+    min-height: 44px;
+  }
+
+  .side {
+    flex-basis: 100%;
+    order: 1;
+    justify-content: flex-start;
+  }
+}
 </style>

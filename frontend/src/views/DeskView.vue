@@ -146,12 +146,18 @@ onBeforeUnmount(() => void exercise.save())
 
 @media (max-width: 760px) {
   .desk {
-    grid-template: 52vh auto auto 176px / minmax(0, 1fr);
+    grid-template: max(52vh, 240px) auto auto 176px / minmax(0, 1fr);
     overflow: auto;
   }
 
   .middle {
     order: -1;
+    min-height: 240px;
+  }
+
+  .words,
+  .margin {
+    overflow: visible;
   }
 }
 </style>
