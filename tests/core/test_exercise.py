@@ -107,6 +107,7 @@ def test_a_farther_crate_hides_behind_a_nearer_one_and_the_eye_level_behind_both
 ENDS = {"kind": "two_point", "left_mm": 0, "right_mm": 420}
 FAR = {"kind": "two_point", "left_mm": -400, "right_mm": 800, "centre_mm": 200}
 NEAR_THIRD = {"kind": "three_point", "left_mm": 0, "right_mm": 420, "third_x_mm": 210, "third_y_mm": 10}
+TIGHT = {"kind": "three_point", "left_mm": 20, "right_mm": 380, "third_x_mm": 200, "third_y_mm": -160}
 STEEP = {"kind": "three_point", "left_mm": -180, "right_mm": 560, "third_x_mm": 190, "third_y_mm": -280}
 BIRD = {"kind": "three_point", "left_mm": -90, "right_mm": 500, "third_x_mm": 190, "third_y_mm": -260}
 
@@ -132,6 +133,11 @@ ADVICE = [
     (corner_box(left=200, bottom=60, height=40, left_length=520), {"views": [FAR]}, "absurd_depth"),
     (corner_box(left=215, bottom=120, height=20), {"views": [NEAR_THIRD]}, "third_point_too_near"),
     (corner_box(left=190, bottom=140, height=60), {"views": [STEEP]}, "outside_outer_cone"),
+    (
+        corner_box(left=200, bottom=60, height=60),
+        {"views": [TIGHT], "eye_level": {"height_mm": 250}},
+        "points_too_close",
+    ),
     (corner_box(left=195, bottom=165, height=60), {"views": [BIRD]}, "outside_triangle"),
 ]
 

@@ -121,6 +121,16 @@ def test_steps_begin_with_what_carries_the_other() -> None:
     assert "at the top of the nearest edge of Low" in first.text
 
 
+def test_from_above_an_edge_on_another_thing_is_drawn_away_from_the_third_point() -> None:
+    exercise = joined("from_above", "on_top")
+    first = next(step for step in draw(exercise).steps if step.thing == "Other")
+    assert first.text.startswith("Begin at the top of the nearest edge of Low.")
+    assert "away from the point, 30 mm long" in first.text
+    board = solve(prepare(exercise)).board
+    assert board.points["Other.near.bottom"] == board.points["Low.near.top"]
+    assert board.points["Other.near.top"].y > board.points["Other.near.bottom"].y
+
+
 def test_a_name_and_a_removal_are_followed() -> None:
     exercise = edit_things.rename_thing(joined("two_point", "on_top"), 0, "Quay wall")
     assert exercise.things[1].joined_to == "Quay wall"

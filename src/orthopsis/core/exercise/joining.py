@@ -64,7 +64,7 @@ def _joined(placed: Placed, other: Placed, how: str) -> Placed:
         )
     held = placed.build.stand(placed.values, placed.setting, joint)
     values = replace(placed.values, held={**placed.values.held, **held})
-    anchor = Anchor(other.values.name, joint.point, joint.corner, joint.says)
+    anchor = Anchor(other.values.name, joint.point, joint.corner)
     setting = replace(placed.setting, anchor=anchor)
     factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
     return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)

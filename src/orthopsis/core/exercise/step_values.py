@@ -62,7 +62,7 @@ def _of_act(solved: Solved, act: object) -> dict[str, object]:
         case Side():
             return {"width" if act.runs == "level" else "height": length(act.length_mm)}
         case MeasureAlong():
-            text = length(act.length_mm)
+            text = length(abs(act.length_mm))
             return {"depth": text, "length": text, "corner": corner_words(act.line)}
         case MeasureAside():
             return {"length": length(abs(act.across_mm))}

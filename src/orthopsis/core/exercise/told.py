@@ -52,7 +52,7 @@ def _may_swap(order: list[Told], first: int) -> bool:
     if first < 0 or first + 1 >= len(order):
         return False
     one, two = order[first], order[first + 1]
-    if _place(one.step) != _place(two.step) or _place(one.step) == 2:
+    if _place(one.step) != _place(two.step) or one.step.phase in _FINISH:
         return False
     return not (one.makes & two.needs or two.makes & one.needs)
 

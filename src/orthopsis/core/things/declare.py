@@ -77,7 +77,6 @@ class Anchor:
     thing: str
     point: str
     at: Point
-    says: str
 
 
 @dataclass(frozen=True, slots=True)

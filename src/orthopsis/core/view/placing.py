@@ -40,19 +40,21 @@ def points_moved_out(frame: Frame, corners: Sequence[Point], drawn: Sequence[Poi
 
     Args:
         corners: level right angles that are seen: each must be larger than 90 degrees on the page.
-        drawn: all that is drawn; where the eye is known it must lie in the comfortable cone.
+        drawn: all that is drawn; in a two-point frame of known eye it must lie in the comfortable cone. In three-point
+            the centre of view moves with the tilt, which this does not change.
 
     Returns:
         None if even points very far apart would not do.
     """
     left, right = frame.way("left").goal, frame.way("right").goal
     middle = frame.eye.principal.x
+    has_cone = frame.is_metric and frame.kind == "two_point"
     times = 1.0
     while times <= MOST_TIMES:
         a = Point(middle + times * (left.x - middle), left.y)
         b = Point(middle + times * (right.x - middle), left.y)
         reach = cone_radius_mm(times * frame.eye.distance_mm, COMFORTABLE_CONE_DEG)
-        fits = not frame.is_metric or all(distance(p, Point(middle, left.y)) <= reach for p in drawn)
+        fits = not has_cone or all(distance(p, Point(middle, left.y)) <= reach for p in drawn)
         if fits and all(corner_angle_deg(c, a, b) >= RIGHT_DEG for c in corners):
             return PointsApart(a.x, b.x)
         times *= _STEP

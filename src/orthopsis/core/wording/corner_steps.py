@@ -100,6 +100,19 @@ CORNER: dict[str, StepPhrases] = {
         "Drawing it [upright] by habit.",
         "ruler on the third point",
     ),
+    "front.edge_raised": StepPhrases(
+        "{thing}: nearest edge, away from the [third point]",
+        (
+            "Begin {start}. Put the ruler on the [third point], turn it to that corner, and draw the nearest edge of "
+            "{thing} from there away from the point: {depth} long.",
+            "Begin {start}. With the ruler on the [third point] and that corner, draw the nearest edge of {thing} from "
+            "there away from the point, {depth} long.",
+            "Nearest edge of {thing}: {start}, away from the [third point], {depth} long.",
+        ),
+        "In three-point the nearest edge is aimed at the [third point].",
+        "Drawing it toward the point, into the thing below.",
+        "ruler on the third point",
+    ),
     "guides.edge": StepPhrases(
         "{thing}: {lines} to the two points",
         (

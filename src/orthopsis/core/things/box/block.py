@@ -30,7 +30,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Joint, Setting, Value, Values
+from orthopsis.core.things.declare import Anchor, Joint, Setting, Value, Values
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import measuring_name, measuring_point
 
@@ -247,6 +247,8 @@ def edge_moves(values: Values, setting: Setting) -> list[Move]:
         side = Side(n("near.edge"), n(f"near.{second}"), n(f"near.{first}"), "upright", values.mm("height"))
         return [begin, values.move("front", "front.edge", side)]
     family = setting.frame.way("up").family
+    if setting.anchor is not None and first == "top":
+        return _edge_on_another(values, setting, setting.anchor, family)
     acts = (
         RuleToPoint(n("guide.near.edge"), n(f"near.{first}"), family),
         MeasureAlong(n(f"near.{second}"), n("guide.near.edge"), values.mm("height")),
@@ -254,6 +256,18 @@ def edge_moves(values: Values, setting: Setting) -> list[Move]:
     )
     begin = values.move("front", "front.edge_aimed", values.begin(setting, f"near.{first}"))
     return [begin, *(values.move("front", "front.edge_aimed", act) for act in acts)]
+
+
+def _edge_on_another(values: Values, setting: Setting, anchor: Anchor, family: str) -> list[Move]:
+    """Return the moves of a nearest edge that stands on another thing and is drawn away from the third point."""
+    n = values.full
+    acts = (
+        Shift(n("near.bottom"), anchor.point, 0.0),
+        RuleToPoint(n("guide.near.edge"), n("near.bottom"), family),
+        MeasureAlong(n("near.top"), n("guide.near.edge"), -values.mm("height")),
+        Rule(n("near.edge"), n("near.bottom"), n("near.top"), family),
+    )
+    return [values.move("front", "front.edge_raised", act) for act in acts]
 
 
 def guide_moves(values: Values, setting: Setting) -> list[Move]:
