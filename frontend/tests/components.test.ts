@@ -14,7 +14,7 @@ import PlaceEditor from '@/views/desk/PlaceEditor.vue'
 
 const line = { thing: 'Crate', family: 'level', visible: true, behind: false, rests_on: '', turns_to: '' }
 const picture: Picture = {
-  sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1 },
+  sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1, fold_mm: null },
   eye_level_mm: 150,
   vanishing_points: { point: [210, 150], 'point left distance': [-60, 150] },
   aims: [

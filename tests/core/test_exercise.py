@@ -8,12 +8,12 @@ import jsonschema
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import exercises
+from scenes import exercises, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.construct.moves import Phase
 from orthopsis.core.errors import GeometryError, UnreadableExercise
-from orthopsis.core.exercise import edit, edit_things
+from orthopsis.core.exercise import edit, edit_things, edit_views
 from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.exercise.stage import stage_after
@@ -112,6 +112,9 @@ STEEP = {"kind": "three_point", "left_mm": -180, "right_mm": 560, "third_x_mm": 
 BIRD = {"kind": "three_point", "left_mm": -90, "right_mm": 500, "third_x_mm": 190, "third_y_mm": -260}
 
 
+FOLDED: dict[str, object] = {"sheet": {"fold": "folded"}}
+
+
 def corner_box(**more: object) -> dict[str, object]:
     """Return a box about its nearest edge."""
     sides = {"left_by": "measured", "left_length": 40, "right_by": "measured", "right_length": 40}
@@ -139,6 +142,9 @@ ADVICE = [
         "points_too_close",
     ),
     (corner_box(left=195, bottom=165, height=60), {"views": [BIRD]}, "outside_triangle"),
+    (corner_box(left=190, bottom=100, height=40), {"views": [BIRD]}, "third_point_off_sheet"),
+    (box("A", 20, 20, 20, 14, depth_by="measured", depth=150), {}, "absurd_depth"),
+    (box("A", 190, 30, 40, 30), {"views": [{"x_mm": 100, "half": "left"}], **FOLDED}, "over_the_fold"),
 ]
 
 
@@ -166,7 +172,7 @@ def test_a_well_placed_sheet_gets_no_advice() -> None:
 
 
 @settings(max_examples=80)
-@given(exercises(), st.data())
+@given(st.one_of(exercises(), profiles()), st.data())
 def test_dragging_any_handle_anywhere_gives_a_drawing_or_a_reason(exercise: Exercise, data: st.DataObject) -> None:
     handle = data.draw(st.sampled_from([h.id for h in draw(exercise).handles]))
     x, y = data.draw(st.floats(-900, 900)), data.draw(st.floats(-900, 900))
@@ -209,6 +215,44 @@ def test_another_paper_keeps_eye_level_and_point_at_their_share() -> None:
     after = edit.set_at(exercise_of(), "sheet.paper", "A4")
     assert after.eye_level.height_mm == pytest.approx(150 * 210 / 297, abs=0.6)
     assert edit.set_at(after, "sheet.units", "in").sheet.division == "1/8 in"
+
+
+def test_each_half_of_a_folded_sheet_has_points_of_its_own_told_with_their_own_measures() -> None:
+    first = corner_box(left=100, bottom=60, height=40)
+    exercise = exercise_of(first, views=[{"kind": "two_point", "left_mm": 10, "right_mm": 400}], **FOLDED)
+    exercise = edit.set_at(exercise, "views.0.half", "left")
+    assert (exercise.views[0].left_mm, exercise.views[0].right_mm, exercise.things[0].held()["left"]) == (5, 200, 50)
+    exercise = edit_views.add_view(exercise, "two_point")
+    assert (exercise.views[1].half, exercise.views[1].left_mm, exercise.views[1].right_mm) == ("right", 210, 420)
+    exercise = edit.set_at(edit_things.add_thing(exercise, "box"), "things.1.view", exercise.views[1].name)
+    drawing = draw(exercise)
+    told = [(step.title, step.text) for step in drawing.steps if step.phase == "setup" and "fold" not in step.key]
+    assert [title.partition(":")[0] for title, _ in told[1:]] == ["View 1", "View 2"]
+    assert "5 mm" in told[1][1]
+    assert "200 mm" in told[1][1]
+    assert "the right half" in told[2][1]
+    assert "over_the_fold" not in {a.code for a in drawing.advice}
+    labels = {aim.label for aim in drawing.aims}
+    assert labels == {"left point of view 1", "right point of view 1", "left point of view 2", "right point of view 2"}
+
+
+def test_a_view_may_be_called_anything_as_long_as_no_two_points_are_called_alike() -> None:
+    views: list[dict[str, object]] = [
+        {"kind": "one_point", "name": "left bank", "x_mm": 100, "distance_mm": 200},
+        {"kind": "two_point", "name": "a left distance"},
+    ]
+    cube = box("A", 20, 30, 40, 40, depth_by="cube", view="left bank")
+    drawing = draw(exercise_of(cube, views=views))
+    assert {aim.name: aim.label for aim in drawing.aims} == {
+        "left bank": "point of left bank",
+        "left bank left distance": "left distance point of left bank",
+        "left bank right distance": "right distance point of left bank",
+        "left a left distance": "left point of a left distance",
+        "right a left distance": "right point of a left distance",
+    }
+    alike = [{**views[0], "name": "left point"}, {"kind": "two_point"}]
+    with pytest.raises(GeometryError, match="would both be called"):
+        draw(exercise_of(views=alike))
 
 
 @pytest.mark.parametrize("centre", ["diagonals", "halving"])

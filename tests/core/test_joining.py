@@ -11,9 +11,10 @@ from conftest import box, exercise_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise import edit, edit_things
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import solve
+from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import distance
 
 
 def block(name: str, **more: object) -> dict[str, object]:
@@ -109,6 +110,50 @@ def _is_contact(own: object, things: object, edge: object, share: float) -> bool
             if abs((at - outline[0]) @ normal) / np.linalg.norm(normal) < 1e-6:
                 return True
     return False
+
+
+IN_LINE = [
+    ("one_point", "in_line"),
+    *((view, f"in_line_{role}") for view in ("two_point", "from_above", "from_below") for role in ("left", "right")),
+]
+
+
+@settings(max_examples=40)
+@given(st.sampled_from(IN_LINE), st.integers(12, 110))
+def test_in_line_with_a_gap_a_thing_is_as_tall_in_the_world_and_on_one_ground(place: tuple[str, str], gap: int) -> None:
+    exercise = edit.type_at(joined(*place), "things.1.gap_mm", f"{gap} mm")
+    solved = solve(prepare(exercise))
+    ends = ("front.bottom_left", "front.top_left") if place[0] == "one_point" else ("near.bottom", "near.top")
+    (low, high), (foot, top) = ([seen.solid.places[seen.solid.index(end)] for end in ends] for seen in solved.seen)
+    assert top - foot == pytest.approx(high - low), "the same upright in the world"
+    away = foot - low
+    role = place[1].removeprefix("in_line").removeprefix("_") or "away"
+    ray = solved.seen[0].eye.ray(prepare(exercise).frames[0].way(role).goal)
+    assert np.cross(away, ray) == pytest.approx(np.zeros(3), abs=1e-6), "the feet lie on one line of that direction"
+    for seen, name in zip(solved.seen, ("Low", "Other"), strict=True):
+        for corner, page in seen.solid.picture(seen.eye).items():
+            if f"{name}.{corner}" in solved.board.points:
+                assert_same_point(solved.board.points[f"{name}.{corner}"].xy, page, corner)
+    assert board_gap(solved) == pytest.approx(gap, abs=1e-6)
+
+
+def board_gap(solved: Solved) -> float:
+    """Return how far apart on the page the feet of the two things are."""
+    ends = ("front.bottom_left", "near.bottom")
+    low, foot = (next(p for e in ends if (p := solved.board.points.get(f"{n}.{e}"))) for n in ("Low", "Other"))
+    return distance(low, foot)
+
+
+def test_the_gap_is_dragged_along_the_line_and_refused_past_the_point() -> None:
+    exercise = edit.set_at(joined("two_point", "in_line_left"), "things.1.left_by", "half")
+    dragged = edit.drag(exercise, "things.1.gap_mm", 150.0, 10.0)
+    assert dragged.things[1].gap_mm > 40
+    assert {h.id for h in draw(dragged).handles} >= {"things.1.gap_mm"}
+    with pytest.raises(GeometryError) as refused:
+        draw(edit.type_at(exercise, "things.1.gap_mm", "900 mm"))
+    assert (refused.value.code, refused.value.about) == ("gap_past_point", "things.1.gap_mm")
+    nearest = edit.type_at(exercise, "things.1.gap_mm", refused.value.nearest)
+    assert any(line.thing == "Other" for line in draw(nearest).lines)
 
 
 def test_steps_begin_with_what_carries_the_other() -> None:

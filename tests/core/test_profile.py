@@ -1,15 +1,21 @@
 """Outlines carried back: how many guide lines, which lines, and what cannot be cut."""
 
+import math
+
 import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scenes import profiles
 
 from conftest import exercise_of
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.sight.order import painted
-from orthopsis.core.things.outline import format_outline, parse_outline
+from orthopsis.core.things.outline import format_outline, parse_outline, size
 
 BLOCK_H = "0 0, 1.5 0, 1.5 2.5, 4 2.5, 4 0, 5.5 0, 5.5 6, 4 6, 4 3.5, 1.5 3.5, 1.5 6, 0 6"
 BLOCK_F = "0 0, 2 0, 2 2, 3 2, 3 3, 2 3, 2 4.5, 5.5 4.5, 5.5 6, 0 6"
@@ -84,3 +90,28 @@ def test_the_depth_is_cut_only_on_a_line_that_is_there() -> None:
         draw(letter(BLOCK_H, depth_corner="12"))
     assert (refused.value.code, refused.value.about) == ("no_guide_line", "things.0.depth_corner")
     draw(letter(BLOCK_H, depth_corner=refused.value.nearest))
+
+
+@settings(max_examples=30)
+@given(profiles(), st.data())
+def test_a_dragged_corner_of_a_shape_lies_under_the_hand(exercise: Exercise, data: st.DataObject) -> None:
+    handles = [h for h in draw(exercise).handles if h.shape == "corner"]
+    handle = data.draw(st.sampled_from(handles))
+    across, up = data.draw(st.floats(3, 9)), data.draw(st.floats(-9, 9))
+    hand = (handle.at[0] + across, handle.at[1] + up)
+    moved = edit.drag(exercise, handle.id, *hand)
+    try:
+        drawn = draw(moved)
+    except GeometryError as refused:
+        assert refused.about.startswith("things.0")  # the outline would cross itself, or a corner meets the point
+        return
+    now = next(h for h in drawn.handles if h.id == handle.id)
+    before, after = size(exercise.things[0].held()["outline"]), size(moved.things[0].held()["outline"])
+    if before == after and min(moved_corner(moved, handle.id)) > 0:
+        assert math.dist(now.at, hand) < 2.5, "the outline is kept on the ruler's marks"
+
+
+def moved_corner(exercise: Exercise, handle_id: str) -> tuple[float, float]:
+    """Return where a corner of the first thing's outline is now."""
+    corners = [corner for loop in exercise.things[0].held()["outline"] for corner in loop]
+    return corners[int(handle_id.rpartition("_")[2]) - 1]

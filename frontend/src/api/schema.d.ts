@@ -1342,7 +1342,7 @@ export interface components {
         };
         /**
          * HandlePlace
-         * @description A point that can be dragged; ``shape`` tells its sign: a place, a size, or a point on a line.
+         * @description A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner.
          */
         HandlePlace: {
             /** Id */
@@ -1361,7 +1361,7 @@ export interface components {
              * @default point
              * @enum {string}
              */
-            shape: "place" | "size" | "point";
+            shape: "place" | "size" | "point" | "corner";
         };
         /**
          * JudgedLine
@@ -1907,6 +1907,8 @@ export interface components {
             units: string;
             /** Division Mm */
             division_mm: number;
+            /** Fold Mm */
+            fold_mm: number | null;
         };
         /**
          * ShelfLine

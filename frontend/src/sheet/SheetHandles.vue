@@ -49,13 +49,24 @@ function step(handle: HandlePlace, event: KeyboardEvent): void {
   emit('rest')
 }
 
+/** The many corners of an outline show only while their thing is chosen. */
+const isShown = (handle: HandlePlace): boolean =>
+  handle.shape !== 'corner' || props.selected === handle.about || held.value?.id === handle.id
+
+/** Corners lie under the other handles, so that those can still be taken where both are. */
+const cornersFirst = (a: HandlePlace, b: HandlePlace): number =>
+  Number(b.shape === 'corner') - Number(a.shape === 'corner')
+
 const handles = computed(() =>
-  picture.value.handles.map((handle) => ({
-    handle,
-    at: at(handle.at),
-    chosen: props.selected === handle.about,
-    kind: handle.shape,
-  })),
+  picture.value.handles
+    .filter(isShown)
+    .sort(cornersFirst)
+    .map((handle) => ({
+      handle,
+      at: at(handle.at),
+      chosen: props.selected === handle.about,
+      kind: handle.shape,
+    })),
 )
 </script>
 
@@ -78,7 +89,7 @@ const handles = computed(() =>
       @keydown="step(item.handle, $event)"
     >
       <title>{{ item.handle.says }}</title>
-      <circle class="reach" :cx="item.at[0]" :cy="item.at[1]" :r="reach" />
+      <circle class="reach" :cx="item.at[0]" :cy="item.at[1]" :r="item.kind === 'corner' ? r * 1.2 : reach" />
       <circle v-if="item.kind === 'place'" class="grip" :cx="item.at[0]" :cy="item.at[1]" :r="r" />
       <rect
         v-else-if="item.kind === 'size'"
@@ -88,6 +99,7 @@ const handles = computed(() =>
         :width="r * 1.7"
         :height="r * 1.7"
       />
+      <circle v-else-if="item.kind === 'corner'" class="grip" :cx="item.at[0]" :cy="item.at[1]" :r="r * 0.5" />
       <path
         v-else
         class="grip"

@@ -72,6 +72,14 @@ provide(SHEET, {
       />
     </template>
     <rect class="paper" x="0" y="0" :width="picture.sheet.width_mm" :height="picture.sheet.height_mm" />
+    <line
+      v-if="picture.sheet.fold_mm !== null && !plain"
+      class="fold"
+      :x1="picture.sheet.fold_mm"
+      :x2="picture.sheet.fold_mm"
+      y1="0"
+      :y2="picture.sheet.height_mm"
+    />
     <slot />
   </svg>
 </template>
@@ -94,6 +102,12 @@ provide(SHEET, {
   stroke: #a39a86;
   stroke-dasharray: 3 2;
   stroke-width: 1px;
+  vector-effect: non-scaling-stroke;
+}
+
+.fold {
+  stroke: #d5ccb8;
+  stroke-width: 3px;
   vector-effect: non-scaling-stroke;
 }
 

@@ -71,6 +71,10 @@ watch(
     root.value?.querySelector(`[data-about="${CSS.escape(about)}"]`)?.scrollIntoView({ block: 'nearest' })
   },
 )
+
+/** A stop stays on the line of the value before it. */
+const STOP = /^[.,;:]/
+const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.pieces[i + 1]?.text ?? '')?.[0] ?? ''
 </script>
 
 <template>
@@ -109,8 +113,10 @@ watch(
       </header>
       <p>
         <template v-for="(piece, i) in sentence.pieces" :key="`${i}${piece.path}`">
-          <PlaceEditor v-if="piece.path" :piece="piece" :bad="problemAbout === piece.path" />
-          <template v-else>{{ piece.text }}</template>
+          <span v-if="piece.path" class="kept"
+            ><PlaceEditor :piece="piece" :bad="problemAbout === piece.path" />{{ stopAfter(sentence, i) }}</span
+          >
+          <template v-else>{{ i ? piece.text.replace(STOP, '') : piece.text }}</template>
         </template>
       </p>
       <div v-if="problemOf(sentence) && exercise.problem" class="problem" role="alert">
@@ -150,6 +156,14 @@ article {
 
 article p {
   margin: 0;
+}
+
+.kept {
+  white-space: nowrap;
+}
+
+.kept > * {
+  white-space: normal;
 }
 
 .thing {

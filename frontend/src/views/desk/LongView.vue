@@ -9,6 +9,9 @@ const wide = defineModel<boolean>('wide', { default: true })
 const WIDTH = 640
 const HEIGHT = 46
 const RIM = 40
+/** Labels nearer to each other than this would lie over each other. */
+const LABEL = 70
+const isLate = (x: number): boolean => x > WIDTH * 0.7
 
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
@@ -24,12 +27,13 @@ const scene = computed(() => {
     right: at(sheet),
     start: at(low),
     end: at(high),
-    points: places.map((p) => ({
+    points: places.map((p, i) => ({
       name: p.name,
       label: p.label,
       x: at(p.x),
-      late: at(p.x) > WIDTH * 0.7,
+      late: isLate(at(p.x)),
       far: p.kind === 'aid',
+      under: places.slice(0, i).some((other) => Math.abs(at(other.x) - at(p.x)) < LABEL && !isLate(at(p.x))),
     })),
   }
 })
@@ -59,7 +63,9 @@ const scene = computed(() => {
       <template v-for="p in scene.points" :key="p.name">
         <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
         <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
-        <text :x="p.x + (p.late ? -9 : 9)" y="16" :text-anchor="p.late ? 'end' : 'start'">{{ p.label }}</text>
+        <text :x="p.x + (p.late ? -9 : 9)" :y="p.under ? 35 : 16" :text-anchor="p.late ? 'end' : 'start'">
+          {{ p.label }}
+        </text>
       </template>
     </svg>
     <button v-if="picture.strips.length" type="button" class="word-button" :aria-pressed="wide" @click="wide = !wide">

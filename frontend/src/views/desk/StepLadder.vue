@@ -70,7 +70,8 @@ watch(step, async (number) => {
           </span>
           <span class="title"
             ><b>{{ rung.number }}</b
-            ><i v-if="rung.step.extra">extra: </i> {{ rung.step.title.replace(`${rung.step.thing}: `, '') }}</span
+            ><i v-if="rung.step.extra">extra: </i>
+            {{ rung.step.thing ? rung.step.title.replace(`${rung.step.thing}: `, '') : rung.step.title }}</span
           >
         </button>
         <span class="tick"

@@ -42,7 +42,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     lines = _judged(strokes, matches, targets, sigma)
     matched = {m.expected.name for m in matches}
     missing = [e for e in expected if e.is_asked and e.name not in matched and not _is_covered(e, matched)]
-    found = findings(lines, missing, prepared.eye_level_mm, sigma, prepared.wording, prepared.sheet.units)
+    found = findings(lines, missing, prepared, sigma)
     return Checked(
         vanishing_points=_estimates(strokes, lines, matches, frames, sigma),
         lines=lines,

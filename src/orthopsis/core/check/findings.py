@@ -4,9 +4,9 @@ from collections.abc import Sequence
 
 from orthopsis.core.check.answer import Finding, JudgedLine
 from orthopsis.core.check.stroke import Expected
-from orthopsis.core.sheet.length import Units
+from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.wording.findings import FINDINGS, TITLES
-from orthopsis.core.wording.names import edge_words, point_words
+from orthopsis.core.wording.names import edge_words
 from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
@@ -22,15 +22,14 @@ EYE_LEVEL_MM = 3.0
 def findings(
     lines: Sequence[JudgedLine],
     missing: Sequence[Expected],
-    eye_level_mm: float,
+    prepared: Prepared,
     sigma_mm: float,
-    wording: Wording,
-    units: Units,
 ) -> list[Finding]:
     """Return the findings, first what is looked at first."""
+    wording = prepared.wording
     first = {line.matched: i for i, line in reversed(list(enumerate(lines)))}
-    found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], wording)) is not None]
-    found += _eye_level(lines, missing, eye_level_mm, sigma_mm, wording)
+    found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared)) is not None]
+    found += _eye_level(lines, missing, prepared.eye_level_mm, sigma_mm, wording)
     found += _missing([e for e in missing if e.thing], wording)
     short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched]
     if short:
@@ -58,24 +57,25 @@ def _finding(code: str, severity: int, text: str, lines: list[int], about: str, 
     return Finding(code=code, severity=severity, title=title, text=text, lines=lines, about=about)
 
 
-def _of_line(number: int, line: JudgedLine, wording: Wording) -> Finding | None:
+def _of_line(number: int, line: JudgedLine, prepared: Prepared) -> Finding | None:
     if line.verdict not in _BAD or not line.matched or "." not in line.matched:
         return None
+    wording = prepared.wording
     code = _code(line)
     side = "above" if line.miss_mm > 0 else "below"
     values = {
         "line": line_words(line.matched), "angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}",
         "miss": f"{abs(line.miss_mm):.0f} mm", "limit": f"{line.allowed_mm:.0f} mm", "side": side,
-        "point": _aim_words(line.aims_at, wording),
+        "point": _aim_words(line.aims_at, prepared) if line.aims_at else "",
     }  # fmt: skip
     severity = 1 if line.verdict == "slightly_off" else 3 if line.verdict == "wrong_point" else 2
     return _finding(code, severity, wording.say(FINDINGS[code], values), [number], line.matched, wording)
 
 
-def _aim_words(name: str, wording: Wording) -> str:
+def _aim_words(name: str, prepared: Prepared) -> str:
     if name in ("level", "upright"):
-        return f"a {wording.term(name)} direction"
-    return f"the {point_words(name, wording)}"
+        return f"a {prepared.wording.term(name)} direction"
+    return f"the {prepared.point_words(name)}"
 
 
 def _code(line: JudgedLine) -> str:

@@ -211,12 +211,14 @@ class Move:
     Attributes:
         phase: where it belongs in the order of the work.
         thing: the thing's name, or empty for the sheet itself.
-        breath: which words say it; moves of one phase, thing and breath are said as one step. Empty for what
+        breath: which words say it; moves of one phase, thing, view and breath are said as one step. Empty for what
             the ruler shows without being told or drawn.
         act: what is done.
+        view: the view whose points it marks, or empty.
     """
 
     phase: Phase
     thing: str
     breath: str
     act: Act
+    view: str = ""

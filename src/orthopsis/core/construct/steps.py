@@ -1,6 +1,6 @@
 """Which moves are said in one breath?
 
-Moves of one phase, thing and breath that follow each other make one step. The order is the handbook's:
+Moves of one phase, thing, view and breath that follow each other make one step. The order is the handbook's:
 the sheet is set up, each thing is built from its nearest face to its back edges, then all is cleaned,
 darkened and toned.
 """
@@ -20,12 +20,13 @@ class Breath:
     thing: str
     name: str
     moves: tuple[Move, ...]
+    view: str = ""
 
 
 def breaths(moves: Sequence[Move]) -> list[Breath]:
     """Return the moves grouped into steps; their order is kept."""
     result = []
     told = [move for move in moves if move.breath]
-    for (phase, thing, name), group in groupby(told, key=lambda m: (m.phase, m.thing, m.breath)):
-        result.append(Breath(phase, thing, name, tuple(group)))
+    for (phase, thing, name, view), group in groupby(told, key=lambda m: (m.phase, m.thing, m.breath, m.view)):
+        result.append(Breath(phase, thing, name, tuple(group), view))
     return result

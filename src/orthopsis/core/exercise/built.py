@@ -61,8 +61,8 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
     how = KINDS[kind].builds[setting.frame.kind]
     moves = tuple(how.recipe(values, setting))
     given = _given(setting.frame)
-    if setting.anchor is not None and setting.anchor.point:
-        given = {**given, setting.anchor.point: setting.anchor.at}
+    if setting.anchor is not None:
+        given = {**given, **setting.anchor.points}
     board = execute(moves, Board(setting.sheet, dict(given)))
     solid = how.solid(values, setting)
     page = solid.picture(setting.frame.eye)

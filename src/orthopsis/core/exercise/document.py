@@ -21,7 +21,7 @@ from pydantic import (
 from orthopsis.core.errors import UnreadableExercise
 from orthopsis.core.light.tone import LightSide
 from orthopsis.core.sheet.length import LONGEST_MM, Units
-from orthopsis.core.sheet.paper import Orientation, PaperName
+from orthopsis.core.sheet.paper import Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
 from orthopsis.core.things.declare import Length, Shape, ThingKind, Value
 from orthopsis.core.things.outline import MOST_CORNERS
@@ -67,30 +67,34 @@ class EyeLevelDocument(Document):
     school: School = "exercise"
 
 
-class OnePointView(Document):
+class _View(Document):
+    """What every view has: a name, and the part of a folded sheet that it is drawn on."""
+
+    name: Name = "point"
+    half: Half = "whole"
+
+
+class OnePointView(_View):
     """A central vanishing point on the eye level, with the viewing distance where it is stated."""
 
     kind: Literal["one_point"] = "one_point"
-    name: Name = "point"
     x_mm: Millimetres = 210.0
     distance_mm: Annotated[float, Field(gt=0, le=LONGEST_MM, allow_inf_nan=False)] | None = None
 
 
-class TwoPointView(Document):
+class TwoPointView(_View):
     """Two vanishing points on the eye level, and the place of it that the eye looks at where that is stated."""
 
     kind: Literal["two_point"] = "two_point"
-    name: Name = "point"
     left_mm: Millimetres = 0.0
     right_mm: Millimetres = 420.0
     centre_mm: Millimetres | None = None
 
 
-class ThreePointView(Document):
+class ThreePointView(_View):
     """Two vanishing points on the eye level and a third one above or below it."""
 
     kind: Literal["three_point"] = "three_point"
-    name: Name = "point"
     left_mm: Millimetres = 0.0
     right_mm: Millimetres = 420.0
     third_x_mm: Millimetres = 210.0
@@ -118,8 +122,10 @@ class WordingDocument(Document):
     level: Level = "middle"
 
 
-JoinedBy = Literal["on_top", "beside_right", "behind", "against_left", "against_right"]
-"""How a thing stands by the one it is joined to."""
+JoinedBy = Literal[
+    "on_top", "beside_right", "behind", "against_left", "against_right", "in_line", "in_line_left", "in_line_right"
+]
+"""How a thing stands by the one it is joined to; in line with it: with a gap, and as tall."""
 
 
 class StepChange(Document):
@@ -146,6 +152,7 @@ class ThingDocument(Document):
     view: Name = "point"
     joined_to: Annotated[str, Field(max_length=40)] = ""
     joined_by: JoinedBy = "on_top"
+    gap_mm: Millimetres = 30.0
 
     def held(self) -> dict[str, Value]:
         """Return the values of the kind's own parameters."""

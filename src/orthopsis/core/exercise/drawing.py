@@ -27,6 +27,8 @@ class SheetSize(Part):
     height_mm: float
     units: str
     division_mm: float
+    fold_mm: float | None = None
+    """Where the sheet is folded, mm from the left edge."""
 
 
 class DrawnLine(Part):
@@ -60,13 +62,13 @@ class TonedFace(Part):
 
 
 class HandlePlace(Part):
-    """A point that can be dragged; ``shape`` tells its sign: a place, a size, or a point on a line."""
+    """A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner."""
 
     id: str
     at: Place
     says: str
     about: str
-    shape: Literal["place", "size", "point"] = "point"
+    shape: Literal["place", "size", "point", "corner"] = "point"
 
 
 class MeasureMark(Part):

@@ -4,21 +4,23 @@ Every edit returns a new exercise. Typed lengths are kept as typed if the ruler 
 ones snap to its marks.
 """
 
+import math
 from collections.abc import Mapping
 from typing import Any
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.edit_document import changed_at, no_place, placed_at
-from orthopsis.core.exercise.edit_views import drag_view, other_view
-from orthopsis.core.exercise.placed import Placed
+from orthopsis.core.exercise.edit_views import drag_view, other_half, other_view, to_view
+from orthopsis.core.exercise.placed import GAP, Placed
 from orthopsis.core.exercise.places import choices, read_view_text, view_path
-from orthopsis.core.exercise.setting import setting_of, sheet_of
+from orthopsis.core.exercise.setting import prepare, setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import parse_length
 from orthopsis.core.sheet.ruler import round_to, usual_division
 from orthopsis.core.things.declare import Choice, Length, Shape, Value
+from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.outline import parse_outline, scaled, size
 
 
@@ -46,6 +48,10 @@ def set_at(exercise: Exercise, path: str, value: Value | None) -> Exercise:
         return changed_at(exercise, {path: value, "sheet.division": usual_division(value)})  # type: ignore[arg-type]
     if path.endswith(".kind") and path.startswith("views."):
         return other_view(exercise, path, str(value))
+    if path.endswith(".half") and path.startswith("views."):
+        return other_half(exercise, path, str(value))
+    if path.endswith(".view") and path.startswith("things."):
+        return to_view(exercise, path, str(value))
     view = view_path(exercise, path)
     if view is not None:
         number = value if isinstance(value, float | int) else None
@@ -85,6 +91,8 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     if len(parts) == 3 and parts[0] == "views":
         return drag_view(exercise, parts, Point(x, y), division)
     placed = placed_at(exercise, parts)
+    if parts[2] == GAP:
+        return _drag_gap(exercise, placed.index, Point(x, y), division)
     handle = placed.build.handle(parts[2])
     if handle is None:
         raise no_place(handle_id)
@@ -94,6 +102,18 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     )
 
 
+def _drag_gap(exercise: Exercise, index: int, at: Point, division: float) -> Exercise:
+    """Return the exercise with the gap of a thing in line with another, as far along their line as the hand is."""
+    anchor = prepare(exercise).things[index].setting.anchor
+    if anchor is None or anchor.in_line is None:
+        raise no_place(f"things.{index}.{GAP}")
+    start, goal = anchor.at, anchor.in_line.goal
+    reach = distance(start, goal)
+    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
+    farthest = math.floor(FARTHEST_SHARE * reach / division) * division
+    return changed_at(exercise, {f"things.{index}.{GAP}": min(max(round_to(along, division), division), farthest)})
+
+
 def _read(exercise: Exercise, path: str, text: str) -> Value | None:
     units = sheet_of(exercise).units
     parts = path.split(".")
@@ -101,6 +121,8 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
         placed = placed_at(exercise, parts)
         if parts[2] in ("view", "joined_to", "joined_by"):
             return _chosen(text, choices(exercise, path), "this place")
+        if parts[2] == GAP:
+            return parse_length(text, units)
         parameter = next((p for p in placed.kind.parameters if p.name == parts[2]), None)
         if parameter is None:
             raise no_place(path)

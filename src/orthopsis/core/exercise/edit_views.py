@@ -6,11 +6,13 @@ from typing import Any
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import MOST_VIEWS, Exercise
 from orthopsis.core.exercise.edit_document import changed_at, no_place, placed_at
-from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.exercise.setting import half_of, setting_of, sheet_of
 from orthopsis.core.exercise.views import LONGEST_STRIP_MM, VIEWS, fresh_view
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.paper import Half
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Value
+from orthopsis.core.things.declare import FIRST_CORNER, Value
+from orthopsis.core.wording.exercise import HALVES
 
 
 def other_view(exercise: Exercise, path: str, kind: str) -> Exercise:
@@ -20,7 +22,8 @@ def other_view(exercise: Exercise, path: str, kind: str) -> Exercise:
         raise no_place(path)
     views = list(exercise.document()["views"])
     name = exercise.views[int(number)].name
-    views[int(number)] = fresh_view(kind, name, exercise.eye_level.height_mm, sheet)
+    half = half_of(exercise, int(number))
+    views[int(number)] = fresh_view(kind, name, exercise.eye_level.height_mm, sheet, half)
     changed = Exercise.model_validate({**exercise.document(), "views": views})
     things: list[Any] = []
     for index, thing in enumerate(changed.things):
@@ -29,6 +32,53 @@ def other_view(exercise: Exercise, path: str, kind: str) -> Exercise:
             data |= _standing(changed, index)
         things.append(data)
     return Exercise.model_validate({**changed.document(), "things": things})
+
+
+def other_half(exercise: Exercise, path: str, half: str) -> Exercise:
+    """Draw a view on another part of the folded sheet: its points and things keep their share of that part."""
+    number, sheet = path.split(".")[1], sheet_of(exercise)
+    if not number.isdecimal() or int(number) >= len(exercise.views) or half not in HALVES:
+        raise no_place(path)
+    view = exercise.views[int(number)]
+    (low, high), (to_low, to_high) = sheet.part(view.half), sheet.part(half)  # type: ignore[arg-type]
+
+    def moved(mm: float) -> float:
+        return round_to(to_low + (mm - low) / (high - low) * (to_high - to_low), sheet.division_mm)
+
+    changes: dict[str, Any] = {path: half}
+    for name in ("x_mm", "left_mm", "right_mm", "centre_mm", "third_x_mm"):
+        held = getattr(view, name, None)
+        if held is not None:
+            changes[f"views.{number}.{name}"] = moved(held)
+    aside = FIRST_CORNER[0].name
+    mine = [i for i, thing in enumerate(exercise.things) if thing.view == view.name]
+    for i in mine:
+        changes[f"things.{i}.{aside}"] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
+    changed = changed_at(exercise, changes)
+    standing = {f"things.{i}.{name}": value for i in mine for name, value in _standing(changed, i).items()}
+    return changed_at(changed, standing) if standing else changed
+
+
+def to_view(exercise: Exercise, path: str, name: str) -> Exercise:
+    """Let a thing belong to another view: on another half it keeps its share, and finds a new place if it must."""
+    index = placed_at(exercise, path.split(".")).index
+    thing, sheet = exercise.things[index], sheet_of(exercise)
+    halves = [setting_of(exercise, view).half for view in (thing.view, name)]
+    (low, high), (to_low, to_high) = (sheet.part(half) for half in halves)
+    aside = FIRST_CORNER[0].name
+    share = (float(thing.held()[aside]) - low) / (high - low)  # type: ignore[arg-type]
+    left = round_to(to_low + share * (to_high - to_low), sheet.division_mm)
+    changed = changed_at(exercise, {path: name, f"things.{index}.{aside}": left})
+    standing = {f"things.{index}.{n}": value for n, value in _standing(changed, index).items()}
+    return changed_at(changed, standing) if standing else changed
+
+
+def _free_half(exercise: Exercise) -> Half:
+    """Return the half of a folded sheet on which a new view has room; the whole sheet where no half is taken."""
+    taken = {view.half for view in exercise.views}
+    if exercise.sheet.fold != "folded" or not taken & {"left", "right"}:
+        return "whole"
+    return "right" if "right" not in taken else "left"
 
 
 def add_view(exercise: Exercise, kind: str) -> Exercise:
@@ -42,10 +92,10 @@ def add_view(exercise: Exercise, kind: str) -> Exercise:
     if len(exercise.views) >= MOST_VIEWS:
         raise GeometryError("too_many_views", f"A sheet carries at most {MOST_VIEWS} views.", "Remove one first.")
     names = {view.name for view in exercise.views}
-    name = next(f"point {n}" for n in range(2, MOST_VIEWS + 2) if f"point {n}" not in names)
-    sheet = sheet_of(exercise)
-    fresh = fresh_view(kind, name, exercise.eye_level.height_mm, sheet)
-    if kind == "one_point":
+    name = next(f"view {n}" for n in range(2, MOST_VIEWS + 2) if f"view {n}" not in names)
+    sheet, half = sheet_of(exercise), _free_half(exercise)
+    fresh = fresh_view(kind, name, exercise.eye_level.height_mm, sheet, half)
+    if kind == "one_point" and half == "whole":
         fresh["x_mm"] = round_to(sheet.width_mm * (0.25 + 0.25 * len(names)) % sheet.width_mm, sheet.division_mm)
     return Exercise.model_validate({**exercise.document(), "views": [*exercise.document()["views"], fresh]})
 

@@ -1,16 +1,20 @@
 """Where does a thing stand that is joined to another one: on top of it, against it, behind it?
 
 The corner at which it touches the other fixes its place on the page. In the world it is enlarged about the eye until it
-touches there too: that leaves its picture as it is.
+touches there too: that leaves its picture as it is. In line with another it does not touch, but is as tall.
 """
 
+import math
 from collections.abc import Sequence
 from dataclasses import replace
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import ThingDocument
 from orthopsis.core.exercise.placed import Placed, placed_errors
-from orthopsis.core.things.declare import Anchor
+from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.things.declare import Anchor, InLine, Joint
+from orthopsis.core.things.depth import FARTHEST_SHARE
 
 
 def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> tuple[Placed, ...]:
@@ -31,7 +35,7 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
             with placed_errors(placed):
                 other = number.get(document.joined_to, -1)
                 _check(document, index, other, below, alone)
-                placed = _joined(placed, place(other, (*below, index)), document.joined_by)
+                placed = _joined(placed, place(other, (*below, index)), document)
         done[index] = placed
         return placed
 
@@ -50,9 +54,9 @@ def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ..
     raise GeometryError("cannot_join", why, fix, about="joined_to", nearest="")
 
 
-def _joined(placed: Placed, other: Placed, how: str) -> Placed:
+def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     joints = other.build.joints(other.values, other.setting)
-    joint = joints.get(how)
+    joint = joints.get(document.joined_by)
     if joint is None:
         offered = ", ".join(j.says for j in joints.values())
         raise GeometryError(
@@ -62,9 +66,36 @@ def _joined(placed: Placed, other: Placed, how: str) -> Placed:
             about="joined_by",
             nearest=next(iter(joints), ""),
         )
+    anchor = Anchor(other.values.name, joint.point, joint.corner)
+    if joint.top is not None:
+        joint, line = _along(placed, joint, joint.top, document.gap_mm)
+        anchor = replace(anchor, in_line=line)
     held = placed.build.stand(placed.values, placed.setting, joint)
     values = replace(placed.values, held={**placed.values.held, **held})
-    anchor = Anchor(other.values.name, joint.point, joint.corner)
     setting = replace(placed.setting, anchor=anchor)
     factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
     return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)
+
+
+def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:
+    """Return the joint a gap further along its line, with the corner over it, and how it is found.
+
+    Source: along a line to its vanishing point depth grows as 1 / (1 - share of the way) (textbook; from memory).
+    """
+    way, up = placed.setting.frame.way(joint.runs), placed.setting.frame.way("up")
+    reach, division = distance(joint.corner, way.goal), placed.setting.sheet.division_mm
+    if not division / 2 <= gap_mm <= FARTHEST_SHARE * reach:
+        nearest = division if gap_mm < division else math.floor(FARTHEST_SHARE * reach / division) * division
+        shown = format_length(nearest, placed.setting.sheet.units, division).removeprefix("about ")
+        raise GeometryError(
+            "gap_past_point",
+            f"“{placed.values.name}” would not stand between there and the vanishing point.",
+            f"The nearest that works is {shown}.",
+            about="gap_mm",
+            nearest=shown,
+        )
+    share = gap_mm / reach
+    foot = between(joint.corner, way.goal, share)
+    high = meet(join(top[0], way.goal), join(foot, up.goal))
+    moved = replace(joint, corner=foot, point="", depth=joint.depth / (1 - share), top=(high, ""))
+    return moved, InLine(top[1], top[0], way.family, way.goal, gap_mm)

@@ -16,18 +16,17 @@ from orthopsis.core.exercise.drawing import (
     TapedStrip,
     TonedFace,
 )
-from orthopsis.core.exercise.placed import Placed, placed_errors
-from orthopsis.core.exercise.setting import Prepared
+from orthopsis.core.exercise.placed import GAP, Placed, placed_errors
+from orthopsis.core.exercise.setting import Prepared, half_of
 from orthopsis.core.exercise.sheet_setup import EYE_LEVEL, MARGIN, sheet_moves
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone, inside_tone
-from orthopsis.core.plane.homogeneous import Point, between
+from orthopsis.core.plane.homogeneous import Point, between, toward
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.declare import Length
-from orthopsis.core.wording.names import point_words
 
 
 @dataclass(frozen=True, slots=True)
@@ -108,6 +107,7 @@ def picture(solved: Solved) -> Picture:
             height_mm=sheet.height_mm,
             units=sheet.units,
             division_mm=sheet.division_mm,
+            fold_mm=sheet.width_mm / 2 if prepared.exercise.sheet.fold == "folded" else None,
         ),
         eye_level_mm=prepared.eye_level_mm,
         vanishing_points={n: solved.board.points[n].xy for n in sorted(names)},
@@ -126,13 +126,12 @@ def picture(solved: Solved) -> Picture:
 
 def _aims(solved: Solved, names: list[str]) -> list[Aim]:
     vanishing = {name for frame in solved.prepared.frames for name in frame.vanishing}
-    wording = solved.prepared.wording
     return [
         Aim(
             name=name,
             at=solved.board.points[name].xy,
             kind="vanishing" if name in vanishing else "aid",
-            label=point_words(name, wording),
+            label=solved.prepared.point_words(name),
         )
         for name in names
     ]
@@ -142,12 +141,14 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     height, width = prepared.eye_level_mm, prepared.sheet.width_mm
     points = [p for frame in prepared.frames for p in frame.vanishing.values() if p.y == height]
     reach = min([0.0, *(p.x for p in points)]), max([width, *(p.x for p in points)])
-    acts = sheet_moves(prepared, reach)
-    for view, frame in zip(prepared.exercise.views, prepared.frames, strict=True):
+    moves = [Move("setup", "", breath, act) for breath, act in sheet_moves(prepared, reach)]
+    for number, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         users = [p for p in prepared.things if p.setting.frame is frame]
         aids = frozenset(aid for p in users for aid in p.build.needs_eye(p.values))
-        acts += VIEWS[view.kind].setup(view, frame, prepared.sheet, aids)
-    return [Move("setup", "", breath, act) for breath, act in acts]
+        half = half_of(prepared.exercise, number)
+        acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, aids)
+        moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
+    return moves
 
 
 def _light_lines(board: Board) -> tuple[list[DrawnLine], dict[str, int]]:
@@ -261,6 +262,11 @@ def _handles(solved: Solved) -> list[HandlePlace]:
             about, at = f"views.{i}", held.at(view, frame).xy
             result.append(HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point"))
     for placed, thing in zip(prepared.things, solved.built, strict=True):
+        anchor = placed.setting.anchor
+        if anchor is not None and anchor.in_line is not None:
+            about, says = f"things.{placed.index}", f"Change the gap: {placed.values.name}"
+            foot = toward(anchor.at, anchor.in_line.goal, anchor.in_line.gap_mm)
+            result.append(HandlePlace(id=f"{about}.{GAP}", at=foot.xy, says=says, about=about, shape="point"))
         for name, point in thing.handles.items():
             handle = placed.build.handle(name)
             if handle is not None and not set(handle.changes) <= placed.given:
@@ -288,7 +294,12 @@ def _measures(solved: Solved) -> list[MeasureMark]:
 
 
 def _thing_measures(prepared: Prepared, placed: Placed, thing: Built) -> list[MeasureMark]:
-    return [
+    anchor = placed.setting.anchor
+    gaps = []
+    if anchor is not None and (line := anchor.in_line) is not None:
+        foot = toward(anchor.at, line.goal, line.gap_mm)
+        gaps.append(_mark(prepared, f"things.{placed.index}.{GAP}", anchor.at, foot, line.gap_mm))
+    return gaps + [
         _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
         for name, (start, end) in thing.spans.items()
         if isinstance(placed.kind.parameter(name), Length) and name not in placed.given

@@ -7,6 +7,9 @@ from dataclasses import dataclass
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.declare import Build, Setting, ThingKind, Values
 
+GAP = "gap_mm"
+"""The value of a thing, and its handle, that says how far in line with another it stands."""
+
 
 @dataclass(frozen=True, slots=True)
 class Placed:

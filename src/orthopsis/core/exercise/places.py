@@ -17,7 +17,8 @@ from orthopsis.core.exercise.views import VIEWS, ViewPlace
 from orthopsis.core.sheet.length import Units, parse_length
 from orthopsis.core.sheet.paper import PAPERS
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.wording.exercise import ALONE, JOINED, OPTIONS, SAYS, UNSTATED
+from orthopsis.core.wording.exercise import ALONE, HALVES, JOINED, OPTIONS, SAYS, UNSTATED
+from orthopsis.core.wording.names import view_words
 
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
@@ -95,8 +96,10 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
         return {name: name for name in DIVISIONS_MM if name.endswith("in") == inches}
     if re.fullmatch(r"views\.\d+\.kind", path):
         return {kind: view.title for kind, view in VIEWS.items()}
+    if re.fullmatch(r"views\.\d+\.half", path):
+        return HALVES
     if re.fullmatch(r"things\.\d+\.view", path):
-        return {view.name: view.name for view in exercise.views}
+        return {view.name: view_words(view.name) for view in exercise.views}
     if re.fullmatch(r"things\.\d+\.joined_by", path):
         return JOINED
     if re.fullmatch(r"things\.\d+\.joined_to", path):

@@ -7,7 +7,8 @@ from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.declare import PLACE, Choice, Length
 from orthopsis.core.things.outline import format_outline
-from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, JOINED, SHEET, STANDS
+from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, HALF, JOINED, SHEET, STANDS
+from orthopsis.core.wording.names import view_words
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
@@ -18,14 +19,17 @@ def sentences(prepared: Prepared) -> list[Sentence]:
     heads.append(("wording", CLASS))
     result = []
     for about, template in heads:
-        title = prepared.frames[int(about[6:])].name if about.startswith("views.") and len(prepared.frames) > 1 else ""
+        is_one_of_several = about.startswith("views.") and len(prepared.frames) > 1
+        title = view_words(prepared.frames[int(about[6:])].name).capitalize() if is_one_of_several else ""
         result.append(Sentence(about=about, title=title, pieces=_pieces(prepared, template)))
     return result + [_thing_sentence(prepared, placed) for placed in prepared.things]
 
 
 def _view_template(prepared: Prepared, number: int) -> str:
     always, metric, free = VIEWS[prepared.exercise.views[number].kind].sentence
-    return PLACE.sub(rf"{{views.{number}.\1}}", always + (metric if prepared.frames[number].is_metric else free))
+    half = HALF if prepared.exercise.sheet.fold == "folded" else ""
+    template = half + always + (metric if prepared.frames[number].is_metric else free)
+    return PLACE.sub(rf"{{views.{number}.\1}}", template)
 
 
 def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
@@ -71,6 +75,13 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
             says="what it stands by",
         )
     )
+    if placed.setting.anchor is not None and placed.setting.anchor.in_line is not None:
+        gap = thing.gap_mm
+        pieces += [
+            SentencePiece(text=", "),
+            SentencePiece(text=prepared.length(gap), path=f"{path}.gap_mm", kind="length", value=gap, says="the gap"),
+            SentencePiece(text=" along its line"),
+        ]
     return [*pieces, SentencePiece(text=".")]
 
 

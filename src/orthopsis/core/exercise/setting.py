@@ -9,11 +9,12 @@ from orthopsis.core.exercise.joining import join_things
 from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.exercise.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.sheet.paper import Sheet, paper_size
+from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
 from orthopsis.core.things.declare import Setting, Values, check_values
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.view.frame import Frame
+from orthopsis.core.view.frame import Frame, PointRole, point_roles
+from orthopsis.core.wording.names import point_words
 from orthopsis.core.wording.vocabulary import Wording
 
 
@@ -27,11 +28,18 @@ class Prepared:
     things: tuple[Placed, ...]
     wording: Wording
     by_name: Mapping[str, Placed]
+    points: Mapping[str, tuple[Frame, PointRole]]
+    """The view of each point that lines run to, and what the point is to it, by the point's name."""
 
     @property
     def eye_level_mm(self) -> float:
         """Height of the eye level over the bottom edge."""
         return self.exercise.eye_level.height_mm
+
+    def point_words(self, name: str) -> str:
+        """Return how the class calls a point of the sheet that lines run to."""
+        frame, role = self.points[name]
+        return point_words(role, frame.name if len(self.frames) > 1 else "", self.wording)
 
     def thing(self, name: str) -> "Placed | None":
         """Return the thing of that name, or None."""
@@ -60,6 +68,7 @@ def prepare(exercise: Exercise) -> Prepared:
     _check_eye_level(exercise, sheet)
     frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
     by_name = {frame.name: frame for frame in frames}
+    names = list(by_name)
     alone = []
     for index, thing in enumerate(exercise.things):
         if thing.view not in by_name:
@@ -68,21 +77,40 @@ def prepare(exercise: Exercise) -> Prepared:
                 about=f"things.{index}.view", nearest=frames[0].name,
             )  # fmt: skip
         kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
-        placed = Placed(index, kind, values, Setting(by_name[thing.view], sheet))
+        half = half_of(exercise, names.index(thing.view))
+        placed = Placed(index, kind, values, Setting(by_name[thing.view], sheet, half=half))
         with placed_errors(placed):
             _check_stands(placed)
             check_values(kind.parameters, values, sheet)
         alone.append(placed)
     things = join_things(exercise.things, alone)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
-    return Prepared(exercise, sheet, frames, things, wording, {p.values.name: p for p in things})
+    return Prepared(exercise, sheet, frames, things, wording, {p.values.name: p for p in things}, _points(frames))
+
+
+def _points(frames: tuple[Frame, ...]) -> dict[str, tuple[Frame, PointRole]]:
+    points: dict[str, tuple[Frame, PointRole]] = {}
+    for number, frame in enumerate(frames):
+        for name, role in point_roles(frame).items():
+            if name in points:
+                raise GeometryError(
+                    "points_called_alike", f"Two points of the sheet would both be called “{name}”.",
+                    "Call one of the two views otherwise.", about=f"views.{number}.name",
+                )  # fmt: skip
+            points[name] = (frame, role)
+    return points
 
 
 def setting_of(exercise: Exercise, view: str = "") -> Setting:
     """Return what a thing of the named view stands in; of the first one if there is none of that name."""
     sheet = sheet_of(exercise)
     number = next((i for i, v in enumerate(exercise.views) if v.name == view), 0)
-    return Setting(_frame(exercise, number, sheet), sheet)
+    return Setting(_frame(exercise, number, sheet), sheet, half=half_of(exercise, number))
+
+
+def half_of(exercise: Exercise, number: int) -> Half:
+    """Return which part of the sheet a view is drawn on; a sheet that is not folded has no halves."""
+    return exercise.views[number].half if exercise.sheet.fold == "folded" else "whole"
 
 
 def _check_stands(placed: Placed) -> None:

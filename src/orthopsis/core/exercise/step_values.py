@@ -18,6 +18,7 @@ from orthopsis.core.construct.moves import (
 )
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.view.frame import PointRole
 from orthopsis.core.wording.names import corner_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
 
@@ -40,6 +41,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
         "start": _start(solved, breath),
+        **_in_line(solved, breath),
         "level": _level(acts),
         "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
     }
@@ -70,14 +72,17 @@ def _of_act(solved: Solved, act: object) -> dict[str, object]:
             return {"length": length(abs(act.across_mm))}
         case ShareAlong():
             return {"corner": corner_words(act.line)}
-        case RuleToPoint() if act.role == "construction" and act.point.endswith(" distance"):
-            return _cube(act)
+        case RuleToPoint() if act.role == "construction":
+            return _cube(act, solved.prepared.points[act.point][1])
         case _:
             return {}
 
 
-def _cube(act: RuleToPoint) -> dict[str, object]:
-    side = "left" if " left " in act.point else "right"
+def _cube(act: RuleToPoint, role: PointRole) -> dict[str, object]:
+    """Return which corner is found with which distance point; nothing if the line runs to another point."""
+    side, _, aid = role.partition("_")
+    if aid != "distance":
+        return {}
     beside = corner_words(act.start)
     height, _, across = beside.partition(" ")
     opposite = {"left": "right", "right": "left"}[across]
@@ -104,6 +109,15 @@ def _start(solved: Solved, breath: Breath) -> str:
     return f"on the top edge of {anchor.thing}, {length(first.x)} from the left edge of the sheet"
 
 
+def _in_line(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return with what a thing is in line, and toward which point; nothing if it is not."""
+    thing = solved.prepared.thing(breath.thing)
+    anchor = thing.setting.anchor if thing is not None else None
+    if anchor is None or anchor.in_line is None:
+        return {}
+    return {"other": anchor.thing, "aim": solved.prepared.point_words(anchor.in_line.runs)}
+
+
 def _upright(solved: Solved, breath: Breath) -> str:
     """Return how the uprights of a thing run: upright, or toward the third point."""
     wording = solved.prepared.wording
@@ -123,14 +137,13 @@ def _of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
     }
     values["across"] = listed([length(p.x) for p in marked.values()])
     values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
-    metric = [frame for frame in prepared.frames if frame.kind == "one_point" and frame.is_metric]
-    if metric:
-        values["distance"] = length(metric[0].distance_mm)
     for name, point in marked.items():
-        side = name.partition(" ")[0]
-        if side in ("left", "right"):
-            values |= {side: length(point.x), f"{side}_words": _along_words(solved, point.x)}
-        elif side == "third":
+        frame, role = prepared.points.get(name, (None, None))
+        if frame is not None and role in ("left_distance", "right_distance"):
+            values["distance"] = length(frame.distance_mm)
+        elif role in ("left", "right"):
+            values |= {role: length(point.x), f"{role}_words": _along_words(solved, point.x)}
+        elif role == "third":
             over = point.y - sheet.height_mm if point.y > level else -point.y
             values |= {
                 "third_side": "above" if point.y > level else "below",

@@ -10,6 +10,7 @@ from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.step_values import step_values
 from orthopsis.core.lesson.minutes import step_minutes
+from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import counted
 
@@ -75,7 +76,7 @@ def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
     if parts:
         parts[-1] += held
     for part in parts:
-        yield Breath(breath.phase, breath.thing, breath.name, tuple(part))
+        yield Breath(breath.phase, breath.thing, breath.name, tuple(part), breath.view)
 
 
 def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, object]) -> Step:
@@ -90,7 +91,7 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
         key=key,
         phase=breath.phase,
         thing=breath.thing,
-        title=words.say(phrases.title, values),
+        title=_title(solved, breath, words.say(phrases.title, values)),
         text=words.say(phrases.instruction(words), values),
         tool=phrases.tool,
         rests_on=rests,
@@ -105,6 +106,14 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
         darkens=[],
         tones=False,
     )
+
+
+def _title(solved: Solved, breath: Breath, title: str) -> str:
+    """Return the title, with the view it belongs to where the sheet has several."""
+    if not breath.view or len(solved.prepared.frames) == 1:
+        return title
+    view = view_words(breath.view)
+    return f"{view[0].upper()}{view[1:]}: {title[0].lower()}{title[1:]}"
 
 
 def _finish(solved: Solved) -> list[Step]:

@@ -12,8 +12,9 @@ from typing import Any, Literal
 from orthopsis.core.construct.moves import Act, Measure, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.sheet.paper import Sheet
+from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.view.frame import (
     Frame,
@@ -76,8 +77,8 @@ class ViewKindWords:
     sentence: tuple[str, str, str]
     places: Mapping[str, ViewPlace]
     handles: Mapping[str, ViewHandle]
-    fresh: Callable[[float, Sheet], Mapping[str, float | None]]
-    setup: Callable[[Any, Frame, Sheet, frozenset[str]], list[tuple[str, Act]]]
+    fresh: Callable[[float, Sheet, Half], Mapping[str, float | None]]
+    setup: Callable[[Any, Frame, Sheet, Half, frozenset[str]], list[tuple[str, Act]]]
 
 
 def _field(name: str, says: str, kind: PlaceKind = "length") -> ViewPlace:
@@ -117,7 +118,7 @@ def _mark_on_level(name: str, x: float) -> Act:
     return Shift(name, "@left mark", x)
 
 
-def _one_point_setup(view: Any, frame: Frame, sheet: Sheet, aids: frozenset[str]) -> list[tuple[str, Act]]:
+def _one_point_setup(view: Any, frame: Frame, sheet: Sheet, half: Half, aids: frozenset[str]) -> list[tuple[str, Act]]:
     acts: list[tuple[str, Act]] = [("setup.point", _mark_on_level(frame.name, view.x_mm))]
     if "distance" in aids and frame.is_metric:
         for name, point in zip(distance_names(frame), distance_points(frame), strict=True):
@@ -125,10 +126,12 @@ def _one_point_setup(view: Any, frame: Frame, sheet: Sheet, aids: frozenset[str]
     return acts
 
 
-def _corner_setup(view: Any, frame: Frame, sheet: Sheet, aids: frozenset[str]) -> list[tuple[str, Act]]:
-    at_ends = view.left_mm == 0 and abs(view.right_mm - sheet.width_mm) < 1e-6
+def _corner_setup(view: Any, frame: Frame, sheet: Sheet, half: Half, aids: frozenset[str]) -> list[tuple[str, Act]]:
+    low, high = sheet.part(half)
+    at_ends = max(abs(view.left_mm - low), abs(view.right_mm - high)) < SAME_POINT_MM
     on_sheet = view.left_mm >= 0 and view.right_mm <= sheet.width_mm
-    breath = "setup.points_at_ends" if at_ends else "setup.points" if on_sheet else "setup.points_on_strips"
+    ends = "setup.points_at_ends" if half == "whole" else f"setup.points_on_{half}_half"
+    breath = ends if at_ends else "setup.points" if on_sheet else "setup.points_on_strips"
     acts = [
         (breath, _mark_on_level(frame.way(role).family, x))
         for role, x in (("left", view.left_mm), ("right", view.right_mm))
@@ -145,10 +148,16 @@ def _corner_setup(view: Any, frame: Frame, sheet: Sheet, aids: frozenset[str]) -
     return acts
 
 
-def _fresh_third(level_mm: float, sheet: Sheet) -> Mapping[str, float | None]:
+def _fresh_third(level_mm: float, sheet: Sheet, half: Half) -> Mapping[str, float | None]:
+    low, high = sheet.part(half)
     way = -1.0 if level_mm >= sheet.height_mm / 2 else 1.0
-    y = round_to(level_mm + way * 0.75 * sheet.width_mm, sheet.division_mm)
-    return {"left_mm": 0.0, "right_mm": sheet.width_mm, "third_x_mm": sheet.width_mm / 2, "third_y_mm": y}
+    y = round_to(level_mm + way * 0.75 * (high - low), sheet.division_mm)
+    return {**_fresh_ends(sheet, half), "third_x_mm": (low + high) / 2, "third_y_mm": y}
+
+
+def _fresh_ends(sheet: Sheet, half: Half) -> Mapping[str, float | None]:
+    low, high = sheet.part(half)
+    return {"left_mm": low, "right_mm": high}
 
 
 _STANCE = "Then the eye is {distance} from the page and its gaze turned {turn} to the right-hand lines"
@@ -173,7 +182,7 @@ VIEWS: dict[str, ViewKindWords] = {
             "distance_mm": _field("distance_mm", "the viewing distance", "free_length"),
         },
         handles={"point": _on_level("x_mm", "Move the vanishing point along the eye level")},
-        fresh=lambda level, sheet: {"x_mm": sheet.width_mm / 2},
+        fresh=lambda level, sheet, half: {"x_mm": round_to(sum(sheet.part(half)) / 2, sheet.division_mm)},
         setup=_one_point_setup,
     ),
     "two_point": ViewKindWords(
@@ -188,7 +197,7 @@ VIEWS: dict[str, ViewKindWords] = {
         ),
         places={**_POINTS, "centre_mm": _field("centre_mm", "where the eye looks at the page", "free_length")},
         handles=_POINT_HANDLES,
-        fresh=lambda level, sheet: {"left_mm": 0.0, "right_mm": sheet.width_mm, "centre_mm": None},
+        fresh=lambda level, sheet, half: {**_fresh_ends(sheet, half), "centre_mm": None},
         setup=_corner_setup,
     ),
     "three_point": ViewKindWords(
@@ -257,6 +266,6 @@ def _check_reach(view: Any, sheet: Sheet) -> None:
         )  # fmt: skip
 
 
-def fresh_view(kind: str, name: str, level_mm: float, sheet: Sheet) -> dict[str, Any]:
-    """Return a new view of a kind, as document data."""
-    return {"kind": kind, "name": name, **VIEWS[kind].fresh(level_mm, sheet)}
+def fresh_view(kind: str, name: str, level_mm: float, sheet: Sheet, half: Half = "whole") -> dict[str, Any]:
+    """Return a new view of a kind on a part of the sheet, as document data."""
+    return {"kind": kind, "name": name, "half": half, **VIEWS[kind].fresh(level_mm, sheet, half)}

@@ -7,6 +7,8 @@ from orthopsis.core.sheet.length import Units
 
 PaperName = Literal["A4", "A3", "A2", "9 x 12 in", "12 x 18 in", "11 x 17 in", "18 x 24 in"]
 Orientation = Literal["landscape", "portrait"]
+Half = Literal["whole", "left", "right"]
+"""Which part of a sheet a drawing has: all of it, or one half of a sheet that is folded in two."""
 
 PAPERS: dict[PaperName, tuple[float, float]] = {
     "A4": (210.0, 297.0),
@@ -38,6 +40,11 @@ class Sheet:
     def holds(self, x: float, y: float, margin_mm: float = 0.0) -> bool:
         """Tell whether a page point lies on the paper, at least ``margin_mm`` from its edges."""
         return margin_mm <= x <= self.width_mm - margin_mm and margin_mm <= y <= self.height_mm - margin_mm
+
+    def part(self, half: Half) -> tuple[float, float]:
+        """Return from where to where a part of the sheet reaches, mm from the left edge."""
+        middle = self.width_mm / 2
+        return (middle if half == "right" else 0.0, middle if half == "left" else self.width_mm)
 
 
 def paper_size(paper: PaperName, orientation: Orientation) -> tuple[float, float]:

@@ -4,11 +4,12 @@ A strip lies along the eye level for the points on it, and straight above or bel
 millimetres, origin lower left.
 """
 
+import math
 from collections.abc import Iterable
 from dataclasses import dataclass
 from typing import Literal
 
-from orthopsis.core.sheet.paper import Sheet
+from orthopsis.core.sheet.paper import PAPERS, PaperName, Sheet
 
 Side = Literal["left", "right", "top", "bottom"]
 
@@ -48,6 +49,19 @@ def strips_for(places: Iterable[tuple[float, float]], sheet: Sheet) -> list[Stri
         if beyond[side] > 0 and beyond[side] > farthest.get(side, (0.0, (0.0, 0.0)))[0]:
             farthest[side] = (beyond[side], (x, y))
     return [_strip(side, reach + BEYOND_MM, at, sheet) for side, (reach, at) in farthest.items()]
+
+
+def paper_for(length_mm: float, sheet: Sheet) -> tuple[int, PaperName]:
+    """Return from which paper of the class's family a strip is cut lengthwise, and how many pieces it takes.
+
+    The smallest paper that is long enough in one piece; else as few pieces of the longest.
+    """
+    papers = [name for name in PAPERS if name.endswith("in") == (sheet.units == "in")]
+    papers.sort(key=lambda name: PAPERS[name][1])
+    for name in papers:
+        if PAPERS[name][1] >= length_mm:
+            return 1, name
+    return math.ceil(length_mm / PAPERS[papers[-1]][1]), papers[-1]
 
 
 def _strip(side: Side, length: float, at: tuple[float, float], sheet: Sheet) -> Strip:

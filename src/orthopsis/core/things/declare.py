@@ -10,12 +10,13 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
 
-from orthopsis.core.construct.moves import Act, Measure, Move, Phase, Shift
+from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.sheet.paper import Sheet
+from orthopsis.core.sheet.paper import Half, Sheet
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.outline import Outline, check_outline
 from orthopsis.core.view.frame import Frame, ViewKind
@@ -71,21 +72,60 @@ LOOK = Choice("look", "the look", {"solid": "Solid", "see_through": "See-through
 
 
 @dataclass(frozen=True, slots=True)
+class InLine:
+    """A thing stands in line with another: as tall in the world, on one line to a vanishing point.
+
+    Attributes:
+        top, at_top: full name and place of the corner over the anchor's point.
+        runs, goal: name and place of the vanishing point to which both lines run.
+        gap_mm: how far along the lower line it stands, from the anchor's point.
+    """
+
+    top: str
+    at_top: Point
+    runs: str
+    goal: Point
+    gap_mm: float
+
+
+@dataclass(frozen=True, slots=True)
 class Anchor:
-    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where."""
+    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
+
+    ``in_line``: how it is found from there, where the two do not touch.
+    """
 
     thing: str
     point: str
     at: Point
+    in_line: InLine | None = None
+
+    @property
+    def points(self) -> dict[str, Point]:
+        """The points of the other thing that are taken up, by full name."""
+        found = {self.point: self.at} if self.point else {}
+        return found | ({self.in_line.top: self.in_line.at_top} if self.in_line is not None else {})
 
 
 @dataclass(frozen=True, slots=True)
 class Setting:
-    """What a thing stands in; the light is not its business."""
+    """What a thing stands in, and on which part of the sheet; the light is not its business."""
 
     frame: Frame
     sheet: Sheet
     anchor: Anchor | None = None
+    half: Half = "whole"
+
+    def across(self, share: float) -> float:
+        """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
+        low, high = self.sheet.part(self.half)
+        return round_to(low + share * (high - low), self.sheet.division_mm)
+
+    @property
+    def fresh_size(self) -> float:
+        """The size of a new thing: a sixth of the shorter side of its part of the sheet, mm."""
+        low, high = self.sheet.part(self.half)
+        return round_to(min(high - low, self.sheet.height_mm) / 6, self.sheet.division_mm)
 
 
 @dataclass(frozen=True, slots=True)
@@ -97,12 +137,16 @@ class Joint:
         corner: where the other's lower nearest corner comes on the page.
         point: full name of that corner, or empty where only its height is given.
         depth: its world depth, mm.
+        top: for a place in line: the corner over it, and its full name.
+        runs: for a place in line: role of the direction.
     """
 
     says: str
     corner: Point
     point: str
     depth: float
+    top: tuple[Point, str] | None = None
+    runs: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -162,6 +206,15 @@ class Values:
             return Shift(self.full(name), anchor.point, 0.0)
         return Measure(self.full(name), *self.first.xy)
 
+    def line_up(self, anchor: Anchor, in_line: InLine, foot: str) -> list[Act]:
+        """Return the acts that run the other's foot and top to the point and mark the foot between them."""
+        ground, rise = self.full("construction.ground"), self.full("construction.rise")
+        return [
+            RuleToPoint(ground, anchor.point, in_line.runs, "construction"),
+            MeasureAlong(self.full(foot), ground, in_line.gap_mm),
+            RuleToPoint(rise, in_line.top, in_line.runs, "construction"),
+        ]
+
     def move(self, phase: Phase, breath: str, act: Act) -> Move:
         """Return a move of this thing."""
         return Move(phase, self.name, breath, act)
@@ -182,8 +235,9 @@ class Clause:
         return all(values.word(name) in allowed for name, allowed in self.when.items())
 
 
-HandleShape = Literal["place", "size", "point"]
+HandleShape = Literal["place", "size", "point", "corner"]
 Drag = Callable[[Values, Setting, Point], Mapping[str, Value]]
+NumberedDrag = Callable[[Values, Setting, Point, int], Mapping[str, Value]]
 
 
 @dataclass(frozen=True, slots=True)
@@ -195,7 +249,7 @@ class Handle:
         says: what dragging it does, for screen readers and tips.
         changes: the parameters that dragging may change; shown as measures meanwhile.
         drag: from a page point to new values, not yet rounded to the ruler.
-        shape: its sign on the screen: a place, a size, or a point on a line.
+        shape: its sign on the screen: a place, a size, a point on a line, or one of many corners.
     """
 
     name: str
@@ -205,8 +259,31 @@ class Handle:
     shape: HandleShape = "point"
 
 
+@dataclass(frozen=True, slots=True)
+class CornerHandles:
+    """The corners of an outline, each of which can be dragged; they are called ``corner_1`` and so on."""
+
+    changes: tuple[str, ...]
+    drag: NumberedDrag
+
+    def handle(self, number: int) -> Handle:
+        """Return the handle of one corner."""
+
+        def drag(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+            return self.drag(values, setting, at, number)
+
+        return Handle(f"corner_{number}", f"Move corner {number}", self.changes, drag, "corner")
+
+
 def stand_on_front(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:
     """Return the place of the first corner, if it is the lower left one."""
+    if joint.top is not None:
+        raise GeometryError(
+            "cannot_join",
+            "This keeps its own height; it cannot take that of another thing.",
+            "Let it stand on its own, or take a box.",
+            about="joined_by",
+        )
     if joint.point:
         return {"left": joint.corner.x, "bottom": joint.corner.y}
     return {"bottom": joint.corner.y}
@@ -230,6 +307,7 @@ class Build:
         stand: its own values when it stands at a joint of another thing.
         foot_depth: world depth of its lower nearest corner.
         true_length: how long its edges in a direction are in the world, mm at the scale of the first corner.
+        corners: the corners of its outline, where they can be dragged.
         keep_shape: measures (mm) with which it has the same shape in the world in another setting.
     """
 
@@ -243,6 +321,7 @@ class Build:
     needs_eye: Callable[[Values], frozenset[str]]
     place: Callable[[Setting, int], Mapping[str, Value]]
     follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]]
+    corners: CornerHandles | None = None
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
 
@@ -252,6 +331,9 @@ class Build:
 
     def handle(self, name: str) -> Handle | None:
         """Return the handle of that name, or None."""
+        number = name.removeprefix("corner_")
+        if self.corners is not None and number.isdecimal() and number != name:
+            return self.corners.handle(int(number))
         return next((h for h in self.handles if h.name == name), None)
 
     def measured(self, values: Values) -> set[str]:

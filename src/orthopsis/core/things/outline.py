@@ -32,6 +32,16 @@ def scaled(outline: Outline, across: float, up: float) -> Outline:
     return tuple(tuple((x * across, y * up) for x, y in loop) for loop in outline)
 
 
+def with_corner(outline: Outline, number: int, corner: Corner) -> Outline:
+    """Return the outline with its corner of that number, counted from 1 loop by loop, at another place."""
+    start, loops = 1, []
+    for loop in outline:
+        i = number - start
+        loops.append((*loop[:i], corner, *loop[i + 1 :]) if 0 <= i < len(loop) else loop)
+        start += len(loop)
+    return tuple(loops)
+
+
 def sides(loop: Loop) -> Iterator[tuple[Corner, Corner]]:
     """Yield the edges of a loop in order."""
     yield from zip(loop, (*loop[1:], loop[0]), strict=True)

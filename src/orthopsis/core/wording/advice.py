@@ -52,6 +52,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What is off the paper cannot be drawn; the class would see it only on the screen.",
         ("Move it back on to the paper",),
     ),
+    "over_the_fold": AdvicePhrases(
+        "“{thing}” reaches {value} over the fold.",
+        "Each half of the sheet has its own points; what runs over the fold belongs to neither.",
+        ("Move it back on to its half",),
+    ),
     "straight_before": AdvicePhrases(
         "“{thing}” stands straight before the [vanishing point]: no side shows.",
         "Only the front is seen of a box around the [vanishing point]; see-through shows its inside.",
@@ -91,6 +96,12 @@ ADVICE: dict[str, AdvicePhrases] = {
         "the sheet, because rulers reach.",
         ("Put the points at the sheet's ends",),
     ),
+    "third_point_off_sheet": AdvicePhrases(
+        "Tape on paper: {strips}. The farthest line is {reach} long: a ruler of {ruler}.",
+        "Without strips: tick the {side} edge every {near_ticks} to both sides of the place nearest to the "
+        "[third point], the {other} edge every {far_ticks}; joining like ticks gives lines to that point.",
+        ("Move the [third point] nearer",),
+    ),
     "line_too_flat": AdvicePhrases(
         "A line of “{thing}” leaves the [eye level] at only {value}°; under {limit}° it is hard to rule.",
         "Lines near the [eye level] all but run along it: their crossings cannot be seen.",
@@ -102,7 +113,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Make it smaller, or move it to the middle",),
     ),
     "absurd_depth": AdvicePhrases(
-        "The {side} side of “{thing}” would be {value} times as long as it is tall.",
+        "{side} of “{thing}” would be {value} times as long as it is tall.",
         "Near a [vanishing point] a few millimetres on the page are many in the world: a measure there is easily "
         "absurd.",
         ("Cut it half way",),

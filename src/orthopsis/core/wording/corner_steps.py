@@ -113,6 +113,23 @@ CORNER: dict[str, StepPhrases] = {
         "Drawing it toward the point, into the thing below.",
         "ruler on the third point",
     ),
+    "front.edge_in_line": StepPhrases(
+        "{thing}: nearest edge, in line with {other}",
+        (
+            "From the foot and the top of the nearest edge of {other} draw light lines to the {aim}. Measure {length} "
+            "along the lower "
+            "one: make a mark. From there draw the nearest edge {upright}, up to the other line.",
+            "Run the foot and the top of the nearest edge of {other} to the {aim}, lightly. Mark {length} along the "
+            "lower line and "
+            "draw the nearest edge of {thing} there, {upright}, up to the upper line.",
+            "Carry foot and top of {other} to the {aim}; {length} along the lower line stands the nearest edge, "
+            "{upright}, as "
+            "tall as the upper line allows.",
+        ),
+        "Same height at another place: along the ground to the point, and up again.",
+        "Measuring the height again: what is farther away is smaller on the page.",
+        "ruler on the point, then set square",
+    ),
     "guides.edge": StepPhrases(
         "{thing}: {lines} to the two points",
         (

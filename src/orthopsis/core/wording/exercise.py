@@ -16,6 +16,10 @@ CLASS = (
     "a lesson of {minutes} minutes."
 )
 
+HALF = "On {half}: "
+"""What a view's sentence begins with on a folded sheet."""
+HALVES = {"whole": "the whole sheet", "left": "the left half", "right": "the right half"}
+
 OPTIONS: dict[str, dict[str, str]] = {
     "sheet.orientation": {"landscape": "lying", "portrait": "standing"},
     "sheet.centre": {"none": "not marked", "diagonals": "by the diagonals", "halving": "by halving the edges"},
@@ -48,5 +52,8 @@ JOINED = {
     "behind": "behind",
     "against_left": "against the left end of",
     "against_right": "against the right end of",
+    "in_line": "further back in line with",
+    "in_line_left": "further left in line with",
+    "in_line_right": "further right in line with",
 }
 """How a thing may stand by another one."""

@@ -16,6 +16,24 @@ FRONT: dict[str, StepPhrases] = {
         "Sides that lean: put the ruler's end square on the paper's edge.",
         "ruler and set square",
     ),
+    "front.in_line": StepPhrases(
+        "{thing}: front face, in line with {other}",
+        (
+            "From the lower left and the upper left corner of {other} draw light lines to the {aim}. Measure {length} "
+            "along the lower "
+            "one: make a mark. From there draw the left side {upright}, up to the other line. Draw the rest of the "
+            "front, {width} wide.",
+            "Run the lower left and the upper left corner of {other} to the {aim}, lightly. Mark {length} along the "
+            "lower line and "
+            "draw the left side of {thing} there, {upright}, up to the upper line. Finish the front, {width} wide.",
+            "Carry foot and top of {other} to the {aim}; {length} along the lower line stands the left side, "
+            "{upright}, as "
+            "tall as the upper line allows. Finish the front, {width} wide.",
+        ),
+        "Same height at another place: along the ground to the point, and up again.",
+        "Measuring the height again: what is farther away is smaller on the page.",
+        "ruler on the point, then set square",
+    ),
     "guides": StepPhrases(
         "{thing}: {lines} to the point",
         (

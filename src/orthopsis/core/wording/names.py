@@ -1,5 +1,6 @@
 """What are points and lines called in a sentence?"""
 
+from orthopsis.core.view.frame import PointRole
 from orthopsis.core.wording.vocabulary import Wording
 
 
@@ -17,16 +18,25 @@ def point_on(name: str) -> str:
     return f"{group} {part.replace('_', ' ')} corner"
 
 
-def point_words(name: str, wording: Wording) -> str:
-    """Return how a point that lines run to is called: ``left point``, ``left distance point``."""
-    first, _, rest = name.partition(" ")
-    if first in ("left", "right", "third") and rest:
-        return wording.term(f"{first} point") if rest == "point" else f"{wording.term(f'{first} point')} of {rest}"
-    for aid in ("distance", "measuring"):
-        for side in ("left", "right"):
-            if name.endswith(f" {side} {aid}"):
-                return f"{side} {wording.term(f'{aid} point')}"
-    return wording.term("vanishing point") if name == "point" else name
+def view_words(name: str) -> str:
+    """Return how a view is called on the screen: the first one of a document has no name of its own."""
+    return "view 1" if name == "point" else name
+
+
+def point_words(role: PointRole, view: str, wording: Wording) -> str:
+    """Return how a point that lines run to is called: ``left point``, ``left distance point of second view``.
+
+    Args:
+        view: the name of its view, or empty where the sheet has only one.
+    """
+    if role == "centre":
+        words = wording.term("vanishing point")
+    elif role in ("left", "right", "third"):
+        words = wording.term(f"{role} point")
+    else:
+        side, _, aid = role.partition("_")
+        words = f"{side} {wording.term(f'{aid} point')}"
+    return f"{words} of {view_words(view)}" if view else words
 
 
 def edge_words(thing: str, name: str) -> str:

@@ -48,6 +48,22 @@ SETUP: dict[str, StepPhrases] = {
         "Marking a point above or below the [eye level].",
         "pencil",
     ),
+    **{
+        f"setup.points_on_{half}_half": StepPhrases(
+            f"Two [vanishing points] at the ends of the {half} half",
+            (
+                f"On the {half} half, make a small cross where the [eye level] meets the edge and one where it meets "
+                f"the fold. Those are its two [vanishing points].",
+                f"On the {half} half, mark its two [vanishing points] where the [eye level] meets the edge of the "
+                "sheet and the fold.",
+                f"The {half} half has its [vanishing points] where the [eye level] meets the edge and the fold.",
+            ),
+            "Each half has its own points on the one [eye level].",
+            "Taking the point of the other half.",
+            "pencil",
+        )
+        for half in ("left", "right")
+    },
     "setup.points": StepPhrases(
         "[Vanishing points] {left} and {right} in",
         (
@@ -126,8 +142,8 @@ SETUP: dict[str, StepPhrases] = {
     "setup.fold": StepPhrases(
         "Fold the sheet in two",
         (
-            "Fold the sheet in two, short edges together. Open it again.",
-            "Fold the sheet in two, short edges together, and open it: each half carries a drawing.",
+            "Fold the sheet in two, the right edge on the left one. Open it again.",
+            "Fold the sheet in two, the right edge on the left one, and open it: each half carries a drawing.",
             "Fold the sheet across the middle and open it: each half has points of its own.",
         ),
         "Each half has its own points on the one [eye level].",

@@ -8,12 +8,16 @@ from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.placed import Placed
+from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks, least_third_mm, points_moved_out
 from orthopsis.core.view.stance import stance_of
+from orthopsis.core.wording.vocabulary import listed
 
 RULERS_MM = (300.0, 500.0, 1000.0)
 """Lengths of rulers in a classroom (common practice, no source)."""
@@ -96,32 +100,51 @@ def _third(solved: Solved, number: int, frame: Frame) -> Iterator[Advice]:
 def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say how much paper is taped on, which ruler reaches, and what does without both."""
     prepared, sheet = solved.prepared, solved.prepared.sheet
-    off = {"left": frame.way("left").goal.x, "right": frame.way("right").goal.x}
-    beyond = {"left": -off["left"], "right": off["right"] - sheet.width_mm}
+    goals = frame.vanishing
+    strips = strips_for((p.xy for p in goals.values()), sheet)
     drawn = [p for thing in things for p in drawn_points(solved, thing)]
-    if max(beyond.values()) <= 0 or not drawn:
+    if not strips or not drawn:
         return
-    farthest = max(distance(p, goal) for p in drawn for goal in frame.vanishing.values())
+    farthest = max(distance(p, goal) for p in drawn for goal in goals.values())
     ruler = next((r for r in RULERS_MM if r >= farthest), RULERS_MM[-1])
-    side = max(beyond, key=lambda s: beyond[s])
-    strips = [f"{prepared.length(round_to(mm, sheet.division_mm))} {s}" for s, mm in beyond.items() if mm > 0]
-    far = round_to(edge_ticks(off[side], sheet.width_mm, TICKS_MM), sheet.division_mm)
+    longest = max(strips, key=lambda strip: strip.length_mm)
+    other, at, size = _across_from(longest, frame, sheet)
+    far = round_to(edge_ticks(at, size, TICKS_MM), sheet.division_mm)
     shown = {
-        "strips": " and ".join(strips),
+        "strips": listed([_strip_words(prepared, strip) for strip in strips]),
         "reach": prepared.length(round_to(farthest, sheet.division_mm)),
         "ruler": f"{ruler / 10:.0f} cm",
-        "side": side,
-        "other": "right" if side == "left" else "left",
+        "side": longest.side,
+        "other": other,
         "near_ticks": prepared.length(TICKS_MM),
         "far_ticks": prepared.length(far),
     }
+    if longest.side in ("top", "bottom"):
+        yield piece(solved, "third_point_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown)
+        return
+    left, right = frame.way("left").goal.x, frame.way("right").goal.x
     ends = [
-        CureEdit(path=f"views.{number}.left_mm", value=max(0.0, off["left"])),
-        CureEdit(path=f"views.{number}.right_mm", value=min(sheet.width_mm, off["right"])),
+        CureEdit(path=f"views.{number}.left_mm", value=max(0.0, left)),
+        CureEdit(path=f"views.{number}.right_mm", value=min(sheet.width_mm, right)),
     ]
-    if frame.kind == "two_point" and not off["left"] < frame.eye.principal.x < off["right"]:
-        ends = []
     yield piece(solved, "points_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, ends)
+
+
+def _across_from(strip: Strip, frame: Frame, sheet: Sheet) -> tuple[str, float, float]:
+    """Return the edge across the sheet from a strip, and along that way the strip's point and the sheet's size, mm."""
+    if strip.side in ("left", "right"):
+        other = "right" if strip.side == "left" else "left"
+        return other, frame.way(strip.side).goal.x, sheet.width_mm
+    other = "bottom" if strip.side == "top" else "top"
+    return other, frame.way("up").goal.y, sheet.height_mm
+
+
+def _strip_words(prepared: Prepared, strip: Strip) -> str:
+    pieces, paper = paper_for(strip.length_mm, prepared.sheet)
+    length = prepared.length(round_to(strip.length_mm, prepared.sheet.division_mm))
+    name = {"top": "at the top", "bottom": "at the bottom"}.get(strip.side, f"on the {strip.side}")
+    cut = f"cut from {paper}" if pieces == 1 else f"{pieces} pieces of {paper}"
+    return f"{length} {name} ({cut})"
 
 
 def _cone(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
@@ -183,19 +206,18 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 
 def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
+    """Say that the distance points lie off the sheet, where a thing needs them."""
+    if not frame.is_metric or not any(p.build.needs_eye(p.values) for p in things):
+        return
     prepared = solved.prepared
-    for i, frame in enumerate(prepared.frames):
-        users = [p for p in prepared.things if p.setting.frame is frame and p.build.needs_eye(p.values)]
-        if not users or not frame.is_metric or frame.kind != "one_point":
-            continue
-        x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm
-        over = max(d - x, x + d - width)
-        if over <= 0:
-            continue
-        better = min(x, width - x)
-        edits = [CureEdit(path=f"views.{i}.distance_mm", value=better)] if better > 0 else []
-        shown = {
-            "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
-            "better": prepared.length(better),
-        }
-        yield piece(solved, "distance_point_off_sheet", f"views.{i}", over, 0.0, "mm", shown, edits)
+    x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm
+    over = max(d - x, x + d - width)
+    if over <= 0:
+        return
+    better = min(x, width - x)
+    edits = [CureEdit(path=f"views.{number}.distance_mm", value=better)] if better > 0 else []
+    shown = {
+        "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
+        "better": prepared.length(better),
+    }
+    yield piece(solved, "distance_point_off_sheet", f"views.{number}", over, 0.0, "mm", shown, edits)

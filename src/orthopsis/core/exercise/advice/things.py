@@ -38,7 +38,7 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     yield from _flat_lines(solved, placed, guides)
     if placed.setting.frame.kind == "three_point":
         yield from _outside_triangle(solved, placed, drawn)
-    if placed.setting.frame.kind != "one_point" and placed.setting.frame.is_metric:
+    if placed.setting.frame.is_metric:
         yield from _absurd_depth(solved, placed)
 
 
@@ -78,36 +78,44 @@ def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point]) -> Ite
 
 
 def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
-    """Say that a side that was measured on the page is absurdly long in the world."""
-    name = placed.values.name
-    for role in ("left", "right"):
-        length = placed.build.true_length(placed.values, placed.setting, role)
-        tall = placed.build.true_length(placed.values, placed.setting, "up")
-        if length > ABSURD_TIMES * tall and placed.values.held.get(f"{role}_by") == "measured":
-            shown = {"thing": name, "side": role, "value": f"{length / tall:.0f}"}
-            edit = CureEdit(path=f"things.{placed.index}.{role}_by", value="half")
-            yield piece(
-                solved, "absurd_depth", f"things.{placed.index}", length / tall, ABSURD_TIMES, "times", shown, [edit]
-            )
+    """Say that a side or a depth that was measured on the page is absurdly long in the world."""
+    values, setting = placed.values, placed.setting
+    sides = {"away": ("The depth", "depth_by")} if setting.frame.kind == "one_point" else _SIDES
+    tall = placed.build.true_length(values, setting, "up")
+    for role, (side, how) in sides.items():
+        if values.held.get(how) != "measured":
+            continue
+        length = placed.build.true_length(values, setting, role)
+        if length > ABSURD_TIMES * tall:
+            shown = {"thing": values.name, "side": side, "value": f"{length / tall:.0f}"}
+            edit = CureEdit(path=f"things.{placed.index}.{how}", value="half")
+            about = f"things.{placed.index}"
+            yield piece(solved, "absurd_depth", about, length / tall, ABSURD_TIMES, "times", shown, [edit])
+
+
+_SIDES = {"left": ("The left side", "left_by"), "right": ("The right side", "right_by")}
 
 
 def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    """Say how far a thing reaches over the paper's edge, or over the fold into the other half."""
     sheet = solved.prepared.sheet
-    left, low = max(-p.x for p in drawn), max(-p.y for p in drawn)
-    right, high = max(p.x - sheet.width_mm for p in drawn), max(p.y - sheet.height_mm for p in drawn)
+    begin, end = sheet.part(placed.setting.half)
+    left, low = begin - min(p.x for p in drawn), -min(p.y for p in drawn)
+    right, high = max(p.x for p in drawn) - end, max(p.y for p in drawn) - sheet.height_mm
     over = max(left, right, low, high)
     if over <= 0:
         return
     about = f"things.{placed.index}"
-    shift_x = -(right if right > 0 else 0) + (left if left > 0 else 0)
-    shift_y = -(high if high > 0 else 0) + (low if low > 0 else 0)
+    shift_x = max(left, 0.0) - max(right, 0.0)
+    shift_y = max(low, 0.0) - max(high, 0.0)
     edits = [
         CureEdit(path=f"{about}.{name}", value=max(0.0, _inward(placed.values.mm(name), shift, sheet.division_mm)))
         for name, shift in zip((p.name for p in FIRST_CORNER), (shift_x, shift_y), strict=True)
         if shift
     ]
+    is_off = any(not sheet.holds(*p.xy) for p in drawn)
     shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
-    yield piece(solved, "off_the_paper", about, over, 0.0, "mm", shown, edits)
+    yield piece(solved, "off_the_paper" if is_off else "over_the_fold", about, over, 0.0, "mm", shown, edits)
 
 
 def _inward(mm: float, shift: float, division: float) -> float:

@@ -216,12 +216,18 @@ def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
         end = end_corner(values, setting, role, "bottom")
         depth = float((low + vectors[role])[2])
         result[f"against_{role}"] = Joint(f"against the {role} end of", end, n(f"{role}.bottom"), depth)
+        over = (edge["top"], n("near.top"))
+        says = f"further {role} in line with"
+        result[f"in_line_{role}"] = Joint(says, edge["bottom"], n("near.bottom"), float(low[2]), over, role)
     return result
 
 
 def stand(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:
     """Return the place of the first corner with which the foot of the nearest edge comes to a joint."""
     first, up = joint.corner, goal(setting, "up")
+    if joint.top is not None:
+        begin = first if first_level(setting) == "bottom" else joint.top[0]
+        return {"left": begin.x, "bottom": begin.y, "height": distance(first, joint.top[0])}
     if first_level(setting) == "top":
         first = toward(first, up, -values.mm("height"))
     return {"left": first.x, "bottom": first.y}
@@ -242,23 +248,27 @@ def shows(values: Values, setting: Setting, level: str) -> bool:
 def edge_moves(values: Values, setting: Setting) -> list[Move]:
     """Return the moves of the nearest edge."""
     n, first, second = values.full, first_level(setting), second_level(setting)
+    anchor, family = setting.anchor, setting.frame.way("up").family
+    if anchor is not None and anchor.in_line is not None:
+        rise = Run(n("near.edge"), n("near.top"), n("near.bottom"), family, n("construction.rise"))
+        acts = [*values.line_up(anchor, anchor.in_line, "near.bottom"), rise]
+        return [values.move("front", "front.edge_in_line", act) for act in acts]
     begin = values.move("front", "front.edge", values.begin(setting, f"near.{first}"))
     if goal(setting, "up").is_ideal:
         side = Side(n("near.edge"), n(f"near.{second}"), n(f"near.{first}"), "upright", values.mm("height"))
         return [begin, values.move("front", "front.edge", side)]
-    family = setting.frame.way("up").family
-    if setting.anchor is not None and first == "top":
-        return _edge_on_another(values, setting, setting.anchor, family)
-    acts = (
+    if anchor is not None and first == "top":
+        return _edge_on_another(values, anchor, family)
+    aimed = (
         RuleToPoint(n("guide.near.edge"), n(f"near.{first}"), family),
         MeasureAlong(n(f"near.{second}"), n("guide.near.edge"), values.mm("height")),
         Rule(n("near.edge"), n(f"near.{first}"), n(f"near.{second}"), family),
     )
     begin = values.move("front", "front.edge_aimed", values.begin(setting, f"near.{first}"))
-    return [begin, *(values.move("front", "front.edge_aimed", act) for act in acts)]
+    return [begin, *(values.move("front", "front.edge_aimed", act) for act in aimed)]
 
 
-def _edge_on_another(values: Values, setting: Setting, anchor: Anchor, family: str) -> list[Move]:
+def _edge_on_another(values: Values, anchor: Anchor, family: str) -> list[Move]:
     """Return the moves of a nearest edge that stands on another thing and is drawn away from the third point."""
     n = values.full
     acts = (

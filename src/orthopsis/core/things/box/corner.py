@@ -150,9 +150,10 @@ _FRESH_PLACES = ((0.46, -1), (0.62, 1), (0.30, -1), (0.36, 0), (0.70, -1), (0.24
 def place(setting: Setting, count: int) -> Mapping[str, Value]:
     """Return values for one more box, between the points and on the sheet."""
     sheet, frame = setting.sheet, setting.frame
-    low, high = max(0.0, frame.way("left").goal.x), min(sheet.width_mm, frame.way("right").goal.x)
+    begin, end = sheet.part(setting.half)
+    low, high = max(begin, frame.way("left").goal.x), min(end, frame.way("right").goal.x)
     across, side = _FRESH_PLACES[count % len(_FRESH_PLACES)]
-    size = round_to(min(sheet.width_mm, sheet.height_mm) / 6, sheet.division_mm)
+    size = setting.fresh_size
     level = frame.level_mm
     if frame.kind == "three_point":
         third = frame.way("up").goal

@@ -24,7 +24,17 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
+from orthopsis.core.things.declare import (
+    FIRST_CORNER,
+    Build,
+    Clause,
+    Handle,
+    Joint,
+    Setting,
+    Value,
+    Values,
+    stand_on_front,
+)
 from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.view.frame import distance_names, distance_points
 
@@ -183,8 +193,18 @@ def _front(values: Values, setting: Setting) -> list[Move]:
     def n(name: str) -> str:
         return values.full(f"front.{name}")
 
-    w, h = values.mm("width"), _height(values)
-    acts: list[Act] = [
+    w, h, anchor = values.mm("width"), _height(values), setting.anchor
+    if anchor is not None and anchor.in_line is not None:
+        rise = values.full("construction.rise")
+        acts: list[Act] = [
+            *values.line_up(anchor, anchor.in_line, "front.bottom_left"),
+            Run(n("left"), n("top_left"), n("bottom_left"), "upright", rise),
+            Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
+            Side(n("top"), n("top_right"), n("top_left"), "level", w),
+            Rule(n("right"), n("bottom_right"), n("top_right"), "upright"),
+        ]
+        return [values.move("front", "front.in_line", act) for act in acts]
+    acts = [
         values.begin(setting, "front.bottom_left"),
         Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
         Side(n("left"), n("top_left"), n("bottom_left"), "upright", h),
@@ -318,12 +338,12 @@ _FRESH_PLACES = ((0.08, -1), (0.76, 1), (0.72, -1), (0.12, 0), (0.30, 1), (0.34,
 def place(setting: Setting, count: int) -> Mapping[str, Value]:
     """Return values for one more box, where it is likely to have room; after eight it begins again, aside."""
     sheet, goal = setting.sheet, _goal(setting)
-    size = round_to(min(sheet.width_mm, sheet.height_mm) / 6, sheet.division_mm)
+    size = setting.fresh_size
     across, side = _FRESH_PLACES[count % len(_FRESH_PLACES)]
     aside = (count // len(_FRESH_PLACES)) * size / 3
     heights = {-1: goal.y * 0.4 - size / 2, 0: goal.y - size * 0.6, 1: (goal.y + sheet.height_mm) / 2 - size / 2}
     return {
-        "left": max(0.0, round_to(across * sheet.width_mm + aside, sheet.division_mm)),
+        "left": max(0.0, round_to(setting.across(across) + aside, sheet.division_mm)),
         "bottom": max(0.0, round_to(heights[side] + aside / 2, sheet.division_mm)),
         "width": size,
         "height": size,
@@ -349,6 +369,13 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
     return kept(setting, reach, _share(values, setting))
 
 
+def true_length(values: Values, setting: Setting, role: str) -> float:
+    """Return how long the box is in the world along ``up`` or ``away``, at the scale of its front, mm."""
+    if role == "up":
+        return _height(values)
+    return setting.frame.eye.world_length(_goal(setting), _share(values, setting))
+
+
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
     """Return where others can stand: on its top, beside it to the right, and behind it at the same height."""
     points, near = _corner_points(values), setting.frame.eye.distance_mm
@@ -361,7 +388,26 @@ def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
         share = _share(values, setting)
         back = between(points["bottom_left"], _goal(setting), share)
         result["behind"] = Joint("behind", back, n("back.bottom_left"), near / (1 - share))
+    over = (points["top_left"], n("front.top_left"))
+    says = "further back in line with"
+    result["in_line"] = Joint(says, points["bottom_left"], n("front.bottom_left"), near, over, "away")
     return result
+
+
+def stand(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:
+    """Return the place of the first corner at a joint, and the height where it is in line with another."""
+    if joint.top is None:
+        return stand_on_front(values, setting, joint)
+    if values.word("depth_by") == "cube":
+        raise GeometryError(
+            "cannot_join",
+            f"“{values.name}” is a cube: its height follows from its width, not from another thing.",
+            "Measure its depth, or cut it half way.",
+            about="depth_by",
+            nearest="half",
+        )
+    height = distance(joint.corner, joint.top[0])
+    return {"left": joint.corner.x, "bottom": joint.corner.y, "height": height}
 
 
 FRONT = Build(
@@ -387,5 +433,7 @@ FRONT = Build(
     needs_eye=needs_eye,
     place=place,
     follow=follow,
+    true_length=true_length,
     joints=joints,
+    stand=stand,
 )

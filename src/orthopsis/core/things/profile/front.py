@@ -11,9 +11,19 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Joint, Setting, Value, Values
+from orthopsis.core.things.declare import (
+    FIRST_CORNER,
+    Build,
+    Clause,
+    CornerHandles,
+    Handle,
+    Joint,
+    Setting,
+    Value,
+    Values,
+)
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
-from orthopsis.core.things.outline import size
+from orthopsis.core.things.outline import size, with_corner
 from orthopsis.core.things.profile.body import body, shown_back_edges
 
 
@@ -137,14 +147,22 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
     return {"outline": stretched}
 
 
+def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:
+    first, division = values.first, setting.sheet.division_mm
+    corner = (max(round_to(at.x - first.x, division), 0.0), max(round_to(at.y - first.y, division), 0.0))
+    return {"outline": with_corner(values.outline("outline"), number, corner)}
+
+
 def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
-    """Return where the handles are: the lower left, the upper right, and the mark of the depth."""
+    """Return where the handles are: the lower left, the upper right, the mark of the depth, and each corner."""
     first, (width, height) = values.first, size(values.outline("outline"))
+    page = outline_of(values, setting).page
     start = outline_of(values, setting).page[_depth_corner(values, setting)]
     return {
         "place": first,
         "size": Point(first.x + width, first.y + height),
         "depth": between(start, _goal(setting), _share(values, setting)),
+        **{f"corner_{number}": at for number, at in page.items()},
     }
 
 
@@ -170,7 +188,7 @@ def place(setting: Setting, count: int) -> Mapping[str, Value]:
     aside = (count // 4) * 5 * sheet.division_mm
     bottom = goal.y * 0.25 if low else goal.y + (sheet.height_mm - goal.y) * 0.3
     return {
-        "left": round_to(across * sheet.width_mm + aside, sheet.division_mm),
+        "left": setting.across(across) + aside,
         "bottom": round_to(bottom, sheet.division_mm),
         "depth_by": "half",
     }
@@ -182,6 +200,13 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
         return {}
     start = outline_of(values, setting).page[_depth_corner(values, setting)]
     return kept(setting, distance(start, _goal(setting)), _share(values, setting))
+
+
+def true_length(values: Values, setting: Setting, role: str) -> float:
+    """Return how long the shape is in the world along ``up`` or ``away``, at the scale of its front, mm."""
+    if role == "up":
+        return size(values.outline("outline"))[1]
+    return setting.frame.eye.world_length(_goal(setting), _share(values, setting))
 
 
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
@@ -203,6 +228,7 @@ FRONT = Build(
         Handle("size", "Stretch the shape", ("outline",), _drag_size, "size"),
         Handle("depth", "Change the depth", ("depth",), _drag_depth),
     ),
+    corners=CornerHandles(("outline",), _drag_corner),
     solid=solid,
     recipe=recipe,
     handles_at=handles_at,
@@ -211,5 +237,6 @@ FRONT = Build(
     needs_eye=lambda values: frozenset(),
     place=place,
     follow=follow,
+    true_length=true_length,
     joints=joints,
 )

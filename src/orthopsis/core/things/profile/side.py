@@ -18,8 +18,8 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block, corner
 from orthopsis.core.things.box.block import ROLES, Role
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
-from orthopsis.core.things.outline import size
+from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, CornerHandles, Handle, Setting, Value, Values
+from orthopsis.core.things.outline import size, with_corner
 from orthopsis.core.things.profile.body import body, shown_back_edges
 from orthopsis.core.view.eye import Array
 
@@ -254,6 +254,29 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
     return corner.CORNER.handles[1].drag(values, setting, at)
 
 
+def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:
+    """Put a corner where the line of sight through the page meets the side."""
+    start, vectors = block.axes(values, setting)
+    along, up = vectors[_role(values)], vectors["up"]
+    if block.first_level(setting) == "top":
+        start, up = start + up, -up
+    sight = setting.frame.eye.ray(at)
+    try:
+        from_near, high, _ = np.linalg.solve(np.column_stack((along, up, -sight)), -start)
+    except np.linalg.LinAlgError:
+        return {}  # the line of sight runs along the side
+    width, height = size(values.outline("outline"))
+    across, division = _from_near(values, float(from_near)), setting.sheet.division_mm
+    corner = (max(round_to(across * width, division), 0.0), max(round_to(float(high) * height, division), 0.0))
+    return {"outline": with_corner(values.outline("outline"), number, corner)}
+
+
+def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
+    """Return where the handles are: those of the block, and each corner of the outline."""
+    page = outline_of(values, setting).page
+    return {**corner.handles_at(values, setting), **{f"corner_{number}": at for number, at in page.items()}}
+
+
 def place(setting: Setting, count: int) -> Mapping[str, Value]:
     """Return values for one more profile, between the points and on the sheet, as a box would stand."""
     fresh = dict(corner.place(setting, count))
@@ -273,7 +296,8 @@ SIDE = Build(
     ),
     solid=solid,
     recipe=recipe,
-    handles_at=corner.handles_at,
+    corners=CornerHandles(("outline",), _drag_corner),
+    handles_at=handles_at,
     spans=corner.spans,
     free_lines=lambda values, setting: {},
     needs_eye=corner.needs_eye,
