@@ -1,7 +1,7 @@
 <script setup lang="ts">
-/** Another state of the exercise on trial, above it the present one; then it is taken or left. */
-import { NButton, NModal } from 'naive-ui'
-import { shallowRef } from 'vue'
+/** Another state of the exercise on trial, above it the present one or a third; then it is taken or left. */
+import { NButton, NModal, NSelect } from 'naive-ui'
+import { computed, ref, shallowRef } from 'vue'
 
 import type { ExerciseDocument, Picture } from '@/api/types'
 import SheetFaces from '@/sheet/SheetFaces.vue'
@@ -11,18 +11,27 @@ import SheetView from '@/sheet/SheetView.vue'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
-interface Trial {
+export interface Trial {
   title: string
   caption: string
   exercise: ExerciseDocument
   picture: Picture
+  /** What it may be compared with besides the present state. */
+  others?: { caption: string; picture: Picture }[]
 }
+
+const NOW = 'As it is'
 
 const exercise = useExercise()
 const { trying } = useSay()
 const trial = shallowRef<Trial | null>(null)
+const beside = ref(NOW)
+const others = computed(() => trial.value?.others ?? [])
+const options = computed(() => [NOW, ...others.value.map((o) => o.caption)].map((o) => ({ label: o, value: o })))
+const above = computed(() => others.value.find((o) => o.caption === beside.value)?.picture ?? exercise.picture)
 
 function show(other: Trial): void {
+  beside.value = NOW
   trial.value = other
 }
 
@@ -44,10 +53,20 @@ defineExpose({ show })
     style="width: min(860px, 92vw)"
     @update:show="trial = null"
   >
-    <div v-if="exercise.picture && trial" class="both">
+    <div v-if="above && trial" class="both">
       <figure>
-        <figcaption>As it is</figcaption>
-        <SheetView :picture="exercise.picture" label="The drawing as it is" :padding="4" reach>
+        <figcaption>
+          <NSelect
+            v-if="others.length"
+            v-model:value="beside"
+            :options="options"
+            size="small"
+            class="choice"
+            aria-label="What to compare it with"
+          />
+          <template v-else>{{ NOW }}</template>
+        </figcaption>
+        <SheetView :picture="above" :label="beside" :padding="4" reach>
           <SheetFaces /><SheetLines :weight="0.8" /><SheetPoints :size="5" />
         </SheetView>
       </figure>
@@ -84,7 +103,13 @@ figure {
 }
 
 figcaption {
+  height: 31px;
   font-weight: 700;
+}
+
+.choice {
+  max-width: 260px;
+  margin-bottom: 3px;
 }
 
 figure svg {

@@ -7,12 +7,14 @@ import { useRouter } from 'vue-router'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
+import OnTrial, { type Trial } from './OnTrial.vue'
 import VersionList from './VersionList.vue'
 
 const exercise = useExercise()
 const router = useRouter()
 const { trying } = useSay()
 const showVersions = ref(false)
+const trial = ref<InstanceType<typeof OnTrial>>()
 
 const WORDS = {
   kept: 'kept',
@@ -22,6 +24,11 @@ const WORDS = {
   stale: 'changed elsewhere',
 }
 const words = computed(() => WORDS[exercise.kept])
+
+function compare(other: Trial): void {
+  showVersions.value = false
+  trial.value?.show(other)
+}
 
 async function copy(): Promise<void> {
   const made = await trying(() => exercise.keepAsCopy())
@@ -53,9 +60,10 @@ async function copy(): Promise<void> {
       <template #trigger
         ><button type="button" class="tool state" :class="exercise.kept">{{ words }}</button></template
       >
-      <VersionList v-if="showVersions" />
+      <VersionList v-if="showVersions" @compare="compare" />
     </NPopover>
   </Teleport>
+  <OnTrial ref="trial" />
   <NModal
     :show="exercise.kept === 'stale'"
     preset="card"

@@ -9,15 +9,15 @@ import { useLoad } from '@/shell/useLoad'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
-import OnTrial from './OnTrial.vue'
+import type { Trial } from './OnTrial.vue'
 
 const AT_ONCE = 8
+const emit = defineEmits<{ compare: [trial: Trial] }>()
 const exercise = useExercise()
 const { trying } = useSay()
 const path = { exercise_id: exercise.id }
 const shown = ref(AT_ONCE)
 const states = shallowRef(new Map<number, { exercise: ExerciseDocument; drawing: Drawing }>())
-const trial = ref<InstanceType<typeof OnTrial>>()
 const { data, failure } = useLoad(async () => {
   const lines = await ask(api.GET('/api/exercises/{exercise_id}/versions', { params: { path } }))
   void fetchStates(lines.slice(0, AT_ONCE).map((line) => line.version))
@@ -43,7 +43,17 @@ function compare(version: number, saved: string): void {
   const state = states.value.get(version)
   if (!state) return
   const { exercise: earlier, drawing } = state
-  trial.value?.show({ title: `As it was at ${when(saved)}`, caption: 'As it was', exercise: earlier, picture: drawing })
+  const others = (data.value ?? []).flatMap((line) => {
+    const other = line.version === version ? undefined : states.value.get(line.version)
+    return other ? [{ caption: `State ${line.version}, ${when(line.saved_at)}`, picture: other.drawing }] : []
+  })
+  emit('compare', {
+    title: `As it was at ${when(saved)}`,
+    caption: `State ${version}, ${when(saved)}`,
+    exercise: earlier,
+    picture: drawing,
+    others,
+  })
 }
 
 function when(text: string): string {
@@ -74,7 +84,6 @@ function when(text: string): string {
       </li>
     </ol>
     <button v-if="data && data.length > shown" type="button" class="word-button" @click="more">Still earlier</button>
-    <OnTrial ref="trial" />
   </div>
 </template>
 
