@@ -12,7 +12,7 @@ import JudgedLines from '@/views/check/JudgedLines.vue'
 import LongView from '@/views/desk/LongView.vue'
 import PlaceEditor from '@/views/desk/PlaceEditor.vue'
 
-const line = { thing: 'Crate', family: 'level', visible: true, behind: false, rests_on: '', turns_to: '' }
+const line = { thing: 'Crate', family: 'level', visible: true, behind: false, rests_on: '', turns_to: '', bend: [] }
 const picture: Picture = {
   sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1, fold_mm: null },
   eye_level_mm: 150,
@@ -44,19 +44,34 @@ beforeEach(() => setActivePinia(createPinia()))
 describe('the lines of a sheet', () => {
   it('shows the finished sheet: seen edges dark, the back of see-through things thin, hidden ones not at all', () => {
     const looks = onSheet(SheetLines)
-      .findAll('line')
+      .findAll('.lines path')
       .map((l) => l.classes()[0])
     expect(looks.sort()).toEqual(['behind', 'dark', 'guide'])
   })
 
+  it('draws a curve through all its places', () => {
+    const curve = {
+      ...line,
+      id: 0,
+      name: 'front.curve.2',
+      from: [40, 90] as const,
+      to: [60, 90] as const,
+      bend: [[50, 97]],
+    }
+    const bent = { ...picture, lines: [{ ...curve, role: 'edge' }] } as unknown as Picture
+    const sheet = mount(SheetView, {
+      props: { picture: bent, label: 'Sheet' },
+      slots: { default: () => h(SheetLines) },
+    })
+    expect(sheet.find('.lines path').attributes('d')).toBe('M40 207L50 200L60 207')
+  })
+
   it('shows after a step just what is on the paper, turned the right way up', () => {
     const stage = { light: new Set([0, 1]), dark: new Set([2]), fresh: new Set([1]), marks: [], toned: false }
-    const lines = onSheet(SheetLines, { stage }).findAll('line')
+    const lines = onSheet(SheetLines, { stage }).findAll('.lines path')
     expect(lines.map((l) => l.classes()[0]).sort()).toEqual(['dark', 'guide', 'level'])
     expect(lines.find((l) => l.classes().includes('dark'))?.attributes()).toMatchObject({
-      x1: '40',
-      y1: '207',
-      x2: '120',
+      d: 'M40 207L120 207',
     })
   })
 })

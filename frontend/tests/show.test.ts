@@ -18,6 +18,7 @@ function line(id: number, from: [number, number], to: [number, number], restsOn 
     behind: false,
     rests_on: restsOn,
     turns_to: '',
+    bend: [],
   }
 }
 

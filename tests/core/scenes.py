@@ -45,11 +45,14 @@ def exercises(draw: Any, least: int = 1, most: int = 4, views: tuple[str, ...] =
 
 @st.composite
 def profiles(
-    draw: Any, views: tuple[str, ...] = tuple(VIEWS), looks: tuple[str, ...] = ("solid", "see_through")
+    draw: Any,
+    views: tuple[str, ...] = tuple(VIEWS),
+    looks: tuple[str, ...] = ("solid", "see_through"),
+    shapes: tuple[str, ...] = tuple(sorted(READY)),
 ) -> Exercise:
     """Return an exercise with one profile of a ready shape, stretched, in one of the named views."""
     view = draw(st.sampled_from(views))
-    shape = scaled(READY[draw(st.sampled_from(sorted(READY)))], draw(st.integers(30, 90)), draw(st.integers(30, 90)))
+    shape = scaled(READY[draw(st.sampled_from(shapes))], draw(st.integers(30, 90)), draw(st.integers(30, 90)))
     thing: dict[str, Any] = {"kind": "profile", "name": "Shape", "outline": shape}
     thing["look"] = draw(st.sampled_from(looks))
     if view == "one_point":
@@ -59,6 +62,11 @@ def profiles(
         block = draw(_corner_boxes("Shape", view))
         thing = {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
     return exercise_of(thing, views=[VIEWS[view]])
+
+
+def rounded() -> st.SearchStrategy[Exercise]:
+    """Return an exercise with one rounded profile."""
+    return profiles(shapes=("arch", "corner shelf", "round D", "round O"))
 
 
 @st.composite

@@ -1267,6 +1267,7 @@ export interface components {
          *     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
          *     lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
          *     are what the pencil drew lightly on the way. ``family`` is level, upright, free or a vanishing point.
+         *     ``bend`` holds places between the ends of a curve, in order; a straight line has none.
          */
         DrawnLine: {
             /** Id */
@@ -1309,6 +1310,14 @@ export interface components {
              * @default
              */
             turns_to: string;
+            /**
+             * Bend
+             * @default []
+             */
+            bend: [
+                number,
+                number
+            ][];
         };
         /**
          * Finding

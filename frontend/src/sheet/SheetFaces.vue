@@ -21,19 +21,27 @@ const faces = computed(() =>
 </template>
 
 <style scoped>
+/* A hair of stroke closes the seams between the pieces of a curved surface. */
+path {
+  fill: var(--tone);
+  stroke: var(--tone);
+  stroke-width: 0.7px;
+  vector-effect: non-scaling-stroke;
+}
+
 .tone-0 {
-  fill: #fdfbf5;
+  --tone: #fdfbf5;
 }
 
 .tone-1 {
-  fill: #e6e1d5;
+  --tone: #e6e1d5;
 }
 
 .tone-2 {
-  fill: #c9c3b4;
+  --tone: #c9c3b4;
 }
 
 .tone-3 {
-  fill: #a39d90;
+  --tone: #a39d90;
 }
 </style>

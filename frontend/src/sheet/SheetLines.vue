@@ -30,13 +30,17 @@ function lookOf(line: DrawnLine): Look {
   return props.bare || kind === 'light' || kind === 'level' ? 'none' : kind
 }
 
+function pathOf(line: DrawnLine): string {
+  return `M${[line.from, ...line.bend, line.to].map((place) => at(place).join(' ')).join('L')}`
+}
+
 function aid(line: DrawnLine): boolean {
   return line.role === 'construction' && line.rests_on !== ''
 }
 
 const drawn = computed(() =>
   picture.value.lines
-    .map((line) => ({ line, look: lookOf(line), a: at(line.from), b: at(line.to) }))
+    .map((line) => ({ line, look: lookOf(line), d: pathOf(line) }))
     .filter((item) => item.look !== 'none')
     .sort((p, q) => Number(p.look === 'dark') - Number(q.look === 'dark')),
 )
@@ -44,20 +48,18 @@ const drawn = computed(() =>
 
 <template>
   <g class="lines" :style="{ '--weight': thickness }">
-    <line
-      v-for="{ line, look, a, b } in drawn"
+    <path
+      v-for="{ line, look, d } in drawn"
       :key="line.id"
       :class="[look, { fresh: stage?.fresh.has(line.id), chosen: selected !== undefined && line.thing === selected }]"
-      :x1="a[0]"
-      :y1="a[1]"
-      :x2="b[0]"
-      :y2="b[1]"
+      :d="d"
     />
   </g>
 </template>
 
 <style scoped>
-line {
+path {
+  fill: none;
   vector-effect: non-scaling-stroke;
   stroke-linecap: round;
 }
@@ -78,7 +80,7 @@ line {
 }
 
 .light.fresh,
-line.fresh:not(.dark, .behind, .level) {
+path.fresh:not(.dark, .behind, .level) {
   stroke-width: calc(1.8px * var(--weight));
 }
 

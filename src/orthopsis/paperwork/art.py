@@ -37,12 +37,13 @@ TONE_GREY = (1.0, 0.88, 0.72, 0.52)
 
 @dataclass(frozen=True, slots=True)
 class ArtLine:
-    """A straight line; ``group`` names what it belongs to."""
+    """A line; ``group`` names what it belongs to, ``bend`` holds the places between the ends of a curve."""
 
     start: Place
     end: Place
     pen: Pen
     group: str
+    bend: tuple[Place, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -130,7 +131,7 @@ def _light_pen(line: DrawnLine, is_fresh: bool) -> Pen:
 
 
 def _line(line: DrawnLine, pen: Pen) -> ArtLine:
-    return ArtLine(line.start, line.end, pen, line.thing or "sheet")
+    return ArtLine(line.start, line.end, pen, line.thing or "sheet", tuple(line.bend))
 
 
 def _faces(drawing: Drawing) -> tuple[ArtFace, ...]:

@@ -16,7 +16,10 @@ def dxf_bytes(drawing: Drawing) -> bytes:
         document.layers.add(layer)
     for line in drawing.lines:
         layer = line.role if line.visible else "hidden"
-        space.add_line(line.start, line.end, dxfattribs={"layer": layer})
+        if line.bend:
+            space.add_lwpolyline([line.start, *line.bend, line.end], dxfattribs={"layer": layer})
+        else:
+            space.add_line(line.start, line.end, dxfattribs={"layer": layer})
     width, height = drawing.sheet.width_mm, drawing.sheet.height_mm
     outline = [(0.0, 0.0), (width, 0.0), (width, height), (0.0, height)]
     space.add_lwpolyline(outline, close=True, dxfattribs={"layer": "sheet"})

@@ -136,6 +136,7 @@ EVEN_ODD = 0
 
 def draw_art(canvas: Canvas, art: Art) -> None:
     """Replay a recorded page on a canvas whose unit is the millimetre."""
+    canvas.setLineWidth(0.1)  # closes the seams between the pieces of a curved surface
     for face in art.faces:
         canvas.setFillGray(TONE_GREY[face.tone])
         path = canvas.beginPath()
@@ -144,12 +145,17 @@ def draw_art(canvas: Canvas, art: Art) -> None:
             for corner in loop[1:]:
                 path.lineTo(*corner)
             path.close()
-        canvas.drawPath(path, stroke=0, fill=1, fillMode=EVEN_ODD)
+        canvas.setStrokeGray(TONE_GREY[face.tone])
+        canvas.drawPath(path, stroke=1, fill=1, fillMode=EVEN_ODD)
     for line in art.lines:
         canvas.setStrokeGray(GREY[line.pen])
         canvas.setLineWidth(WIDTH_MM[line.pen])
         canvas.setDash(*DASH_MM.get(line.pen, ()))
-        canvas.line(*line.start, *line.end)
+        path = canvas.beginPath()
+        path.moveTo(*line.start)
+        for place in (*line.bend, line.end):
+            path.lineTo(*place)
+        canvas.drawPath(path, stroke=1, fill=0)
     canvas.setDash()
     canvas.setStrokeGray(0.1)
     canvas.setLineWidth(0.3)

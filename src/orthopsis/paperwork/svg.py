@@ -21,6 +21,7 @@ def svg_bytes(art: Art, title: str) -> bytes:
         loops = (" ".join(f"{x:.4f},{art.height_mm - y:.4f}" for x, y in loop) for loop in face.loops)
         path = "".join(f"M{loop}Z" for loop in loops)
         look = {"d": path, "fill": _grey(TONE_GREY[face.tone]), "fill-rule": "evenodd"}
+        look |= {"stroke": look["fill"], "stroke-width": "0.1"}  # closes the seams of a curved surface
         ElementTree.SubElement(tones, f"{{{_NAMESPACE}}}path", look)
     lines = _group(root, "lines")
     for name, group in groupby(art.lines, key=lambda line: line.group):
@@ -48,12 +49,17 @@ def _group(parent: ElementTree.Element, name: str) -> ElementTree.Element:
 
 def _line(parent: ElementTree.Element, art: Art, line: ArtLine) -> None:
     attributes = {
-        "x1": f"{line.start[0]:.4f}", "y1": f"{art.height_mm - line.start[1]:.4f}",
-        "x2": f"{line.end[0]:.4f}", "y2": f"{art.height_mm - line.end[1]:.4f}",
         "stroke": _grey(GREY[line.pen]), "stroke-width": f"{WIDTH_MM[line.pen]}", "stroke-linecap": "round",
     }  # fmt: skip
     if line.pen in DASH_MM:
         attributes["stroke-dasharray"] = " ".join(str(v) for v in DASH_MM[line.pen])
+    places = [f"{x:.4f},{art.height_mm - y:.4f}" for x, y in (line.start, *line.bend, line.end)]
+    if line.bend:
+        attributes |= {"points": " ".join(places), "fill": "none"}
+        ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}polyline", attributes)
+        return
+    for number, place in enumerate(places, start=1):
+        attributes |= dict(zip((f"x{number}", f"y{number}"), place.split(","), strict=True))
     ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}line", attributes)
 
 

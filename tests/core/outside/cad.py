@@ -65,8 +65,11 @@ def _shape(solid: Solid) -> TopoDS_Shape:
             maker.Add(hole)
         sewing.Add(maker.Face())
     sewing.Perform()
-    explorer = TopExp_Explorer(sewing.SewedShape(), TopAbs_SHELL)
-    return BRepBuilderAPI_MakeSolid(TopoDS.Shell(explorer.Current())).Solid()
+    explorer, maker = TopExp_Explorer(sewing.SewedShape(), TopAbs_SHELL), BRepBuilderAPI_MakeSolid()
+    while explorer.More():  # a shape may consist of several pieces
+        maker.Add(TopoDS.Shell(explorer.Current()))
+        explorer.Next()
+    return maker.Solid()
 
 
 def _wire(solid: Solid, loop: tuple[str, ...]) -> TopoDS_Wire:

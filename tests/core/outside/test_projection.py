@@ -1,10 +1,15 @@
 """The drawing against things outside of this project: OpenCV's camera, the textbook's checker floor, the handbook."""
 
+import json
+import subprocess
+from pathlib import Path
+
 import cv2
 import numpy as np
 import pytest
 from hypothesis import given, settings
-from scenes import assert_same_point, exercises
+from hypothesis import strategies as st
+from scenes import assert_same_point, exercises, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
@@ -15,6 +20,8 @@ from orthopsis.core.plane.homogeneous import HORIZONTAL, Point, join, meet
 from orthopsis.core.view.cone import cone_radius_mm
 from orthopsis.core.view.eye import Eye
 from orthopsis.core.view.frame import distance_points, one_point_frame
+
+FRONT_END = Path(__file__).parents[3] / "frontend"
 
 
 @settings(max_examples=60)
@@ -31,6 +38,32 @@ def test_opencv_s_camera_sees_the_same_points(exercise: Exercise) -> None:
             made = solved.board.points.get(f"{placed.values.name}.{name}")
             if made is not None:
                 assert_same_point(made.xy, (float(x), py - float(down)), name)
+
+
+@settings(max_examples=5, deadline=None)
+@given(st.lists(exercises() | profiles(), min_size=4, max_size=8))
+def test_a_three_js_camera_sees_the_same_points(scenes: list[Exercise]) -> None:
+    # Source: the perspective matrix of three.js with an off-centre frustum, run by node.
+    solved = [solve(prepare(exercise)) for exercise in scenes]
+    asked, made = [], []
+    for one in solved:
+        for placed, seen in zip(one.prepared.things, one.seen, strict=True):
+            sheet = one.prepared.sheet
+            asked.append(
+                {
+                    "width": sheet.width_mm, "height": sheet.height_mm,
+                    "principal": seen.eye.principal.xy, "distance": seen.eye.distance_mm,
+                    "points": seen.solid.places.tolist(),
+                }
+            )  # fmt: skip
+            made.append([one.board.points.get(f"{placed.values.name}.{name}") for name in seen.solid.names])
+    run = subprocess.run(
+        ["node", "tests/camera.mjs"], input=json.dumps(asked), cwd=FRONT_END, capture_output=True, check=True, text=True
+    )
+    for places, points in zip(json.loads(run.stdout), made, strict=True):
+        for place, point in zip(places, points, strict=True):
+            if point is not None:
+                assert_same_point(point.xy, tuple(place), "three.js")
 
 
 def test_the_checker_floor_drawn_from_the_eye_s_distance_has_straight_diagonals() -> None:

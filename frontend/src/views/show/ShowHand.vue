@@ -4,7 +4,7 @@ import { computed } from 'vue'
 
 import { useSheet } from '@/sheet/context'
 
-import type { HandPicture } from './hand'
+import { drawnPart, type HandPicture } from './hand'
 
 const props = defineProps<{ hand: HandPicture; dark: boolean }>()
 const { at, picture } = useSheet()
@@ -12,11 +12,10 @@ const { at, picture } = useSheet()
 const stroke = computed(() => {
   const { drawing, share } = props.hand
   if (!drawing || share <= 0) return null
-  const a = at(drawing.from)
-  const b = at(drawing.to)
   return {
-    a,
-    b: [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])] as const,
+    d: `M${drawnPart(drawing, share)
+      .map((place) => at(place).join(' '))
+      .join('L')}`,
     guide: drawing.role === 'guide',
   }
 })
@@ -51,15 +50,7 @@ const size = computed(() => picture.value.sheet.width_mm / 420)
       <rect class="ruler" :x="ruler.x" :y="ruler.y" :width="ruler.length" :height="ruler.width" rx="1.5" />
       <path class="ticks" :d="ruler.ticks" />
     </g>
-    <line
-      v-if="stroke"
-      class="stroke"
-      :class="{ guide: stroke.guide, dark }"
-      :x1="stroke.a[0]"
-      :y1="stroke.a[1]"
-      :x2="stroke.b[0]"
-      :y2="stroke.b[1]"
-    />
+    <path v-if="stroke" class="stroke" :class="{ guide: stroke.guide, dark }" :d="stroke.d" />
     <g v-if="pencil" :transform="`translate(${pencil[0]} ${pencil[1]}) rotate(-28) scale(${size})`">
       <path class="tip" d="M0 0 9 -2.6 9 2.6z" />
       <path class="wood" d="M9 -2.6H52V2.6H9z" />
@@ -83,6 +74,7 @@ const size = computed(() => picture.value.sheet.width_mm / 420)
 }
 
 .stroke {
+  fill: none;
   stroke: var(--ink);
   stroke-width: 3px;
   vector-effect: non-scaling-stroke;

@@ -53,7 +53,7 @@ export function handAt(strokes: readonly Stroke[], ms: number, pace = MS_A_LINE)
   const part = (ms % pace) / pace
   const turned = ease(Math.min(part / TURNING, 1))
   const share = Math.max(0, (part - TURNING) / (1 - TURNING))
-  const { from, to } = stroke.line
+  const { from, to, bend } = stroke.line
   const from0 = stroke.pivot ?? from
   const toward = stroke.pivot ? from : to
   const goal = Math.atan2(toward[1] - from0[1], toward[0] - from0[0])
@@ -63,14 +63,26 @@ export function handAt(strokes: readonly Stroke[], ms: number, pace = MS_A_LINE)
     done,
     drawing: stroke.line,
     share,
-    ruler: {
-      at: from0,
-      angle: start + turned * (goal - start),
-      length,
-      side: stroke.pivot ? (stroke.side === 1 ? -1 : 1) : stroke.side,
-    },
-    pencil: part < TURNING ? from0 : [from[0] + share * (to[0] - from[0]), from[1] + share * (to[1] - from[1])],
+    ruler: bend.length
+      ? null
+      : {
+          at: from0,
+          angle: start + turned * (goal - start),
+          length,
+          side: stroke.pivot ? (stroke.side === 1 ? -1 : 1) : stroke.side,
+        },
+    pencil: part < TURNING ? from0 : drawnPart(stroke.line, share).at(-1)!,
   }
+}
+
+/** The places of a line, or of a curve, up to a share of it. */
+export function drawnPart(line: DrawnLine, share: number): Place[] {
+  const places = [line.from, ...line.bend, line.to]
+  const reach = share * (places.length - 1)
+  const whole = Math.min(Math.floor(reach), places.length - 2)
+  const [a, b] = [places[whole]!, places[whole + 1]!]
+  const rest = reach - whole
+  return [...places.slice(0, whole + 1), [a[0] + rest * (b[0] - a[0]), a[1] + rest * (b[1] - a[1])]]
 }
 
 /** The ruler swings on from the line before, or comes in from a little aside. */

@@ -7,15 +7,18 @@ from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
 from orthopsis.core.check.findings import findings
 from orthopsis.core.check.hand import HAND_ERROR_MM
-from orthopsis.core.check.judge import judge, unexpected
+from orthopsis.core.check.judge import judge, part_of_curve, unexpected
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
-from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
+from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves, expected_lines
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import Prepared, prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import distance_names, distance_points
+
+NEAR_CURVE_MM = 4.0
+"""A stroke this near to a curve of the exercise is a piece of it, drawn by a free hand (common practice, no source)."""
 
 
 def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
@@ -39,7 +42,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
         strokes = parts
         matches = match(strokes, expected, frames)
     sigma = HAND_ERROR_MM[prepared.wording.level]
-    lines = _judged(strokes, matches, targets, sigma)
+    lines = _judged(strokes, matches, targets, sigma, expected_curves(drawing))
     matched = {m.expected.name for m in matches}
     missing = [e for e in expected if e.is_asked and e.name not in matched and not _is_covered(e, matched)]
     found = findings(lines, missing, prepared, sigma)
@@ -68,7 +71,11 @@ def _targets(prepared: Prepared) -> dict[str, Point]:
 
 
 def _judged(
-    strokes: Sequence[Stroke], matches: Sequence[Match], targets: dict[str, Point], sigma: float
+    strokes: Sequence[Stroke],
+    matches: Sequence[Match],
+    targets: dict[str, Point],
+    sigma: float,
+    curves: Sequence[ExpectedCurve],
 ) -> list[JudgedLine]:
     """Judge each stroke; of a line in several pieces the longest one speaks for all."""
     by_stroke = {m.stroke: m.expected for m in matches}
@@ -78,7 +85,8 @@ def _judged(
     result = []
     for i, stroke in enumerate(strokes):
         if i not in by_stroke:
-            result.append(unexpected(stroke))
+            curve = next((c for c in curves if c.carries(stroke, NEAR_CURVE_MM)), None)
+            result.append(part_of_curve(stroke, curve.name) if curve is not None else unexpected(stroke))
             continue
         said = longest[by_stroke[i].name]
         result.append(said.model_copy(update={"start": stroke.start.xy, "end": stroke.end.xy}))

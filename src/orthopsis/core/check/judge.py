@@ -25,6 +25,11 @@ def unexpected(stroke: Stroke) -> JudgedLine:
     return _line(stroke, "", "free", "unexpected", 0.0, Tolerance(0.0, 0.0), 0.0)
 
 
+def part_of_curve(stroke: Stroke, curve: str) -> JudgedLine:
+    """Return a stroke that is a piece of a curve: as a line it cannot be judged."""
+    return _line(stroke, curve, "free", "cannot_tell", 0.0, Tolerance(0.0, 0.0), 0.0)
+
+
 def _judge_receding(stroke: Stroke, expected: Expected, targets: Mapping[str, Point], sigma_mm: float) -> JudgedLine:
     goal = targets[expected.family]
     miss, angle, tolerance = _miss(stroke, goal, sigma_mm)

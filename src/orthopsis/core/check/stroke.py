@@ -78,6 +78,30 @@ def angle_between_deg(first: tuple[Point, Point], second: tuple[Point, Point]) -
     return math.degrees(math.atan2(abs(p[0] * q[1] - p[1] * q[0]), abs(p[0] * q[0] + p[1] * q[1])))
 
 
+@dataclass(frozen=True, slots=True)
+class ExpectedCurve:
+    """A curve that a finished sheet should show, by its places in order."""
+
+    name: str
+    places: tuple[Point, ...]
+
+    def carries(self, stroke: Stroke, near_mm: float) -> bool:
+        """Tell whether a stroke is a piece of it: its ends and its middle lie near."""
+        return all(self._gap(p) <= near_mm for p in (stroke.start, stroke.middle, stroke.end))
+
+    def _gap(self, point: Point) -> float:
+        return min(distance(point, place) for place in self.places)
+
+
+def expected_curves(drawing: Drawing) -> list[ExpectedCurve]:
+    """Return the curves of a finished sheet."""
+    return [
+        ExpectedCurve(f"{line.thing}.{line.name}", tuple(Point(*at) for at in (line.start, *line.bend, line.end)))
+        for line in drawing.lines
+        if line.bend and line.visible and line.role == "edge"
+    ]
+
+
 def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, ...]]]) -> list[Expected]:
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 
@@ -88,6 +112,8 @@ def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, 
     spans: dict[tuple[str, str], list[Point]] = {}
     families: dict[tuple[str, str], str] = {}
     for line in drawing.lines:
+        if line.bend:
+            continue  # a curve is not judged as a line
         if line.role == "edge" and line.visible:
             spans.setdefault((line.thing, line.name), []).extend((Point(*line.start), Point(*line.end)))
             families[line.thing, line.name] = line.family

@@ -8,10 +8,11 @@ there but nothing is told or drawn.
 """
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 
 from orthopsis.core.construct.count import runs_along
 from orthopsis.core.construct.moves import Family, Move, Role, Rule, RuleToPoint, Run, Slide
+from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import starts_inside
 
@@ -29,11 +30,13 @@ class Outline:
 
     Attributes:
         thing: whose it is.
-        loops: corner numbers of the outline and of its holes, in order; the outline anticlockwise, holes clockwise.
+        loops: corner numbers of its pieces and their holes, in order; pieces anticlockwise, holes clockwise.
         flat: place of each corner on the face, in shares of its width and height.
         page: place of each corner on the page, mm.
         across, up: the families of the face's level and upright lines, and the points they run to.
         goal_name, goal: the vanishing point to which it is carried.
+        pieces: numbers of the loops of each piece, its own outline first.
+        rounded: the rounded corners, places in the shares of ``flat``; ``arcs`` their curves on the page.
     """
 
     thing: str
@@ -44,8 +47,21 @@ class Outline:
     up: tuple[Family, Point]
     goal_name: str
     goal: Point
+    pieces: Sequence[Sequence[int]] = ((0,),)
     ready: Mapping[int, str] = field(default_factory=dict)
     """Full names of guide lines that are there already, by corner."""
+    rounded: Mapping[int, Rounding] = field(default_factory=dict)
+    arcs: Mapping[int, Arc] = field(default_factory=dict)
+
+    @property
+    def block_form(self) -> "Outline":
+        """The outline without its curves, from which the hand starts."""
+        return replace(self, rounded={}, arcs={}) if self.rounded else self
+
+    @property
+    def holes(self) -> set[int]:
+        """Numbers of the loops that are holes."""
+        return {number for piece in self.pieces for number in piece[1:]}
 
     def guide(self, corner: int) -> str:
         """Return the full name of a corner's guide line."""
@@ -89,7 +105,7 @@ def guided_corners(outline: Outline) -> list[int]:
         points = [outline.page[c] for c in loop]
         for i, corner in enumerate(loop):
             into = starts_inside(points, i, outline.goal)
-            is_free = into if number else not into
+            is_free = into if number in outline.holes else not into
             beside = (points[(i + 1) % len(loop)], points[i - 1])
             if is_free and not any(runs_along(points[i], other, outline.goal) for other in beside):
                 result.append(corner)

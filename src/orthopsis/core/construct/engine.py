@@ -11,6 +11,7 @@ from orthopsis.core.construct.moves import (
     Across,
     Act,
     Cross,
+    Curve,
     Divide,
     Family,
     Measure,
@@ -25,8 +26,10 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
     Slide,
+    Touch,
 )
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import (
     HORIZONTAL,
     VERTICAL,
@@ -58,6 +61,8 @@ class Ruled:
     rests_on: str = ""
     """The point the ruler rests on, where it is turned about one."""
     turns_to: str = ""
+    arc: Arc | None = None
+    """Where it is a curve; ``line`` is then its chord."""
 
 
 @dataclass(slots=True)
@@ -203,6 +208,21 @@ def _until(act: Run | Slide, board: Board, thing: str, line: Line, family: Famil
     start, end = board.point(act.start), _finite(meet(line, board.line(act.until).line), thing)
     board.points[act.makes_point] = end
     board.lines[act.makes] = Ruled(act.makes, line, start, end, family, act.role, thing)
+
+
+@_perform.register
+def _(act: Curve, board: Board, thing: str) -> None:
+    start, pole, end, centre = (board.point(name) for name in (act.start, act.pole, act.end, act.centre))
+    arc = Arc(start, pole, end, centre)
+    board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, "free", act.role, thing, arc=arc)
+    board.points |= {name: arc.at(angle) for name, angle in act.marks}
+
+
+@_perform.register
+def _(act: Touch, board: Board, thing: str) -> None:
+    arc = board.line(act.line).arc
+    assert arc is not None
+    board.points[act.makes] = arc.at(arc.touches(board.point(act.point))[act.number])
 
 
 @_perform.register

@@ -8,7 +8,7 @@ animation, print and marking all replay the one list. Names of points and lines 
 from dataclasses import dataclass
 from typing import Literal
 
-Phase = Literal["setup", "front", "divide", "guides", "depth", "back", "take_away", "darken", "tone"]
+Phase = Literal["setup", "front", "divide", "guides", "depth", "back", "round", "take_away", "darken", "tone"]
 Family = str
 """``level``, ``upright``, ``free``, or the name of a vanishing point."""
 
@@ -162,6 +162,35 @@ class Slide:
 
 
 @dataclass(frozen=True, slots=True)
+class Curve:
+    """Draw the curve that rounds a corner: it touches the two edges where it starts and ends (see ``plane.arc``).
+
+    ``marks`` are points through which it is drawn, by full name, with their angles in rad.
+    """
+
+    makes: str
+    start: str
+    pole: str
+    end: str
+    centre: str
+    marks: tuple[tuple[str, float], ...] = ()
+    role: Role = "edge"
+
+
+@dataclass(frozen=True, slots=True)
+class Touch:
+    """Rest the ruler on a vanishing point, turn it until it touches a curve, mark where; ``number`` counts such places.
+
+    They are counted from the start of the curve, from 0.
+    """
+
+    makes: str
+    line: str
+    point: str
+    number: int
+
+
+@dataclass(frozen=True, slots=True)
 class Shift:
     """Mark a point level with another, at a measured distance (used to lay off an eye distance)."""
 
@@ -184,11 +213,13 @@ Act = (
     | Cross
     | Run
     | Slide
+    | Curve
+    | Touch
     | Shift
 )
 
 
-_INPUTS = ("start", "end", "point", "line", "first", "second", "until", "through")
+_INPUTS = ("start", "end", "point", "line", "first", "second", "until", "through", "pole", "centre")
 
 
 def inputs(act: Act) -> set[str]:
@@ -201,7 +232,8 @@ def inputs(act: Act) -> set[str]:
 
 def outputs(act: Act) -> set[str]:
     """Return the full names of the points and lines that an act makes."""
-    return {value for field in ("makes", "makes_point") if isinstance(value := getattr(act, field, None), str)}
+    names = {value for field in ("makes", "makes_point") if isinstance(value := getattr(act, field, None), str)}
+    return names | {name for name, _ in getattr(act, "marks", ())}
 
 
 @dataclass(frozen=True, slots=True)

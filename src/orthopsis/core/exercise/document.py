@@ -24,7 +24,7 @@ from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
 from orthopsis.core.things.declare import Length, Shape, ThingKind, Value
-from orthopsis.core.things.outline import MOST_CORNERS
+from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 
@@ -38,8 +38,9 @@ Name = Annotated[str, Field(min_length=1, max_length=40, pattern=r"^[^.\x00-\x1f
 
 
 _Place = Annotated[float, Field(ge=0, le=LONGEST_MM, allow_inf_nan=False)]
-_LoopField = Annotated[tuple[tuple[_Place, _Place], ...], Field(min_length=3, max_length=MOST_CORNERS)]
-OutlineField = Annotated[tuple[_LoopField, ...], Field(min_length=1, max_length=12)]
+_CornerField = tuple[_Place, _Place] | tuple[_Place, _Place, _Place, _Place]
+_LoopField = Annotated[tuple[_CornerField, ...], Field(min_length=3, max_length=MOST_CORNERS)]
+OutlineField = Annotated[tuple[_LoopField, ...], Field(min_length=1, max_length=MOST_LOOPS)]
 
 
 class Document(BaseModel):

@@ -37,6 +37,7 @@ class DrawnLine(Part):
     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
     lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
     are what the pencil drew lightly on the way. ``family`` is level, upright, free or a vanishing point.
+    ``bend`` holds places between the ends of a curve, in order; a straight line has none.
     """
 
     id: int
@@ -50,6 +51,7 @@ class DrawnLine(Part):
     behind: bool = False
     rests_on: str = ""
     turns_to: str = ""
+    bend: list[Place] = []
 
 
 class TonedFace(Part):

@@ -5,6 +5,7 @@ from dataclasses import dataclass
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import Measure, Move, Shift
 from orthopsis.core.exercise.built import Built, build
+from orthopsis.core.exercise.curves import bend, curve_pieces
 from orthopsis.core.exercise.drawing import (
     Aim,
     DrawnLine,
@@ -21,9 +22,10 @@ from orthopsis.core.exercise.setting import Prepared, half_of
 from orthopsis.core.exercise.sheet_setup import EYE_LEVEL, MARGIN, sheet_moves
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone, inside_tone
+from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point, between, toward
 from orthopsis.core.sheet.strip import strips_for
-from orthopsis.core.sight.hidden import Seen, Sight
+from orthopsis.core.sight.hidden import Piece, Seen, Sight
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.declare import Length
@@ -175,6 +177,7 @@ def _light_line(number: int, ruled: Ruled) -> DrawnLine:
         visible=True,
         rests_on=ruled.rests_on,
         turns_to=ruled.turns_to,
+        bend=bend(ruled.arc, 0.0, QUARTER_RAD) if ruled.arc is not None else [],
     )
 
 
@@ -184,24 +187,16 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
     result: list[DrawnLine] = []
     for placed, pieces in zip(prepared.things, sight.pieces(), strict=True):
         name = placed.values.name
-        for piece in pieces:
+        straight = [piece for piece in pieces if piece.edge.angles is None]
+        for piece in straight:
             ends = _ends(board, name, piece.edge)
-            if ends is None:
-                continue
-            start, end = _along(*ends, piece.start), _along(*ends, piece.end)
-            result.append(
-                DrawnLine(
-                    id=first + len(result),
-                    thing=name,
-                    name=piece.edge.name,
-                    start=start,
-                    end=end,
-                    role="edge",
-                    family=piece.edge.runs,
-                    visible=piece.visible,
-                    behind=piece.behind,
-                )
-            )
+            if ends is not None:
+                start, end = _along(*ends, piece.start), _along(*ends, piece.end)
+                result.append(_edge_line(first + len(result), name, piece, start, end, []))
+        if len(straight) < len(pieces):
+            for piece, arc, span in curve_pieces(board, name, pieces):
+                ends_on = arc.at(span[0]).xy, arc.at(span[1]).xy
+                result.append(_edge_line(first + len(result), name, piece, *ends_on, bend(arc, *span)))
     level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
     behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
     behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
@@ -220,6 +215,21 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
                 )
             )
     return result
+
+
+def _edge_line(number: int, thing: str, piece: Piece, start: Place, end: Place, bent: list[Place]) -> DrawnLine:
+    return DrawnLine(
+        id=number,
+        thing=thing,
+        name=piece.edge.name,
+        start=start,
+        end=end,
+        role="edge",
+        family=piece.edge.runs,
+        visible=piece.visible,
+        behind=piece.behind,
+        bend=bent,
+    )
 
 
 def _along(start: Point, end: Point, share: float) -> Place:

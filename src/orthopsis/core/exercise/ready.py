@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.things.outline import Outline, scaled
+from orthopsis.core.things.outline import on_marks, scaled
 from orthopsis.core.things.profile.shapes import READY as OUTLINES
 
 _HEAD = {"schema": "orthopsis/exercise/1", "light": "left"}
@@ -40,7 +40,7 @@ def _shape(
     name: str, ready: str, left: float, bottom: float, width: float, height: float, **more: Any
 ) -> dict[str, Any]:
     """Return a ready shape on a front."""
-    outline = _on_marks(scaled(OUTLINES[ready], width, height))
+    outline = on_marks(scaled(OUTLINES[ready], width, height), 1.0)
     return {"kind": "profile", "name": name, "left": left, "bottom": bottom, "outline": outline, **more}
 
 
@@ -55,11 +55,6 @@ def _letter_on(
     outline = scaled(OUTLINES[f"letter {letter}"], 60, 60)
     block = _block(f"Letter {letter}", left, bottom, height, left_mm, right_mm)
     return {**block, "kind": "profile", "outline": outline, "side": side}
-
-
-def _on_marks(outline: Outline) -> Outline:
-    """Return the outline with its corners on whole millimetres."""
-    return tuple(tuple((float(round(x)), float(round(y))) for x, y in loop) for loop in outline)
 
 
 _INCH = 25.4

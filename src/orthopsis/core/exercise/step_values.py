@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 from orthopsis.core.construct.moves import (
     Act,
+    Curve,
     Divide,
     Measure,
     MeasureAlong,
@@ -31,6 +32,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
     rules = [act for act in drawn if isinstance(act, Rule)]
     values: dict[str, object] = {
+        "curves": counted(sum(isinstance(act, Curve) for act in acts), "curve"),
         "rules": counted(len(rules), "line"),
         "rule_count": len(rules),
         "ticks": listed(_ticks(solved, acts)),

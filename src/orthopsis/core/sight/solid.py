@@ -18,13 +18,14 @@ class Face:
     """A plane face: the names of its corners in order, anticlockwise as seen from outside.
 
     ``turned`` says which way it faces (front, back, left, right, top, bottom); tone follows it. ``holes`` are
-    further loops, clockwise as seen from outside.
+    further loops, clockwise as seen from outside. ``is_curved`` marks a piece of a curved surface.
     """
 
     name: str
     corners: tuple[str, ...]
     turned: str
     holes: tuple[tuple[str, ...], ...] = ()
+    is_curved: bool = False
 
     @property
     def loops(self) -> tuple[tuple[str, ...], ...]:
@@ -34,12 +35,16 @@ class Face:
 
 @dataclass(frozen=True, slots=True)
 class Edge:
-    """A straight edge between two named corners; ``runs`` is the frame direction it follows."""
+    """A straight edge between two named corners; ``runs`` is the frame direction it follows.
+
+    ``angles``: for a piece of a curve, from where to where it lies on it, rad; the pieces share one name.
+    """
 
     name: str
     start: str
     end: str
     runs: str
+    angles: tuple[float, float] | None = None
 
 
 class Topology:

@@ -1,7 +1,10 @@
 """Is this outline a shape that can be cut out of a block, and how is it typed?
 
-An outline is a loop of corners, and further loops for holes: places (x, y) in mm from the lower left corner of
-the face, straight edges between them. Typed as ``0 0, 15 0, 15 25, ...``; a hole follows after a slash.
+An outline is one or several loops of corners, (x, y) in mm from the lower left corner of the face, straight edges
+between them. A loop that runs anticlockwise is a piece, one that runs clockwise a hole in a piece. A corner
+between a level and an upright edge may be rounded: (x, y, across, up) says how far along those edges the curve begins.
+
+Typed as ``0 0, 15 0, 15 25 r5, ...``; a further loop follows after a slash.
 """
 
 import math
@@ -10,34 +13,60 @@ from collections.abc import Iterator
 from functools import lru_cache
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import Place, Rounding
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import MM_PER, Units
+from orthopsis.core.sheet.ruler import round_to
 
-Corner = tuple[float, float]
+Corner = tuple[float, float] | tuple[float, float, float, float]
 Loop = tuple[Corner, ...]
 Outline = tuple[Loop, ...]
 
 MOST_CORNERS = 80
+MOST_LOOPS = 12
 _NUMBER = r"\d{1,6}(?:[.]\d{0,6})?"
-_CORNER = re.compile(rf"^({_NUMBER})\s+({_NUMBER})$")
+_CORNER = re.compile(rf"^({_NUMBER})\s+({_NUMBER})(?:\s+r\s*({_NUMBER})(?:\s+({_NUMBER}))?)?$")
 
 
 def size(outline: Outline) -> tuple[float, float]:
     """Return width and height of the rectangle from the origin that holds the outline, mm."""
-    return max(x for x, _ in outline[0]), max(y for _, y in outline[0])
+    corners = [corner for loop in outline for corner in loop]
+    return max(c[0] for c in corners), max(c[1] for c in corners)
 
 
 def scaled(outline: Outline, across: float, up: float) -> Outline:
     """Return the outline stretched by two factors."""
-    return tuple(tuple((x * across, y * up) for x, y in loop) for loop in outline)
+    return tuple(tuple(_scaled(corner, across, up) for corner in loop) for loop in outline)
 
 
-def with_corner(outline: Outline, number: int, corner: Corner) -> Outline:
+def _scaled(corner: Corner, across: float, up: float) -> Corner:
+    if len(corner) == 2:
+        return (corner[0] * across, corner[1] * up)
+    x, y, level, upright = corner
+    return (x * across, y * up, level * across, upright * up)
+
+
+def moved(outline: Outline, across: float, up: float) -> Outline:
+    """Return the outline at another place on its face."""
+    return tuple(tuple((c[0] + across, c[1] + up, *c[2:]) for c in loop) for loop in outline)
+
+
+def on_marks(outline: Outline, division_mm: float) -> Outline:
+    """Return the outline with its corners on marks of the ruler; a rounded corner stays rounded."""
+    return tuple(tuple(_on_mark(corner, division_mm) for corner in loop) for loop in outline)
+
+
+def _on_mark(corner: Corner, division_mm: float) -> Corner:
+    x, y, *rounding = (round_to(mm, division_mm) for mm in corner)
+    return (x, y) if not rounding else (x, y, *(max(mm, division_mm) for mm in rounding))  # type: ignore[return-value]
+
+
+def with_corner(outline: Outline, number: int, place: Place) -> Outline:
     """Return the outline with its corner of that number, counted from 1 loop by loop, at another place."""
-    start, loops = 1, []
+    start, loops = 1, list[Loop]()
     for loop in outline:
         i = number - start
-        loops.append((*loop[:i], corner, *loop[i + 1 :]) if 0 <= i < len(loop) else loop)
+        loops.append((*loop[:i], (*place, *loop[i][2:]), *loop[i + 1 :]) if 0 <= i < len(loop) else loop)
         start += len(loop)
     return tuple(loops)
 
@@ -49,7 +78,46 @@ def sides(loop: Loop) -> Iterator[tuple[Corner, Corner]]:
 
 def signed_area(loop: Loop) -> float:
     """Return the area in mm², positive when the loop runs anticlockwise."""
-    return sum(ax * by - bx * ay for (ax, ay), (bx, by) in sides(loop)) / 2
+    return sum(a[0] * b[1] - b[0] * a[1] for a, b in sides(loop)) / 2
+
+
+def pieces(outline: Outline) -> list[list[int]]:
+    """Return the loops by number, those of a piece together: its own outline first, then its holes."""
+    outer = [i for i, loop in enumerate(outline) if signed_area(loop) > 0]
+    found = {i: [i] for i in outer}
+    for i, loop in enumerate(outline):
+        if i not in found:
+            holding = [j for j in outer if _is_inside(loop[0], outline[j])]
+            found[min(holding, key=lambda j: signed_area(outline[j]))].append(i)
+    return list(found.values())
+
+
+def roundings(outline: Outline) -> dict[int, Rounding]:
+    """Return the rounded corners by number, counted from 1 loop by loop."""
+    result, first = {}, 1
+    for loop in outline:
+        for i, corner in enumerate(loop):
+            if len(corner) == 4 and corner[2] > 0 and corner[3] > 0:
+                before = first + (i - 1) % len(loop)
+                result[first + i] = _rounding(first + i, before, loop[i - 1], corner, loop[(i + 1) % len(loop)])
+        first += len(loop)
+    return result
+
+
+def _rounding(number: int, before: int, a: Corner, corner: tuple[float, float, float, float], b: Corner) -> Rounding:
+    x, y, level, upright = corner
+    start = _begin(corner, a, level, upright)
+    end = _begin(corner, b, level, upright)
+    centre = (start[0] + end[0] - x, start[1] + end[1] - y)
+    return Rounding(number, before, start, (x, y), end, centre, _turn(a, corner, b) > 0)
+
+
+def _begin(corner: Corner, other: Corner, level: float, upright: float) -> Place:
+    """Return where on the edge to another corner a rounding begins."""
+    across, up = other[0] - corner[0], other[1] - corner[1]
+    if abs(across) > abs(up):
+        return (corner[0] + math.copysign(level, across), corner[1])
+    return (corner[0], corner[1] + math.copysign(upright, up))
 
 
 @lru_cache(maxsize=512)
@@ -66,7 +134,7 @@ def check_outline(outline: Outline, about: str) -> None:
         raise _fault("too_many_corners", f"A shape has at most {MOST_CORNERS} corners.", "Leave some out.", about)
     edges = [(number, edge) for number, loop in enumerate(outline) for edge in sides(loop)]
     for _, (a, b) in edges:
-        if math.dist(a, b) <= SAME_POINT_MM:
+        if math.dist(a[:2], b[:2]) <= SAME_POINT_MM:
             raise _fault("corner_twice", f"The corner {_shown(a)} comes twice.", "Leave one out.", about)
     for i, (_, first) in enumerate(edges):
         for j, (_, second) in enumerate(edges[:i]):
@@ -78,9 +146,51 @@ def check_outline(outline: Outline, about: str) -> None:
                     "Go round the shape once, corner by corner.",
                     about,
                 )
-    for hole in outline[1:]:
-        if not _is_inside(hole[0], outline[0]):
+    _check_loops(outline, about)
+    _check_roundings(outline, about)
+
+
+def _check_loops(outline: Outline, about: str) -> None:
+    outer = [loop for loop in outline if signed_area(loop) > 0]
+    if not outer:
+        raise _fault("no_piece", "Only holes are left of this shape.", "Run its outline anticlockwise.", about)
+    for loop in outline:
+        around = sum(_is_inside(loop[0], other) for other in outline if other is not loop)
+        is_hole = signed_area(loop) < 0
+        if is_hole and around % 2 == 0:
             raise _fault("hole_outside", "A hole lies outside of the shape.", "Move it inside.", about)
+        if not is_hole and around % 2 == 1:
+            raise _fault("piece_inside", "A piece lies inside of another one.", "Move it outside.", about)
+
+
+def _check_roundings(outline: Outline, about: str) -> None:
+    """Refuse a rounding at a corner that is not square, or of which two do not have room on an edge."""
+    for loop in outline:
+        for before, corner, after in zip((loop[-1], *loop[:-1]), loop, (*loop[1:], loop[0]), strict=True):
+            if len(corner) == 4 and {_runs(before, corner), _runs(corner, after)} != {"level", "upright"}:
+                raise _fault(
+                    "corner_not_square",
+                    f"The corner {_shown(corner)} is not square; only a corner between a level and an upright edge "
+                    "can be rounded.",
+                    "Leave out its r.",
+                    about,
+                )
+        for a, b in sides(loop):
+            at = {"level": 2, "upright": 3}.get(_runs(a, b))
+            room = math.dist(a[:2], b[:2])
+            if at is not None and sum(c[at] for c in (a, b) if len(c) == 4) > room + SAME_POINT_MM:
+                raise _fault(
+                    "rounding_too_large",
+                    f"The curves at {_shown(a)} and {_shown(b)} have {room:g} mm of edge between them and need more.",
+                    f"Make each at most {room / 2:g} mm.",
+                    about,
+                )
+
+
+def _runs(a: Corner, b: Corner) -> str:
+    if abs(a[1] - b[1]) <= SAME_POINT_MM:
+        return "level"
+    return "upright" if abs(a[0] - b[0]) <= SAME_POINT_MM else "free"
 
 
 def _fault(code: str, why: str, fix: str, about: str) -> GeometryError:
@@ -130,10 +240,10 @@ def _fold(first: tuple[Corner, Corner], second: tuple[Corner, Corner]) -> bool:
 
 
 def _is_inside(corner: Corner, loop: Loop) -> bool:
-    x, y = corner
+    x, y = corner[:2]
     inside = False
-    for (ax, ay), (bx, by) in sides(loop):
-        if (ay > y) != (by > y) and x < ax + (y - ay) * (bx - ax) / (by - ay):
+    for a, b in sides(loop):
+        if (a[1] > y) != (b[1] > y) and x < a[0] + (y - a[1]) * (b[0] - a[0]) / (b[1] - a[1]):
             inside = not inside
     return inside
 
@@ -145,28 +255,49 @@ def parse_outline(text: str, units: Units) -> Outline:
         GeometryError: a corner cannot be read, or the shape cannot be cut; the corner is named.
     """
     factor = MM_PER[units]
-    loops = []
+    loops = list[Loop]()
     for part in text[:4000].split("/"):
-        corners = []
+        corners = list[Corner]()
         for word in re.split(r"[,;\n]", part):
             match = _CORNER.match(word.strip())
             if match is None:
                 raise GeometryError(
                     "unreadable_corner",
                     f"“{word.strip()[:30]}” is no corner.",
-                    f"Write two numbers for each corner, across and up in {units}, for example 0 0, 40 0, 40 60.",
+                    f"Write two numbers for each corner, across and up in {units}, for example 0 0, 40 0, 40 60; "
+                    "r and a number round it.",
                 )
-            corners.append((float(match[1]) * factor, float(match[2]) * factor))
+            place = (float(match[1]) * factor, float(match[2]) * factor)
+            level = float(match[3] or 0) * factor
+            upright = float(match[4]) * factor if match[4] else level
+            corners.append((*place, level, upright) if level > 0 and upright > 0 else place)
         loops.append(tuple(corners))
-    outline = tuple(loop if (signed_area(loop) > 0) == (i == 0) else loop[::-1] for i, loop in enumerate(loops))
+    outline = _turned(loops)
     check_outline(outline, "")
     return outline
+
+
+def _turned(loops: list[Loop]) -> Outline:
+    """Return the loops so that pieces run anticlockwise and holes, which lie inside of an odd number, clockwise."""
+    result = []
+    for loop in loops:
+        is_hole = sum(_is_inside(loop[0], other) for other in loops if other is not loop) % 2 == 1
+        result.append(loop if (signed_area(loop) > 0) != is_hole else loop[::-1])
+    return tuple(result)
 
 
 def format_outline(outline: Outline, units: Units) -> str:
     """Return the outline as it is typed."""
     factor = MM_PER[units]
-    return " / ".join(", ".join(f"{_figure(x / factor)} {_figure(y / factor)}" for x, y in loop) for loop in outline)
+    return " / ".join(", ".join(_typed(corner, factor) for corner in loop) for loop in outline)
+
+
+def _typed(corner: Corner, factor: float) -> str:
+    x, y, *rounding = (_figure(mm / factor) for mm in corner)
+    if not rounding:
+        return f"{x} {y}"
+    across, up = rounding
+    return f"{x} {y} r{across}" if across == up else f"{x} {y} r{across} {up}"
 
 
 def _figure(value: float) -> str:

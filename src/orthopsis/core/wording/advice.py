@@ -70,7 +70,7 @@ ADVICE: dict[str, AdvicePhrases] = {
     "more_than_the_minutes": AdvicePhrases(
         "All steps take about {value} minutes; the lesson has {limit}.",
         "A step that is not finished is finished in the next lesson, or made extra.",
-        ("Plan two lessons, or fewer boxes",),
+        ("Plan two lessons, or fewer things",),
     ),
     "points_too_close": AdvicePhrases(
         "The two [vanishing points] are too close, {apart} apart: the nearest corner of “{thing}” is {value}° on the "

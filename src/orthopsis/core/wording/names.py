@@ -47,6 +47,10 @@ def edge_words(thing: str, name: str) -> str:
     part = part.replace("_", " ")
     if part.startswith("edge."):
         return f"{group} edge {part.removeprefix('edge.')} of {thing}"
+    if part.startswith("curve."):
+        return f"{group} curve of {thing} at corner {part.removeprefix('curve.')}"
+    if group == "depth" and part.startswith("round."):
+        return f"line of {thing} touching the curve of corner {part.split('.')[1]}"
     if group == "depth" and part.isdecimal():
         return f"edge of {thing} going away from corner {part}"
     if group == "depth":

@@ -125,19 +125,19 @@ def _inward(mm: float, shift: float, division: float) -> float:
 
 
 def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
-    """Say which visible side face is thinner across than can be drawn."""
-    built = solved.built[placed.index]
+    """Say which visible side faces are thinner across than can be drawn: the thinnest of each direction."""
+    built, thinnest = solved.built[placed.index], dict[str, float]()
     for face in built.faces:
-        if face.name not in built.outward:
-            continue
-        if face.turned in ("front", "back"):
+        if face.name not in built.outward or face.is_curved or face.turned in ("front", "back"):
             continue
         xs, ys = zip(*(built.page[c] for c in face.corners), strict=True)
         width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
+        thinnest[face.turned] = min(width, thinnest.get(face.turned, THIN_MM))
+    for side, width in thinnest.items():
         if width < THIN_MM:
             shown = {
                 "thing": placed.values.name,
-                "side": face.turned,
+                "side": side,
                 "value": f"{width:.1f} mm",
                 "limit": f"{THIN_MM:.0f} mm",
             }

@@ -1,10 +1,13 @@
 """The solid of an outline that is carried back: the same for every kind of view, once its corners are placed."""
 
-from collections.abc import Callable
+from collections.abc import Callable, Iterator
 
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline
+from orthopsis.core.construct.moves import Act, Move
+from orthopsis.core.construct.rounding import Node, nodes, round_moves
+from orthopsis.core.plane.arc import QUARTER_RAD, Place
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import Setting
@@ -12,48 +15,81 @@ from orthopsis.core.view.eye import Array
 
 Turned = Callable[[float, float], str]
 """From the outward normal of a side face, across and up on the front, to the way it is turned."""
+Places = Callable[[Array], Array]
+"""From places on the front, shape (n, 2), to the world, shape (n, 3)."""
 
 
-def body(outline: Outline, front: Array, carried: Array, turned: Turned, front_turned: str) -> Solid:
-    """Return the solid between the front corners, shape (n, 3), and the same carried by a world vector."""
-    corners = outline.corners
-    names = tuple(f"{end}.{c}" for end in ("front", "back") for c in corners)
-    faces = (*_ends(outline, front_turned), *_sides(outline, turned))
-    return Solid(Topology(names, faces, _edges(outline)), np.vstack((front, front + carried)))
+def body(outline: Outline, places: Places, carried: Array, turned: Turned, front_turned: str) -> Solid:
+    """Return the solid between the front, where ``places`` puts it, and the same carried by a world vector."""
+    loops = nodes(outline)
+    every = [node for loop in loops for node in loop]
+    front = places(np.array([node.flat for node in every]))
+    names = tuple(f"{end}.{node.name}" for end in ("front", "back") for node in every)
+    faces = (*_ends(outline, loops, front_turned), *_sides(loops, turned))
+    return Solid(Topology(names, faces, _edges(outline, loops)), np.vstack((front, front + carried)))
 
 
-def _ends(outline: Outline, front_turned: str) -> tuple[Face, Face]:
-    loops = [tuple(f"front.{c}" for c in loop) for loop in outline.loops]
-    backs = [tuple(f"back.{c}" for c in reversed(loop)) for loop in outline.loops]
-    return (
-        Face("front", loops[0], front_turned, tuple(loops[1:])),
-        Face("back", backs[0], "back", tuple(backs[1:])),
-    )
+def _ends(outline: Outline, loops: list[list[Node]], front_turned: str) -> Iterator[Face]:
+    """Yield the front and back of each piece."""
+    fronts = [tuple(f"front.{node.name}" for node in loop) for loop in loops]
+    backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in loops]
+    for number, (outer, *holes) in enumerate(outline.pieces):
+        name = f".{number + 1}" if number else ""
+        yield Face(f"front{name}", fronts[outer], front_turned, tuple(fronts[i] for i in holes))
+        yield Face(f"back{name}", backs[outer], "back", tuple(backs[i] for i in holes))
 
 
-def _sides(outline: Outline, turned: Turned) -> list[Face]:
-    faces = []
-    for a, b in outline.edges:
-        (ax, ay), (bx, by) = outline.flat[a], outline.flat[b]
-        way = turned(by - ay, ax - bx)
-        faces.append(Face(f"side.{a}", (f"front.{b}", f"front.{a}", f"back.{a}", f"back.{b}"), way))
-    return faces
+def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
+    for a, b in _pairs(loops):
+        (ax, ay), (bx, by) = a.flat, b.flat
+        corners = (f"front.{b.name}", f"front.{a.name}", f"back.{a.name}", f"back.{b.name}")
+        yield Face(f"side.{a.name}", corners, turned(by - ay, ax - bx), is_curved=_is_curve(a, b))
 
 
-def _edges(outline: Outline) -> tuple[Edge, ...]:
+def _edges(outline: Outline, loops: list[list[Node]]) -> tuple[Edge, ...]:
     result = []
     for end in ("front", "back"):
-        for a, b in outline.edges:
-            result.append(Edge(f"{end}.edge.{a}", f"{end}.{a}", f"{end}.{b}", outline.family(a, b)))
-    result += [Edge(f"depth.{c}", f"front.{c}", f"back.{c}", outline.goal_name) for c in outline.corners]
+        for a, b in _pairs(loops):
+            start, to = f"{end}.{a.name}", f"{end}.{b.name}"
+            if _is_curve(a, b):
+                assert a.angle is not None
+                assert b.angle is not None
+                result.append(Edge(f"{end}.curve.{b.corner}", start, to, "free", (a.angle % QUARTER_RAD, b.angle)))
+            else:
+                runs = outline.family(a.corner, b.corner)
+                result.append(Edge(f"{end}.edge.{a.corner}", start, to, runs))
+    sharp = [node.name for loop in loops for node in loop if node.is_sharp]
+    result += [Edge(f"depth.{name}", f"front.{name}", f"back.{name}", outline.goal_name) for name in sharp]
     return tuple(result)
 
 
-def shown_back_edges(solid: Solid, setting: Setting, *, is_see_through: bool) -> set[int]:
-    """Return the numbers of the back edges of which something is seen, as far as the thing itself hides them."""
+def _is_curve(a: Node, b: Node) -> bool:
+    """Tell whether the way from one node to the next is a piece of a curve; a curve may begin where another ends."""
+    on_curves = a.angle is not None and b.angle is not None
+    return on_curves and (a.corner == b.corner or not b.name.endswith(".start"))
+
+
+def _pairs(loops: list[list[Node]]) -> Iterator[tuple[Node, Node]]:
+    for loop in loops:
+        yield from zip(loop, (*loop[1:], loop[0]), strict=True)
+
+
+def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: bool) -> set[int]:
+    """Return the numbers of the back edges or curves of which something is seen, as far as the thing hides them."""
     pieces = Sight([Seen(solid, setting.frame.eye, is_see_through)]).pieces()[0]
+    begin = f"back.{part}."
     return {
-        int(piece.edge.name.rpartition(".")[2])
+        int(piece.edge.name.removeprefix(begin))
         for piece in pieces
-        if piece.visible and piece.edge.name.startswith("back.edge.")
+        if piece.visible and piece.edge.name.startswith(begin)
     }
+
+
+def rounded_moves(
+    outline: Outline, solid: Solid, setting: Setting, mark: Callable[[str, Place], Act], *, is_see_through: bool
+) -> list[Move]:
+    """Return the moves that round a shape that stands there in its block form; none if it has no round corner."""
+    if not outline.rounded:
+        return []
+    shown = shown_back(solid, setting, "curve", is_see_through=is_see_through)
+    return round_moves(outline, shown, mark)

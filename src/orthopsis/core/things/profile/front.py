@@ -8,6 +8,7 @@ import numpy as np
 from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
 from orthopsis.core.construct.moves import Move, Offset
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import Arc, Place
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
@@ -23,8 +24,9 @@ from orthopsis.core.things.declare import (
     Values,
 )
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
-from orthopsis.core.things.outline import size, with_corner
-from orthopsis.core.things.profile.body import body, shown_back_edges
+from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
+from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
+from orthopsis.core.view.eye import Array
 
 
 def _goal(setting: Setting) -> Point:
@@ -37,12 +39,20 @@ def outline_of(values: Values, setting: Setting) -> Outline:
     loops, first = values.outline("outline"), values.first
     width, height = size(loops)
     flat = dict(enumerate((corner for loop in loops for corner in loop), start=1))
+    rounded = roundings(loops)
     away, frame = setting.frame.way("away"), setting.frame
+
+    def at(place: Place) -> Point:
+        return Point(first.x + place[0], first.y + place[1])
+
     return Outline(
         thing=values.name,
         loops=loops_of([len(loop) for loop in loops]),
-        flat={n: (x / width, y / height) for n, (x, y) in flat.items()},
-        page={n: Point(first.x + x, first.y + y) for n, (x, y) in flat.items()},
+        flat={n: (c[0] / width, c[1] / height) for n, c in flat.items()},
+        page={n: at(c[:2]) for n, c in flat.items()},
+        pieces=pieces(loops),
+        rounded={n: r.mapped(lambda place: (place[0] / width, place[1] / height)) for n, r in rounded.items()},
+        arcs={n: Arc(at(r.start), at(r.pole), at(r.end), at(r.centre)) for n, r in rounded.items()},
         across=("level", frame.way("across").goal),
         up=("upright", frame.way("up").goal),
         goal_name=away.family,
@@ -99,10 +109,18 @@ def _turned(across: float, up: float) -> str:
 @lru_cache(maxsize=1024)
 def solid(values: Values, setting: Setting) -> Solid:
     """Return the profile in the world of the frame's eye: its front lies in the picture plane."""
-    outline, eye = outline_of(values, setting), setting.frame.eye
-    front = np.array([eye.at(outline.page[c]) for c in outline.corners])
+    return _solid(values, setting, outline_of(values, setting))
+
+
+def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
+    first, eye = values.first, setting.frame.eye
+    width, height = size(values.outline("outline"))
     away = eye.ray(outline.goal) * eye.world_length(outline.goal, _share(values, setting))
-    return body(outline, front, away, _turned, "front")
+
+    def places(flat: Array) -> Array:
+        return np.array([eye.at(Point(first.x + x * width, first.y + y * height)) for x, y in flat.tolist()])
+
+    return body(outline, places, away, _turned, "front")
 
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
@@ -121,8 +139,16 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     makes, line = n(f"back.{start}"), n(f"guide.{start}")
     _share(values, setting)
     moves.append(cut_move(values, "depth.profile", makes, line))
-    shown = shown_back_edges(solid(values, setting), setting, is_see_through=values.is_see_through)
-    return moves + back_moves(outline, [start], shown, None)
+    block_form = _solid(values, setting, outline.block_form)
+    shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
+    moves += back_moves(outline, [start], shown, None)
+    width, height = size(values.outline("outline"))
+
+    def mark(name: str, place: Place) -> Offset:
+        return Offset(n(name), origin, place[0] * width, place[1] * height)
+
+    whole = solid(values, setting)
+    return moves + rounded_moves(outline, whole, setting, mark, is_see_through=values.is_see_through)
 
 
 def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
@@ -140,11 +166,7 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
     width, height = size(loops)
     wide = max(round_to(at.x - values.first.x, division), 4 * division)
     tall = max(round_to(at.y - values.first.y, division), 4 * division)
-    stretched = tuple(
-        tuple((round_to(x * wide / width, division), round_to(y * tall / height, division)) for x, y in loop)
-        for loop in loops
-    )
-    return {"outline": stretched}
+    return {"outline": on_marks(scaled(loops, wide / width, tall / height), division)}
 
 
 def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:

@@ -6,24 +6,36 @@ corners go to that point like all others.
 """
 
 import itertools
-from collections.abc import Mapping
+from collections.abc import Iterable, Mapping
+from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
 from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
+from orthopsis.core.plane.arc import Arc, Place, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block, corner
 from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, CornerHandles, Handle, Setting, Value, Values
-from orthopsis.core.things.outline import size, with_corner
-from orthopsis.core.things.profile.body import body, shown_back_edges
+from orthopsis.core.things.outline import pieces, roundings, size, with_corner
+from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
 from orthopsis.core.view.eye import Array
 
 SAME_SHARE = 1e-9
+
+
+@dataclass(frozen=True, slots=True)
+class Shares:
+    """An outline in shares of its side: its corners by number, and the rounded ones."""
+
+    corners: dict[int, Place]
+    rounded: dict[int, Rounding]
+
+
 HALF = 0.5
 
 
@@ -32,29 +44,39 @@ def _role(values: Values) -> Role:
 
 
 @lru_cache(maxsize=1024)
-def _flat(values: Values, setting: Setting) -> dict[int, tuple[float, float]]:
-    """Return the corners of the outline in shares of the side's width, from its left end, and height.
+def _shares(values: Values, setting: Setting) -> Shares:
+    """Return the places of the outline in shares of the side's width, from its left end, and height.
 
     They are found from ticks on the nearest edge. Where a ruler makes those, the shares are those of its marks.
     """
     loops = values.outline("outline")
     width, height = size(loops)
-    flat = [(x / width, y / height) for loop in loops for x, y in loop]
+
+    def share(place: Place) -> Place:
+        return (place[0] / width, place[1] / height)
+
+    corners = [share(corner[:2]) for loop in loops for corner in loop]
+    rounded = {n: r.mapped(share) for n, r in roundings(loops).items()}
     if block.goal(setting, "up").is_ideal:
-        flat = _on_marks(flat, setting.sheet.division_mm / values.mm("height"))
-    return dict(enumerate(flat, start=1))
+        on_mark = _on_marks(_all_shares(corners, rounded), setting.sheet.division_mm / values.mm("height"))
+        corners = [(on_mark[x], on_mark[y]) for x, y in corners]
+        rounded = {n: r.mapped(lambda place: (on_mark[place[0]], on_mark[place[1]])) for n, r in rounded.items()}
+    return Shares(dict(enumerate(corners, start=1)), rounded)
 
 
-def _on_marks(flat: list[tuple[float, float]], mark: float) -> list[tuple[float, float]]:
-    """Return the shares moved to multiples of one, unless that would make two different ones the same."""
+def _all_shares(corners: Iterable[Place], rounded: Mapping[int, Rounding]) -> list[float]:
+    places = [*corners, *(place for r in rounded.values() for place in (r.start, r.end, r.centre))]
+    return sorted({share for place in places for share in place})
+
+
+def _on_marks(shares: list[float], mark: float) -> dict[float, float]:
+    """Return the share of a mark for each, or each as it is if that would make two different ones the same."""
+    as_is = {share: share for share in shares}
     if 1 / mark < 1:
-        return flat
-    shares = sorted({share for corner in flat for share in corner})
+        return as_is
     on_mark = {share: share if share in (0, 1) else round_to(share, mark) for share in shares}
-    rising = [on_mark[share] for share in shares]
-    if any(b - a < mark / 2 for a, b in itertools.pairwise(rising)):
-        return flat
-    return [(on_mark[x], on_mark[y]) for x, y in flat]
+    rising = list(on_mark.values())
+    return as_is if any(b - a < mark / 2 for a, b in itertools.pairwise(rising)) else on_mark
 
 
 def _from_near(values: Values, across: float) -> float:
@@ -62,27 +84,39 @@ def _from_near(values: Values, across: float) -> float:
     return 1 - across if _role(values) == "left" else across
 
 
-@lru_cache(maxsize=1024)
-def _front(values: Values, setting: Setting) -> Array:
-    """Return the corners of the outline in the world, shape (n, 3)."""
+def _places(values: Values, setting: Setting, flat: Array) -> Array:
+    """Return where places of the side, shape (n, 2), are in the world, shape (n, 3)."""
+    start, along, up = _side_axes(values, setting)
+    from_near = 1 - flat[:, 0] if _role(values) == "left" else flat[:, 0]
+    return start + from_near[:, None] * along + flat[:, 1:] * up
+
+
+def _side_axes(values: Values, setting: Setting) -> tuple[Array, Array, Array]:
+    """Return the foot of the nearest edge, and the vectors along and up the side, in the world."""
     start, vectors = block.axes(values, setting)
     along, up = vectors[_role(values)], vectors["up"]
-    if block.first_level(setting) == "top":
-        start, up = start + up, -up
-    return np.array([start + _from_near(values, x) * along + y * up for x, y in _flat(values, setting).values()])
+    return (start + up, along, -up) if block.first_level(setting) == "top" else (start, along, up)
 
 
 @lru_cache(maxsize=1024)
 def outline_of(values: Values, setting: Setting) -> Outline:
     """Return the outline on its side, with its corners where the eye sees them."""
-    role, frame = _role(values), setting.frame
+    role, frame, loops = _role(values), setting.frame, values.outline("outline")
     along, up, over = frame.way(role), frame.way("up"), frame.way(block.other(role))
-    seen = frame.eye.see(_front(values, setting))
+    shares = _shares(values, setting)
+
+    def see(places: Iterable[Place]) -> list[Point]:
+        seen = frame.eye.see(_places(values, setting, np.array(list(places))))
+        return [Point(x, y) for x, y in seen.tolist()]
+
     return Outline(
         thing=values.name,
-        loops=loops_of([len(loop) for loop in values.outline("outline")]),
-        flat=_flat(values, setting),
-        page={n: Point(float(x), float(y)) for n, (x, y) in enumerate(seen, start=1)},
+        loops=loops_of([len(loop) for loop in loops]),
+        flat=shares.corners,
+        page=dict(zip(shares.corners, see(shares.corners.values()), strict=True)),
+        pieces=pieces(loops),
+        rounded=shares.rounded,
+        arcs={n: Arc(*see((r.start, r.pole, r.end, r.centre))) for n, r in shares.rounded.items()},
         across=(along.family, along.goal),
         up=(up.family, up.goal),
         goal_name=over.family,
@@ -94,7 +128,7 @@ def outline_of(values: Values, setting: Setting) -> Outline:
 def _ready(values: Values, setting: Setting) -> dict[int, str]:
     """Return the guide lines that the block has already: those of corners at the ends of the nearest edge."""
     over, result = block.other(_role(values)), {}
-    for number, (x, y) in _flat(values, setting).items():
+    for number, (x, y) in _shares(values, setting).corners.items():
         if _from_near(values, x) <= SAME_SHARE and min(y, 1 - y) <= SAME_SHARE:
             result[number] = values.full(f"guide.{'bottom' if y < HALF else 'top'}.{over}")
     return result
@@ -103,6 +137,10 @@ def _ready(values: Values, setting: Setting) -> dict[int, str]:
 @lru_cache(maxsize=1024)
 def solid(values: Values, setting: Setting) -> Solid:
     """Return the profile in the world of the frame's eye."""
+    return _solid(values, setting, outline_of(values, setting))
+
+
+def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
     _, vectors = block.axes(values, setting)
     role = _role(values)
 
@@ -112,7 +150,10 @@ def solid(values: Values, setting: Setting) -> Solid:
         faces_near = across > 0 if role == "left" else across < 0
         return block.other(role) if faces_near else "back"
 
-    return body(outline_of(values, setting), _front(values, setting), vectors[block.other(role)], turned, role)
+    def places(flat: Array) -> Array:
+        return _places(values, setting, flat)
+
+    return body(outline, places, vectors[block.other(role)], turned, role)
 
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
@@ -122,27 +163,37 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
     moves += _divide(values, setting)
-    moves += [values.move("front", "front.on_side", act) for act in _crossings(values, setting, outline)]
+    grid = _Grid(values, setting)
+    moves += [values.move("front", "front.on_side", grid.mark(f"front.{c}", at)) for c, at in outline.flat.items()]
     moves += [values.move("front", "front.on_side", rule) for rule in front_edges(outline)]
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
-    shown = shown_back_edges(solid(values, setting), setting, is_see_through=values.is_see_through)
-    return moves + _back(values, setting, outline, shown)
+    block_form = _solid(values, setting, outline.block_form)
+    shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
+    moves += _back(values, setting, outline, shown)
+    whole = solid(values, setting)
+    return moves + rounded_moves(outline, whole, setting, grid.mark, is_see_through=values.is_see_through)
+
+
+def _marked(values: Values, setting: Setting) -> list[Place]:
+    """Return the places on the side that are crossings: corners, and where curves begin and have their centres."""
+    shares = _shares(values, setting)
+    return [*shares.corners.values(), *(p for r in shares.rounded.values() for p in (r.start, r.end, r.centre))]
 
 
 def _levels(values: Values, setting: Setting) -> list[float]:
-    """Return the heights between bottom and top at which the outline has corners, as shares."""
-    return _inner(y for _, y in _flat(values, setting).values())
+    """Return the heights between bottom and top at which something is marked, as shares."""
+    return _inner(y for _, y in _marked(values, setting))
 
 
 def _columns(values: Values, setting: Setting) -> list[float]:
-    """Return the places between the nearest edge and the end at which the outline has corners, as shares."""
-    return _inner(_from_near(values, x) for x, _ in _flat(values, setting).values())
+    """Return the places between the nearest edge and the end at which something is marked, as shares."""
+    return _inner(_from_near(values, x) for x, _ in _marked(values, setting))
 
 
-def _inner(shares: object) -> list[float]:
+def _inner(shares: Iterable[float]) -> list[float]:
     found: list[float] = []
-    for share in sorted(shares):  # type: ignore[call-overload]
+    for share in sorted(shares):
         if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):
             found.append(share)
     return found
@@ -185,26 +236,34 @@ def _tick(values: Values, setting: Setting, number: int, share: float) -> Measur
     return Divide(n(f"measure.tick.{number}"), n(f"near.{first}"), n(f"near.{second}"), up.family, from_first)
 
 
-def _crossings(values: Values, setting: Setting, outline: Outline) -> list[Cross]:
-    n, role = values.full, _role(values)
-    ticks = _inner([*_levels(values, setting), *_columns(values, setting)])
-    columns = _columns(values, setting)
+class _Grid:
+    """The light lines over a side, on whose crossings every place of the outline lies."""
 
-    def row(share: float) -> str:
+    def __init__(self, values: Values, setting: Setting) -> None:
+        self.values, self.role = values, _role(values)
+        self.columns = _columns(values, setting)
+        self.ticks = _inner([*_levels(values, setting), *self.columns])
+
+    def mark(self, name: str, place: Place) -> Cross:
+        """Return the act that marks a place of the side, in shares of its width and height."""
+        across, up = place
+        return Cross(self.values.full(name), self._column(_from_near(self.values, across)), self._row(up))
+
+    def _row(self, share: float) -> str:
+        n = self.values.full
         if share <= SAME_SHARE:
-            return n(f"guide.bottom.{role}")
+            return n(f"guide.bottom.{self.role}")
         if share >= 1 - SAME_SHARE:
-            return n(f"guide.top.{role}")
-        return n(f"construction.level.{ticks.index(_nearest(ticks, share))}")
+            return n(f"guide.top.{self.role}")
+        return n(f"construction.level.{self.ticks.index(_nearest(self.ticks, share))}")
 
-    def column(share: float) -> str:
+    def _column(self, share: float) -> str:
+        n = self.values.full
         if share <= SAME_SHARE:
             return n("near.edge")
         if share >= 1 - SAME_SHARE:
-            return n(f"{role}.edge")
-        return n(f"construction.column.{columns.index(_nearest(columns, share))}")
-
-    return [Cross(n(f"front.{c}"), column(_from_near(values, x)), row(y)) for c, (x, y) in outline.flat.items()]
+            return n(f"{self.role}.edge")
+        return n(f"construction.column.{self.columns.index(_nearest(self.columns, share))}")
 
 
 def _back(values: Values, setting: Setting, outline: Outline, shown: set[int]) -> list[Move]:
@@ -256,10 +315,7 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
 
 def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:
     """Put a corner where the line of sight through the page meets the side."""
-    start, vectors = block.axes(values, setting)
-    along, up = vectors[_role(values)], vectors["up"]
-    if block.first_level(setting) == "top":
-        start, up = start + up, -up
+    start, along, up = _side_axes(values, setting)
     sight = setting.frame.eye.ray(at)
     try:
         from_near, high, _ = np.linalg.solve(np.column_stack((along, up, -sight)), -start)

@@ -1,0 +1,107 @@
+"""Which curve rounds a corner, and where does a ruler that rests on a point touch it?
+
+A corner is rounded by a quarter of an ellipse: it touches the two edges where the rounding begins and ends, and its
+centre is the fourth corner of the parallelogram that these two places and the corner make. Its picture under any
+perspective follows from the pictures of those four points alone: the projective map that takes a square to them takes
+the quarter circle in that square to the curve. Page millimetres.
+
+Source: conics under projective maps, poles and polars; any textbook of projective geometry (from memory).
+"""
+
+import math
+from collections.abc import Callable
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+
+QUARTER_RAD = math.pi / 2
+Place = tuple[float, float]
+"""Across and up on a face."""
+
+
+@dataclass(frozen=True, slots=True)
+class Rounding:
+    """A rounded corner of an outline on its face.
+
+    Attributes:
+        corner, before: numbers of the corner and of the one before it in its loop.
+        start, end: where the curve leaves the edge before the corner and meets the one after it.
+        pole, centre: the corner itself, and the centre of the curve.
+        is_convex: whether the shape lies on the curve's inner side.
+    """
+
+    corner: int
+    before: int
+    start: Place
+    pole: Place
+    end: Place
+    centre: Place
+    is_convex: bool
+
+    def at(self, angle_rad: float) -> Place:
+        """Return the place at an angle of the quarter, 0 at the start, a right angle at the end."""
+        cos, sin, (x, y) = math.cos(angle_rad), math.sin(angle_rad), self.centre
+        return (
+            x + cos * (self.start[0] - x) + sin * (self.end[0] - x),
+            y + cos * (self.start[1] - y) + sin * (self.end[1] - y),
+        )
+
+    def mapped(self, to: Callable[[Place], Place]) -> "Rounding":
+        """Return it with its places in other coordinates of the face."""
+        return Rounding(
+            self.corner, self.before, to(self.start), to(self.pole), to(self.end), to(self.centre), self.is_convex
+        )
+
+
+@dataclass(frozen=True, slots=True)
+class Arc:
+    """A quarter of an ellipse, or its picture, by four finite points.
+
+    Attributes:
+        start, end: where it begins and ends.
+        pole: the corner that it rounds, where its tangents at both ends meet.
+        centre: the centre of the ellipse, or its picture.
+    """
+
+    start: Point
+    pole: Point
+    end: Point
+    centre: Point
+
+    def at(self, angle_rad: float) -> Point:
+        """Return the point at an angle of the quarter circle, 0 at the start, a right angle at the end.
+
+        Raises:
+            GeometryError: the four points make no quadrilateral.
+        """
+        x, y, w = self._square @ np.array([math.cos(angle_rad), math.sin(angle_rad), 1.0])
+        return Point(float(x / w), float(y / w))
+
+    def touches(self, goal: Point) -> list[float]:
+        """Return the angles, inside the quarter, at which lines to ``goal`` touch the curve; none, one or two.
+
+        The points of contact lie on the polar of the goal: for the unit circle g.x cos t + g.y sin t = g.w.
+        """
+        x, y, w = np.linalg.solve(self._square, np.array([goal.x, goal.y, goal.w]))
+        size = math.hypot(x, y)
+        if size <= abs(w):
+            return []  # the goal lies inside the curve, or at its centre
+        middle, half = math.atan2(y, x), math.acos(w / size)
+        angles = sorted((middle + side * half) % math.tau for side in (-1, 1))
+        return [angle for angle in angles if 0 < angle < QUARTER_RAD]
+
+    @property
+    def _square(self) -> NDArray[np.float64]:
+        """The map from the plane of the unit circle, with start at (1, 0), end at (0, 1), pole at (1, 1)."""
+        start, end, centre, pole = (np.array([p.x, p.y, 1.0]) for p in (self.start, self.end, self.centre, self.pole))
+        try:
+            a, b, c = np.linalg.solve(np.column_stack((start, end, -centre)), pole)
+        except np.linalg.LinAlgError:
+            raise GeometryError(
+                "no_rounding", "The corner of a curve is seen edge-on.", "Turn or move the thing a little."
+            ) from None
+        return np.column_stack((a * start - c * centre, b * end - c * centre, c * centre))
