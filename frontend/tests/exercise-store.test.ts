@@ -7,6 +7,29 @@ type Answer = { status?: number; body: unknown }
 const asked: { url: string; method: string; body: Record<string, unknown> }[] = []
 let answers: Record<string, (body: Record<string, unknown>) => Answer>
 
+const said: Record<string, unknown>[] = []
+
+/** A socket that answers a drag as the application does. */
+class FakeSocket {
+  static OPEN = 1
+  readyState = 1
+  onopen?: () => void
+  onmessage?: (event: { data: string }) => void
+  private exercise: object = {}
+
+  constructor() {
+    queueMicrotask(() => this.onopen?.())
+  }
+
+  send(text: string): void {
+    const message = JSON.parse(text) as { exercise?: object; drag?: { x: number } }
+    said.push(message as Record<string, unknown>)
+    this.exercise = { ...this.exercise, ...message.exercise, ...(message.drag && { x: message.drag.x }) }
+    const reply = message.drag ? { picture: { lines: [] } } : { exercise: this.exercise }
+    queueMicrotask(() => this.onmessage?.({ data: JSON.stringify(reply) }))
+  }
+}
+
 function drawing(exercise: unknown): Answer {
   return { body: { exercise, drawing: { lines: [], steps: [] } } }
 }
@@ -15,6 +38,7 @@ beforeEach(() => {
   setActivePinia(createPinia())
   vi.useFakeTimers()
   asked.length = 0
+  said.length = 0
   answers = {
     'GET /api/exercises/7': () => ({ body: { id: 7, version: 3, exercise: { title: 'A', n: 0 } } }),
     'POST /api/desk/draw': (body) => drawing(body.exercise),
@@ -76,18 +100,31 @@ describe('the exercise on the Desk', () => {
     expect(exercise.past).toHaveLength(0)
   })
 
-  it('asks one question at a time while dragging, the newest wins, and it is one thing to undo', async () => {
-    const exercise = useExercise()
-    await exercise.load(7)
-    for (let x = 1; x <= 20; x += 1) exercise.drag('views.0.point', [x, 0], true)
-    await exercise.rest()
-    const drags = asked.filter((a) => a.url === '/api/desk/drag')
-    expect(drags.length).toBeLessThan(4)
-    expect(exercise.document.x).toBe(20)
-    expect(exercise.past).toHaveLength(1)
-    await exercise.undo()
-    expect(exercise.document.x).toBeUndefined()
-  })
+  it.each([
+    ['over a socket', FakeSocket],
+    ['without one', undefined],
+  ])(
+    'asks one question at a time while dragging %s, the newest wins, and it is one thing to undo',
+    async (_, socket) => {
+      vi.stubGlobal('WebSocket', socket)
+      const exercise = useExercise()
+      await exercise.load(7)
+      for (let x = 1; x <= 20; x += 1) exercise.drag('views.0.point', [x, 0], true)
+      await exercise.rest()
+      const drags = socket ? said.filter((m) => 'drag' in m) : asked.filter((a) => a.url === '/api/desk/drag')
+      expect(drags.length).toBeGreaterThan(0)
+      expect(drags.length).toBeLessThan(4)
+      if (socket)
+        expect(
+          drags.slice(1).some((m) => 'exercise' in m),
+          'the exercise is said once',
+        ).toBe(false)
+      expect(exercise.document.x).toBe(20)
+      expect(exercise.past).toHaveLength(1)
+      await exercise.undo()
+      expect(exercise.document.x).toBeUndefined()
+    },
+  )
 
   it('keeps an edit while the database is gone and saves it when it is back', async () => {
     const exercise = useExercise()

@@ -2,6 +2,7 @@
 
 import pytest
 from fastapi.testclient import TestClient
+from starlette.websockets import WebSocketDisconnect
 
 from conftest import box, exercise_of
 from orthopsis.core.exercise.document import Exercise
@@ -50,6 +51,35 @@ def test_dragging_answers_with_the_picture_and_snaps(teacher: TestClient, crates
     answer = teacher.post("/api/desk/drag", json={"exercise": crates.document(), "drag": drag}).json()
     assert answer["picture"]["vanishing_points"]["point"] == [187, 150]
     assert "steps" not in answer["picture"]
+
+
+def test_a_drag_is_a_conversation_in_which_a_refused_move_changes_nothing(
+    teacher: TestClient, crates: Exercise
+) -> None:
+    def drag(handle: str, x: float, y: float) -> dict[str, object]:
+        return {"drag": {"op": "drag", "handle": handle, "x": x, "y": y}}
+
+    with teacher.websocket_connect("/api/desk/dragging") as socket:
+        socket.send_json({"exercise": crates.document(), **drag("views.0.point", 187.4, 3)})
+        assert socket.receive_json()["picture"]["vanishing_points"]["point"] == [187, 150]
+        for refused in (drag("things.0.nothing", 1, 1), {"drag": 7}, {"exercise": {"schema": "other"}}):
+            socket.send_json(refused)
+            assert socket.receive_json()["problem"]["why"]
+        socket.send_text("no JSON")
+        assert socket.receive_json()["problem"]["code"] == "bad_request"
+        socket.send_json({"rest": True})
+        assert socket.receive_json()["exercise"]["views"][0]["x_mm"] == 187
+
+
+def test_a_drag_of_nobody_is_refused(client: TestClient) -> None:
+    with pytest.raises(WebSocketDisconnect), client.websocket_connect("/api/desk/dragging"):
+        pass
+
+
+def test_a_drag_from_another_site_is_refused(teacher: TestClient) -> None:
+    elsewhere = {"origin": "http://elsewhere.example"}
+    with pytest.raises(WebSocketDisconnect), teacher.websocket_connect("/api/desk/dragging", headers=elsewhere):
+        pass
 
 
 BAD = [

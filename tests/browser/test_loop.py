@@ -139,12 +139,12 @@ def test_handles_move_by_the_keyboard_by_one_division(desk: Page, address: str) 
 def test_a_bad_length_is_said_at_its_place_and_the_last_good_drawing_stays(desk: Page, address: str) -> None:
     open_first(desk, address)
     first = desk.locator("article.thing").first
-    lines = desk.locator(".table .lines path").count()
+    drawn = desk.locator(".table .lines path.dark").get_attribute("d")
     first.get_by_role("button", name="the depth: 7").click()
     desk.keyboard.type("99 cm")
     desk.keyboard.press("Enter")
     expect(first.get_by_role("alert")).to_contain_text("longer than its guide line")
-    assert desk.locator(".table .lines path").count() == lines
+    assert desk.locator(".table .lines path.dark").get_attribute("d") == drawn
     first.get_by_role("button", name=re.compile("^Use ")).click()
     expect(first.get_by_role("alert")).to_have_count(0)
 

@@ -18,7 +18,7 @@ export class ProblemError extends Error {
   }
 }
 
-const UNREACHABLE: Problem = {
+export const UNREACHABLE: Problem = {
   code: 'unreachable',
   why: 'The application does not answer.',
   fix: 'Nothing is lost: it is tried again by itself. Is it still running?',

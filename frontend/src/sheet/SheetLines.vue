@@ -38,22 +38,28 @@ function aid(line: DrawnLine): boolean {
   return line.role === 'construction' && line.rests_on !== ''
 }
 
-const drawn = computed(() =>
-  picture.value.lines
-    .map((line) => ({ line, look: lookOf(line), d: pathOf(line) }))
-    .filter((item) => item.look !== 'none')
-    .sort((p, q) => Number(p.look === 'dark') - Number(q.look === 'dark')),
-)
+/** All lines of one look are one path, dark ones last: hundreds of elements would make a drag stutter. */
+const paths = computed(() => {
+  const found = new Map<string, string[]>()
+  for (const line of picture.value.lines) {
+    const look = lookOf(line)
+    if (look === 'none') continue
+    const fresh = props.stage?.fresh.has(line.id) ? ' fresh' : ''
+    const chosen = props.selected !== undefined && line.thing === props.selected ? ' chosen' : ''
+    const key = look + fresh + chosen
+    const pieces = found.get(key)
+    if (pieces) pieces.push(pathOf(line))
+    else found.set(key, [pathOf(line)])
+  }
+  return [...found]
+    .map(([key, pieces]) => ({ key, d: pieces.join('') }))
+    .sort((p, q) => Number(p.key.startsWith('dark')) - Number(q.key.startsWith('dark')))
+})
 </script>
 
 <template>
   <g class="lines" :style="{ '--weight': thickness }">
-    <path
-      v-for="{ line, look, d } in drawn"
-      :key="line.id"
-      :class="[look, { fresh: stage?.fresh.has(line.id), chosen: selected !== undefined && line.thing === selected }]"
-      :d="d"
-    />
+    <path v-for="{ key, d } in paths" :key="key" :class="key" :d="d" />
   </g>
 </template>
 

@@ -9,6 +9,7 @@ import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
 import { api, ask, ProblemError } from '@/api/client'
+import { type Drag, Dragging } from '@/api/dragging'
 import type { Act, Drawing, ExerciseDocument, Picture, Place, Problem } from '@/api/types'
 
 type Kept = 'kept' | 'changed' | 'saving' | 'waiting' | 'stale'
@@ -78,28 +79,28 @@ export const useExercise = defineStore('exercise', () => {
   }
 
   let beforeDrag: ExerciseDocument | null = null
-  let wanted: { handle: string; place: Place; snap: boolean } | null = null
+  const dragging = new Dragging()
+  let wanted: Drag | null = null
   let asking: Promise<void> | null = null
+  let isMoved = false
 
   /** Drag a handle: the picture follows as fast as the core answers. */
   function drag(handle: string, place: Place, snap: boolean): void {
-    beforeDrag ??= document.value
+    if (!beforeDrag) {
+      beforeDrag = document.value
+      dragging.begin(beforeDrag)
+    }
     wanted = { handle, place, snap }
     asking ??= follow()
   }
 
   async function follow(): Promise<void> {
     while (wanted) {
-      const { handle, place, snap } = wanted
+      const next = wanted
       wanted = null
       try {
-        const body = {
-          exercise: document.value,
-          drag: { op: 'drag' as const, handle, x: place[0], y: place[1], snap },
-        }
-        const answer = await ask(api.POST('/api/desk/drag', { body }))
-        document.value = answer.exercise
-        picture.value = answer.picture
+        picture.value = await dragging.move(next)
+        isMoved = true
         problem.value = null
       } catch (error) {
         refuse(error)
@@ -113,9 +114,11 @@ export const useExercise = defineStore('exercise', () => {
     await asking
     const before = beforeDrag
     beforeDrag = null
-    if (!before || before === document.value) return
-    remember(before)
+    if (!before || !isMoved) return
+    isMoved = false
     try {
+      document.value = await dragging.rest()
+      remember(before)
       await draw(document.value)
     } catch (error) {
       refuse(error)

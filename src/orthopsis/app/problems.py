@@ -42,6 +42,11 @@ class Refusal(Exception):
         self.problem = Problem(code=code, why=why, fix=fix)
 
 
+def problem_of(error: GeometryError) -> Problem:
+    """Return what the screen is told of something that cannot be drawn."""
+    return Problem(code=error.code, why=error.why, fix=error.fix, about=error.about, nearest=error.nearest)
+
+
 PROBLEMS: dict[int | str, dict[str, Any]] = {
     status: {"model": Problem} for status in (401, 403, 404, 409, 413, 422, 429, 503)
 }
@@ -56,8 +61,7 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(GeometryError)
     def geometry(_: Request, error: GeometryError) -> JSONResponse:
-        problem = Problem(code=error.code, why=error.why, fix=error.fix, about=error.about, nearest=error.nearest)
-        return _answer(422, problem)
+        return _answer(422, problem_of(error))
 
     @app.exception_handler(StoreError)
     def store(_: Request, error: StoreError) -> JSONResponse:

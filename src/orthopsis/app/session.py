@@ -5,10 +5,13 @@ from collections.abc import Iterator
 from typing import Annotated
 
 from fastapi import Cookie, Depends, Request, Response
+from fastapi.concurrency import run_in_threadpool
 from limits import RateLimitItem, parse
 from limits.storage import MemoryStorage
 from limits.strategies import MovingWindowRateLimiter
 from sqlalchemy.orm import Session
+from starlette.datastructures import State
+from starlette.requests import HTTPConnection
 
 from orthopsis.app.problems import Refusal
 from orthopsis.store import teachers
@@ -54,7 +57,7 @@ def current_teacher(db: Db, orthopsis_session: Annotated[str | None, Cookie()] =
     """
     teacher = teachers.session_teacher(db, orthopsis_session) if orthopsis_session else None
     if teacher is None:
-        raise Refusal(401, "signed_out", "You are not signed in.", "Sign in; what you did stays in this window.")
+        raise _signed_out()
     return teacher
 
 
@@ -82,7 +85,7 @@ class SignedIn:
         self._until.clear()
 
 
-def signed_in(request: Request, orthopsis_session: Annotated[str | None, Cookie()] = None) -> None:
+async def signed_in(request: Request, orthopsis_session: Annotated[str | None, Cookie()] = None) -> None:
     """Let pass who is signed in, without saying who; for questions that touch nothing kept.
 
     Raises:
@@ -91,9 +94,19 @@ def signed_in(request: Request, orthopsis_session: Annotated[str | None, Cookie(
     memory: SignedIn = request.app.state.signed_in
     if orthopsis_session and memory.knows(orthopsis_session):
         return
-    with request.app.state.sessions() as db:
-        current_teacher(db, orthopsis_session)
+    if not await run_in_threadpool(is_signed_in, request.app.state, orthopsis_session):
+        raise _signed_out()
     memory.remember(str(orthopsis_session))
+
+
+def is_signed_in(state: State, token: str | None) -> bool:
+    """Tell whether the database knows a token."""
+    with state.sessions() as db:
+        return token is not None and teachers.session_teacher(db, token) is not None
+
+
+def _signed_out() -> Refusal:
+    return Refusal(401, "signed_out", "You are not signed in.", "Sign in; what you did stays in this window.")
 
 
 def set_cookie(response: Response, token: str) -> None:
@@ -103,16 +116,19 @@ def set_cookie(response: Response, token: str) -> None:
     )
 
 
-def refuse_other_sites(request: Request) -> None:
-    """Refuse a changing request that another site's page has sent.
+def is_other_site(asked: HTTPConnection) -> bool:
+    """Tell whether the browser says that a request or a socket comes from another site."""
+    site = asked.headers.get("sec-fetch-site", "same-origin")
+    origin = asked.headers.get("origin")
+    host = asked.headers.get("host", "")
+    return site not in ("same-origin", "none") or bool(origin and origin.partition("://")[2] != host)
+
+
+async def refuse_other_sites(asked: HTTPConnection) -> None:
+    """Refuse a changing request that another site's page has sent; a socket refuses by itself.
 
     Raises:
         Refusal: the browser says it comes from elsewhere.
     """
-    if request.method in ("GET", "HEAD", "OPTIONS"):
-        return
-    site = request.headers.get("sec-fetch-site", "same-origin")
-    origin = request.headers.get("origin")
-    host = request.headers.get("host", "")
-    if site not in ("same-origin", "none") or (origin and origin.partition("://")[2] != host):
+    if asked.scope.get("method", "GET") not in ("GET", "HEAD", "OPTIONS") and is_other_site(asked):
         raise Refusal(403, "other_site", "This request comes from another site.", "Open the application itself.")

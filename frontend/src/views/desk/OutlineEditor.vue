@@ -33,7 +33,10 @@ async function set(text: string): Promise<void> {
       <NButton v-for="o in piece.options" :key="o.value" size="small" @click="set(o.value)">{{ o.text }}</NButton>
     </div>
     <label>
-      <span class="quiet">Or its corners, across and up from the lower left; a hole follows after a slash:</span>
+      <span class="quiet"
+        >Or its corners, across and up from the lower left; r and a number rounds one, a hole or a second piece follows
+        after a slash:</span
+      >
       <NInput v-model:value="corners" type="textarea" :autosize="{ minRows: 3, maxRows: 8 }" />
     </label>
     <NButton type="primary" size="small" class="use" @click="set(corners)">Use these corners</NButton>

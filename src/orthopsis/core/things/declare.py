@@ -8,6 +8,7 @@ import math
 import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
+from functools import lru_cache
 from typing import Literal
 
 from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift
@@ -268,11 +269,15 @@ class CornerHandles:
 
     def handle(self, number: int) -> Handle:
         """Return the handle of one corner."""
+        return _corner_handle(self, number)
 
-        def drag(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
-            return self.drag(values, setting, at, number)
 
-        return Handle(f"corner_{number}", f"Move corner {number}", self.changes, drag, "corner")
+@lru_cache(maxsize=512)
+def _corner_handle(corners: CornerHandles, number: int) -> Handle:
+    def drag(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+        return corners.drag(values, setting, at, number)
+
+    return Handle(f"corner_{number}", f"Move corner {number}", corners.changes, drag, "corner")
 
 
 def stand_on_front(values: Values, setting: Setting, joint: Joint) -> Mapping[str, Value]:

@@ -1,0 +1,198 @@
+"""How long does a teacher take to make, show and print each box and letter exercise at the Desk?
+
+A script does what a teacher does, one act of the hand after another (a click, a drag, a value typed), with a pause for
+looking and aiming before each. Figures of its own, in the harbour's words.
+"""
+
+import time
+from collections.abc import Callable
+
+from playwright.sync_api import Locator, Page, sync_playwright
+
+from report import report
+from serving import CHROMIUM, served
+
+PAUSE_S = 2.5
+"""Time to look, decide and aim before each act of the hand (no source)."""
+TYPED_S = 0.25
+"""Time for each character typed."""
+BAR_S = 120
+
+Z = "0 0, 60 0, 60 15, 22 15, 60 45, 60 60, 0 60, 0 45, 38 45, 0 15"
+A = "0 0, 14 0, 14 22, 46 22, 46 0, 60 0, 60 70, 0 70 / 14 36, 14 56, 46 56, 46 36"
+C = "0 0, 60 0, 60 16, 16 16, 16 54, 60 54, 60 70, 0 70"
+H = "0 0, 16 0, 16 24, 40 24, 40 0, 56 0, 56 64, 40 64, 40 36, 16 36, 16 64, 0 64"
+F = "0 0, 18 0, 18 22, 36 22, 36 34, 18 34, 18 48, 56 48, 56 64, 0 64"
+
+
+class Teacher:
+    """One hand on the mouse, one on the keyboard; counts what it does."""
+
+    def __init__(self, page: Page, address: str) -> None:
+        self.page, self.address, self.acts = page, address, 0
+
+    def _look(self, characters: int = 0) -> None:
+        self.acts += 1
+        time.sleep(PAUSE_S + TYPED_S * characters)
+
+    def press(self, name: str, within: Locator | None = None, *, exact: bool = False) -> None:
+        """Press a button."""
+        self._look()
+        (within or self.page).get_by_role("button", name=name, exact=exact).first.click()
+
+    def pick(self, place: str, option: str) -> None:
+        """Choose another value at a place of a sentence."""
+        self.press(place)
+        self._look()
+        self.page.locator(".n-base-select-option", has_text=option).first.click()
+
+    def type(self, place: str, value: str) -> None:
+        """Type another value at a place of the last sentence that has it."""
+        self._look(len(value))
+        self.page.get_by_role("button", name=place).last.click()
+        self.page.keyboard.type(value)
+        self.page.keyboard.press("Enter")
+
+    def corners(self, outline: str) -> None:
+        """Type the corners of a shape, as from a list on paper."""
+        self._look()
+        self.page.get_by_role("button", name="the outline").last.click()
+        if outline.startswith("letter"):
+            self.press(outline)
+            return
+        self._look(len(outline))
+        self.page.get_by_label("Or its corners").fill(outline)
+        self.press("Use these corners")
+        self.page.get_by_role("button", name="Use these corners").wait_for(state="detached")
+
+    def drag(self, label: str, dx: float, dy: float) -> None:
+        """Drag a handle."""
+        self._look()
+        spot = self.page.get_by_label(label).bounding_box()
+        assert spot is not None
+        x, y = spot["x"] + spot["width"] / 2, spot["y"] + spot["height"] / 2
+        self.page.mouse.move(x, y)
+        self.page.mouse.down()
+        self.page.mouse.move(x + dx, y + dy, steps=8)
+        self.page.mouse.up()
+
+    def begin(self) -> None:
+        """Begin with an empty sheet."""
+        self.page.goto(f"{self.address}/desk")
+        self.press("New exercise")
+        self.press("An empty sheet")
+        self.page.get_by_role("button", name="Add a box").wait_for()
+
+    def show_and_print(self) -> None:
+        """Show two steps to the class, then see the sheets that would be printed."""
+        self.page.locator(".state", has_text="kept").wait_for()
+        self._look()
+        self.page.get_by_role("link", name="Show").click()
+        self.page.locator(".sheet").first.wait_for()
+        for _ in range(2):
+            self._look()
+            self.page.keyboard.press("ArrowRight")
+        self._look()
+        self.page.keyboard.press("Escape")
+        self.page.get_by_role("link", name="Print").click()
+        self.page.locator(".preview img").first.wait_for()
+
+
+def first_boxes(hand: Teacher) -> None:
+    """Six boxes round the point, one of them see-through."""
+    places = [(40, 20), (-30, -40), (20, 60), (0, -20), (-60, 30), (30, 10)]
+    for number, (dx, dy) in enumerate(places, start=1):
+        hand.press("Add a box")
+        hand.page.locator("article.thing").nth(number - 1).wait_for()
+        hand.drag(f"Move the box: Box {number}", dx, dy)
+    hand.pick("the look", "See-through")
+
+
+def cubes(hand: Teacher) -> None:
+    """True cubes, the distance points at the sheet's ends."""
+    hand.type("the viewing distance", "210")
+    for number, (dx, dy) in enumerate([(10, 10), (-20, -20), (30, 0)], start=1):
+        hand.press("Add a box")
+        hand.page.locator("article.thing").nth(number - 1).wait_for()
+        hand.drag(f"Move the box: Box {number}", dx, dy)
+        hand._look()
+        hand.page.get_by_role("button", name="the depth").last.click()
+        hand._look()
+        hand.page.locator(".n-base-select-option", has_text="cube").first.click()
+
+
+def letter(outline: str, depth: str, corner: str) -> Callable[[Teacher], None]:
+    """Return the making of a block letter in one point, its corners typed, its depth measured."""
+
+    def make(hand: Teacher) -> None:
+        hand.type("the place of the point", "300")
+        hand.press("Add a shape")
+        hand.corners(outline)
+        hand.type("the distance from the bottom edge", "180")
+        hand.pick("the depth", "measured")
+        hand.type("the depth", depth)
+        hand.pick("the corner", corner)
+
+    return make
+
+
+def letter_in_two(hand: Teacher) -> None:
+    """A letter on a side, the points at the sheet's ends."""
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a shape")
+    hand.corners(Z)
+    hand.drag("Move the block: Shape 1", 20, 30)
+
+
+def letters_in_three(hand: Teacher) -> None:
+    """Three letters from below, the third point at the top."""
+    hand.pick("kind: One point", "Three points")
+    for number, outline in enumerate((A, C, "letter T"), start=1):
+        hand.press("Add a shape")
+        hand.page.locator("article.thing").nth(number - 1).wait_for()
+        hand.corners(outline)
+
+
+def box_in_two(hand: Teacher) -> None:
+    """A box about its nearest edge, the points far out."""
+    hand.pick("kind: One point", "Two points")
+    hand.type("the place of the left point", "-90")
+    hand.type("the place of the right point", "480")
+    hand.press("Add a box")
+    hand.drag("Move the box: Box 1", 10, 20)
+    hand.pick("the left side", "measured")
+
+
+EXERCISES: dict[str, Callable[[Teacher], None]] = {
+    "first_boxes": first_boxes,
+    "cubes": cubes,
+    "letter_h": letter(H, "38", "corner 3"),
+    "letter_f": letter(F, "18", "corner 9"),
+    "letter_two_points": letter_in_two,
+    "letters_three_points": letters_in_three,
+    "box_two_points": box_in_two,
+}
+
+
+def main() -> None:
+    """Print the seconds for each exercise, from the shelf to the printed page."""
+    with served() as address, sync_playwright() as play:
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.request.post(
+            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
+        )
+        for name, make in EXERCISES.items():
+            hand = Teacher(page, address)
+            begin = time.perf_counter()
+            hand.begin()
+            make(hand)
+            hand.show_and_print()
+            seconds = time.perf_counter() - begin
+            on = f"{hand.acts} acts, {PAUSE_S} s before each and {TYPED_S} s a character; made, shown and printed"
+            report(f"at_the_desk.{name}", seconds, "s", f"<={BAR_S}", seconds <= BAR_S, on)
+        browser.close()
+
+
+if __name__ == "__main__":
+    main()

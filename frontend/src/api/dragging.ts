@@ -1,0 +1,84 @@
+/**
+ * A drag as a conversation over one socket: each move is answered with the picture. Where no socket can be had (some
+ * school networks refuse them) every move is a request of its own, with the whole exercise.
+ */
+import { api, ask, ProblemError, UNREACHABLE } from './client'
+import type { ExerciseDocument, Picture, Place, Problem } from './types'
+
+export interface Drag {
+  handle: string
+  place: Place
+  snap: boolean
+}
+
+interface Reply {
+  picture?: Picture
+  exercise?: ExerciseDocument
+  problem?: Problem
+}
+
+const PATH = '/api/desk/dragging'
+const OPEN_WITHIN_MS = 1500
+
+export class Dragging {
+  private socket: Promise<WebSocket | null> | null = null
+  private exercise: ExerciseDocument = {}
+  private isTold = false
+
+  /** A drag begins on this exercise. */
+  begin(exercise: ExerciseDocument): void {
+    this.exercise = exercise
+    this.isTold = false
+  }
+
+  async move({ handle, place, snap }: Drag): Promise<Picture> {
+    const drag = { op: 'drag' as const, handle, x: place[0], y: place[1], snap }
+    const socket = await this.open()
+    if (!socket) {
+      const answer = await ask(api.POST('/api/desk/drag', { body: { exercise: this.exercise, drag } }))
+      this.exercise = answer.exercise
+      return answer.picture
+    }
+    const reply = await this.say(socket, this.isTold ? { drag } : { exercise: this.exercise, drag })
+    this.isTold = true
+    return reply.picture!
+  }
+
+  /** The exercise as the hand has left it. */
+  async rest(): Promise<ExerciseDocument> {
+    const socket = await this.open()
+    if (!socket || !this.isTold) return this.exercise
+    return (await this.say(socket, { rest: true })).exercise!
+  }
+
+  private open(): Promise<WebSocket | null> {
+    this.socket ??= new Promise((done) => {
+      if (typeof WebSocket === 'undefined') return done(null)
+      const socket = new WebSocket(location.origin.replace(/^http/, 'ws') + PATH)
+      const give = setTimeout(() => done(null), OPEN_WITHIN_MS)
+      socket.onopen = () => {
+        clearTimeout(give)
+        done(socket)
+      }
+      socket.onerror = () => done(null)
+    })
+    return this.socket
+  }
+
+  private say(socket: WebSocket, message: object): Promise<Reply> {
+    return new Promise((done, fail) => {
+      const lost = () => {
+        this.socket = null
+        fail(new ProblemError(0, UNREACHABLE))
+      }
+      if (socket.readyState !== WebSocket.OPEN) return lost()
+      socket.onclose = lost
+      socket.onmessage = (event: MessageEvent<string>) => {
+        const reply = JSON.parse(event.data) as Reply
+        if (reply.problem) fail(new ProblemError(422, reply.problem))
+        else done(reply)
+      }
+      socket.send(JSON.stringify(message))
+    })
+  }
+}

@@ -1,0 +1,119 @@
+"""From a word to its outline: which letters stand in it, how large, where."""
+
+import unicodedata
+from dataclasses import dataclass
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.things.letters.alphabet import ACCENTS, ALPHABET, NARROWEST_STROKES, Glyph
+from orthopsis.core.things.letters.grid import Grid, Measures
+from orthopsis.core.things.outline import Outline, moved
+
+MOST_LETTERS = 24
+SPACE = 0.5
+"""Width of a space in widths of a common letter."""
+
+
+@dataclass(frozen=True, slots=True)
+class Letter:
+    """A letter in its place.
+
+    Attributes:
+        name: as it is called in the steps: the character, with a number where the word has it twice.
+        outline: mm from the word's lower left.
+        left, right: from where to where it reaches, mm.
+    """
+
+    name: str
+    outline: Outline
+    left: float
+    right: float
+
+
+def read_word(text: str) -> str:
+    """Return a word in capitals, as it will be drawn.
+
+    Raises:
+        GeometryError: it is empty, too long, or has a character that the alphabet lacks; what would do is said.
+    """
+    word = unicodedata.normalize("NFC", " ".join(text.upper().split()))
+    if not word:
+        raise _fault("empty_word", "There is no letter in this word.", "Type a letter or a word.", "K")
+    if len(word) > MOST_LETTERS:
+        fix = f"Use at most {MOST_LETTERS} letters, or make two words of it."
+        raise _fault("too_many_letters", f"This word has {len(word)} letters.", fix, word[:MOST_LETTERS].strip())
+    for character in word:
+        if character != " " and not _can_draw(character):
+            near = _nearest(character)
+            fix = f"“{near}” would do." if near else "Leave it out."
+            nearest = word.replace(character, near).strip() or "K"
+            raise _fault("no_such_letter", f"The alphabet has no “{character}”.", fix, nearest)
+    return word
+
+
+def _fault(code: str, why: str, fix: str, nearest: str) -> GeometryError:
+    return GeometryError(code, why, fix, about="text", nearest=nearest)
+
+
+def _parts(character: str) -> tuple[str, str]:
+    """Return the plain letter and its accent, or an empty text."""
+    if character in ALPHABET:
+        return character, ""
+    apart = unicodedata.normalize("NFD", character)
+    return apart[0], apart[1:]
+
+
+def _can_draw(character: str) -> bool:
+    plain, accent = _parts(character)
+    return plain in ALPHABET and (not accent or accent in ACCENTS)
+
+
+_LIKE = {"Ł": "L", "Đ": "Ð", "’": "'", "‘": "'", "´": "'", "`": "'", "–": "-", "—": "-", "_": "-", "+": "&", ".": "!"}
+
+
+def _nearest(character: str) -> str:
+    """Return the letter that comes nearest to one that the alphabet lacks, or an empty text."""
+    plain = _parts(character)[0]
+    return plain if plain in ALPHABET else _LIKE.get(character, "")
+
+
+def set_word(word: str, measures: Measures, gap: float, *, is_round: bool) -> list[Letter]:
+    """Return the letters of a word in their places, from its lower left; what hangs below the line lifts all."""
+    letters, at = list[Letter](), 0.0
+    for character in word:
+        if character == " ":
+            at += SPACE * measures.width
+            continue
+        outline, width = _draw(character, measures, is_round=is_round)
+        name = _name(character, [letter.name for letter in letters])
+        letters.append(Letter(name, moved(outline, at, 0.0), at, at + width))
+        at += width + gap
+    sunk = min(0.0, *(corner[1] for letter in letters for loop in letter.outline for corner in loop))
+    if sunk == 0:
+        return letters
+    return [Letter(a.name, moved(a.outline, 0.0, -sunk), a.left, a.right) for a in letters]
+
+
+def _name(character: str, earlier: list[str]) -> str:
+    count = sum(name.partition(" ")[0] == character for name in earlier)
+    return f"{character} {count + 1}" if count else character
+
+
+def _draw(character: str, measures: Measures, *, is_round: bool) -> tuple[Outline, float]:
+    """Return the outline of a letter from its lower left, and its width."""
+    plain, accent = _parts(character)
+    glyph = ALPHABET[plain]
+    own = _sized(measures, _width(glyph, measures))
+    outline = Grid(own).outline(glyph.rounded if is_round and glyph.rounded else glyph.block, is_round=is_round)
+    if not accent:
+        return outline, own.width
+    wide = max(own.width, NARROWEST_STROKES * measures.stroke)
+    mark = Grid(_sized(measures, wide)).outline(ACCENTS[accent], is_round=False)
+    return (*moved(outline, (wide - own.width) / 2, 0.0), *mark), wide
+
+
+def _width(glyph: Glyph, measures: Measures) -> float:
+    return glyph.strokes * measures.stroke if glyph.strokes else glyph.width * measures.width
+
+
+def _sized(m: Measures, width: float) -> Measures:
+    return Measures(width, m.height, m.stroke, m.bar, m.middle, m.middle_up)
