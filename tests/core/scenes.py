@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.plane.tolerance import AGREE_MM
+from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.profile.shapes import READY
 
@@ -55,13 +56,38 @@ def profiles(
     shape = scaled(READY[draw(st.sampled_from(shapes))], draw(st.integers(30, 90)), draw(st.integers(30, 90)))
     thing: dict[str, Any] = {"kind": "profile", "name": "Shape", "outline": shape}
     thing["look"] = draw(st.sampled_from(looks))
+    return exercise_of(draw(_stood(thing, view)), views=[VIEWS[view]])
+
+
+@st.composite
+def words(
+    draw: Any,
+    views: tuple[str, ...] = ("one_point", "two_point", "from_above", "from_below"),
+    looks: tuple[str, ...] = ("solid", "see_through"),
+    most: int = 3,
+) -> Exercise:
+    """Return an exercise with one word of any letters, block or round, in one of the named views."""
+    view = draw(st.sampled_from(views))
+    text = draw(st.text(st.sampled_from([*ALPHABET, *"ÀÇÅÑÖŠ"]), min_size=1, max_size=most))
+    thing: dict[str, Any] = {"kind": "letters", "name": "Shape", "text": text}
+    thing["form"] = draw(st.sampled_from(["block", "round"]))
+    thing["thickness"] = draw(st.sampled_from(["fifth", "quarter", "third"]))
+    thing["look"] = draw(st.sampled_from(looks))
+    width, height = draw(st.integers(20, 60)), draw(st.integers(20, 80))
+    stood = draw(_stood(thing, view))
+    sizes = {"width": width, "height": height, "gap": draw(st.integers(2, 12))}
+    return exercise_of(sizes | stood, views=[VIEWS[view]])
+
+
+@st.composite
+def _stood(draw: Any, thing: dict[str, Any], view: str) -> dict[str, Any]:
+    """Return a thing with an outline where it stands in a view."""
     if view == "one_point":
         place = {"left": draw(st.integers(0, 320)) + 0.37, "bottom": draw(st.integers(0, 200)) + 0.41}
-        thing |= {**place, "depth_by": draw(st.sampled_from(["half", "measured"])), "depth": draw(st.floats(1.0, 5.0))}
-    else:
-        block = draw(_corner_boxes("Shape", view))
-        thing = {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
-    return exercise_of(thing, views=[VIEWS[view]])
+        how = draw(st.sampled_from(["half", "measured"]))
+        return {**thing, **place, "depth_by": how, "depth": draw(st.floats(1.0, 5.0))}
+    block = draw(_corner_boxes("Shape", view))
+    return {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
 
 
 def rounded() -> st.SearchStrategy[Exercise]:

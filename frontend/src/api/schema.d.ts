@@ -1825,7 +1825,7 @@ export interface components {
              * @default words
              * @enum {string}
              */
-            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline" | "thing";
+            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline" | "thing" | "text";
             /**
              * Value
              * @default

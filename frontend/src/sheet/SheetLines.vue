@@ -34,8 +34,12 @@ function pathOf(line: DrawnLine): string {
   return `M${[line.from, ...line.bend, line.to].map((place) => at(place).join(' ')).join('L')}`
 }
 
+/** Lines to a distance or measuring point stay in sight, those that only divide a face do not. */
+const aids = computed(() => new Set(picture.value.aims.filter((aim) => aim.kind === 'aid').map((aim) => aim.name)))
+
 function aid(line: DrawnLine): boolean {
-  return line.role === 'construction' && line.rests_on !== ''
+  if (line.role !== 'construction' || line.rests_on === '') return false
+  return props.stage !== undefined || aids.value.has(line.rests_on)
 }
 
 /** All lines of one look are one path, dark ones last: hundreds of elements would make a drag stutter. */

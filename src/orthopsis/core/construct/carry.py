@@ -7,11 +7,14 @@ height or the same place across, else as the caller's fallback says. Where nothi
 there but nothing is told or drawn.
 """
 
+import itertools
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
+import numpy as np
+
 from orthopsis.core.construct.count import runs_along
-from orthopsis.core.construct.moves import Family, Move, Role, Rule, RuleToPoint, Run, Slide
+from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import starts_inside
@@ -37,6 +40,7 @@ class Outline:
         goal_name, goal: the vanishing point to which it is carried.
         pieces: numbers of the loops of each piece, its own outline first.
         rounded: the rounded corners, places in the shares of ``flat``; ``arcs`` their curves on the page.
+        parts: what is told one by one: the name of each part and how many loops it has; none where all is one.
     """
 
     thing: str
@@ -52,6 +56,20 @@ class Outline:
     """Full names of guide lines that are there already, by corner."""
     rounded: Mapping[int, Rounding] = field(default_factory=dict)
     arcs: Mapping[int, Arc] = field(default_factory=dict)
+    parts: Sequence[tuple[str, int]] = ()
+
+    @property
+    def part_corners(self) -> list[tuple[str, list[int]]]:
+        """The parts in order, each with its corners."""
+        loops, result = iter(self.loops), []
+        for name, count in self.parts or (("", len(self.loops)),):
+            result.append((name, [corner for loop in itertools.islice(loops, count) for corner in loop]))
+        return result
+
+    @property
+    def part_of(self) -> dict[int, str]:
+        """The name of each corner's part."""
+        return {corner: name for name, corners in self.part_corners for corner in corners}
 
     @property
     def block_form(self) -> "Outline":
@@ -112,27 +130,52 @@ def guided_corners(outline: Outline) -> list[int]:
     return result
 
 
-def front_edges(outline: Outline) -> list[Rule]:
-    """Return the acts that draw the outline, once its corners are marked."""
-    n = outline.full
-    return [
-        Rule(n(f"front.edge.{a}"), n(f"front.{a}"), n(f"front.{b}"), outline.family(a, b)) for a, b in outline.edges
-    ]
+def front_moves(outline: Outline, breath: str, mark: Callable[[int], list[Act]]) -> list[Move]:
+    """Return the moves that mark the corners of the outline and draw it, part by part.
+
+    Args:
+        mark: from a corner to the acts that mark it on the front.
+    """
+    n, following, moves = outline.full, dict(outline.edges), []
+    for part, corners in outline.part_corners:
+        acts: list[Act] = [act for corner in corners for act in mark(corner)]
+        for a in corners:
+            b = following[a]
+            acts.append(Rule(n(f"front.edge.{a}"), n(f"front.{a}"), n(f"front.{b}"), outline.family(a, b)))
+        moves += [Move("front", outline.thing, breath, act, part=part) for act in acts]
+    return moves
 
 
 def guide_moves(outline: Outline, guided: Sequence[int], breath: str) -> list[Move]:
     """Return the light lines to the vanishing point, each as far as the hand goes; unseen ones for the rest."""
-    n = outline.full
+    n, part_of, stops = outline.full, outline.part_of, _crossed(outline, guided)
     moves = []
     for corner in outline.corners:
         if corner in outline.ready:
             continue
         is_told = corner in guided
-        apart = tuple(n(f"front.edge.{a}") for a, b in outline.edges if corner not in (a, b)) if is_told else ()
+        apart = tuple(n(f"front.edge.{a}") for a in stops[corner]) if is_told else ()
         role: Role = "guide" if is_told else "unseen"
         act = RuleToPoint(n(f"guide.{corner}"), n(f"front.{corner}"), outline.goal_name, role, apart)
-        moves.append(Move("guides", outline.thing, breath if is_told else "", act))
+        moves.append(Move("guides", outline.thing, breath if is_told else "", act, part=part_of[corner]))
     return moves
+
+
+def _crossed(outline: Outline, guided: Sequence[int]) -> dict[int, list[int]]:
+    """Return for each guided corner the edges that its line to the point may meet: their ends lie on both sides."""
+    corners, edges = outline.corners, outline.edges
+    row = {corner: i for i, corner in enumerate(corners)}
+    place = np.array([outline.page[corner].xy for corner in corners])
+    goal = np.array([outline.goal.x, outline.goal.y])
+    ends = np.array([(row[a], row[b]) for a, b in edges])
+    result = {}
+    for corner in guided:
+        here = place[row[corner]]
+        way = goal - here * outline.goal.w
+        aside = (place[:, 0] - here[0]) * way[1] - (place[:, 1] - here[1]) * way[0]
+        meets = aside[ends[:, 0]] * aside[ends[:, 1]] <= 0
+        result[corner] = [edges[i][0] for i in np.flatnonzero(meets).tolist() if corner not in edges[i]]
+    return result
 
 
 Fallback = Callable[[int], list[Move]]
@@ -148,32 +191,46 @@ def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback
         fallback: makes a back corner that no edge and no alignment leads to; None where lines of the back are
             parallel on the page to those of the front, so that any corner leads to any other.
     """
-    found, moves, drawn = list(known), list[Move](), set[int]()
+    found, moves = list(known), list[Move]()
     ways = _Ways(outline, any_way=fallback is None)
-    while len(found) < len(outline.corners):
-        best = ways.best(found)
-        if best is None:
-            assert fallback is not None
-            corner = next(c for c in outline.corners if c not in found)
-            moves += fallback(corner)
-            found.append(corner)
-            continue
-        here, there = best
-        edge = ways.edges.get(frozenset(best))
-        moves.append(_step(outline, here, there, edge, edge in shown))
-        if edge is not None:
-            drawn.add(edge)
-        found.append(there)
-    for a, b in outline.edges:
-        if a not in drawn:
-            n = outline.full
-            role: Role = "edge" if a in shown else "unseen"
-            rule = Rule(n(f"back.edge.{a}"), n(f"back.{a}"), n(f"back.{b}"), outline.family(a, b), role)
-            moves.append(Move("back", outline.thing, "back.profile" if a in shown else "", rule))
+    for part, corners in outline.part_corners:
+        moves += _back_of_part(outline, part, corners, found, shown, ways, fallback)
+        found += [corner for corner in corners if corner not in found]
     return moves
 
 
-def _step(outline: Outline, here: int, there: int, edge: int | None, is_told: bool) -> Move:
+def _back_of_part(
+    outline: Outline, part: str, corners: Sequence[int], known: Sequence[int], shown: set[int], ways: "_Ways",
+    fallback: Fallback | None,
+) -> list[Move]:  # fmt: skip
+    """Return the moves of one part; it begins at a known corner of its own, else at one of another part."""
+    own, moves, drawn = [c for c in corners if c in known], list[Move](), set[int]()
+    while len(own) < len(corners):
+        best = ways.best(own or known, corners) or ways.best(known, corners)
+        if best is None:
+            assert fallback is not None
+            corner = next(c for c in corners if c not in own)
+            moves += [replace(move, part=part) for move in fallback(corner)]
+            own.append(corner)
+            known = [*known, corner]
+            continue
+        here, there = best
+        edge = ways.edges.get(frozenset(best))
+        moves.append(_step(outline, here, there, edge, part, is_told=edge in shown))
+        if edge is not None:
+            drawn.add(edge)
+        own.append(there)
+        known = [*known, there]
+    for a, b in outline.edges:
+        if a in corners and a not in drawn:
+            n = outline.full
+            role: Role = "edge" if a in shown else "unseen"
+            rule = Rule(n(f"back.edge.{a}"), n(f"back.{a}"), n(f"back.{b}"), outline.family(a, b), role)
+            moves.append(Move("back", outline.thing, "back.profile" if a in shown else "", rule, part=part))
+    return moves
+
+
+def _step(outline: Outline, here: int, there: int, edge: int | None, part: str, *, is_told: bool) -> Move:
     n, family = outline.full, outline.family(here, there)
     makes = n(f"back.edge.{edge}") if edge is not None else n(f"construction.{here}.{there}")
     role: Role = "edge" if is_told else "unseen"
@@ -181,7 +238,7 @@ def _step(outline: Outline, here: int, there: int, edge: int | None, is_told: bo
     act: Run | Slide = Run(makes, point, start, family, until, role)
     if family == "free":
         act = Slide(makes, point, start, (n(f"front.{here}"), n(f"front.{there}")), until, role)
-    return Move("back", outline.thing, "back.profile" if is_told else "", act)
+    return Move("back", outline.thing, "back.profile" if is_told else "", act, part=part)
 
 
 class _Ways:
@@ -198,10 +255,10 @@ class _Ways:
             for corner in outline.corners
         }
 
-    def best(self, found: list[int]) -> tuple[int, int] | None:
-        """Return the best way, or None if no line leads on."""
+    def best(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int] | None:
+        """Return the best way from a found corner to a wanted one that is not, or None if no line leads on."""
         best: tuple[tuple[bool, int], int, int] | None = None
-        for there in self.outline.corners:
+        for there in wanted:
             if there in found:
                 continue
             for here in found:

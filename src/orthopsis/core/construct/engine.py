@@ -215,14 +215,15 @@ def _(act: Curve, board: Board, thing: str) -> None:
     start, pole, end, centre = (board.point(name) for name in (act.start, act.pole, act.end, act.centre))
     arc = Arc(start, pole, end, centre)
     board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, "free", act.role, thing, arc=arc)
-    board.points |= {name: arc.at(angle) for name, angle in act.marks}
+    names, angles = zip(*act.marks, strict=True) if act.marks else ((), ())
+    board.points |= dict(zip(names, arc.places(angles), strict=True))
 
 
 @_perform.register
 def _(act: Touch, board: Board, thing: str) -> None:
     arc = board.line(act.line).arc
     assert arc is not None
-    board.points[act.makes] = arc.at(arc.touches(board.point(act.point))[act.number])
+    board.points[act.makes] = arc.at(arc.touches_between(board.point(act.point))[act.number])
 
 
 @_perform.register

@@ -181,7 +181,7 @@ class Curve:
 class Touch:
     """Rest the ruler on a vanishing point, turn it until it touches a curve, mark where; ``number`` counts such places.
 
-    They are counted from the start of the curve, from 0.
+    They are counted from the start of the curve, from 0, those at its ends left out.
     """
 
     makes: str
@@ -247,6 +247,7 @@ class Move:
             the ruler shows without being told or drawn.
         act: what is done.
         view: the view whose points it marks, or empty.
+        part: the part of the thing that it belongs to, such as a letter, or empty.
     """
 
     phase: Phase
@@ -254,3 +255,4 @@ class Move:
     breath: str
     act: Act
     view: str = ""
+    part: str = ""

@@ -8,12 +8,12 @@ Names: ``front.round.5.start`` and ``.end``, ``front.curve.5``, ``front.round.5.
 """
 
 import math
-from collections.abc import Callable
-from dataclasses import dataclass
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.carry import Outline
-from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Role, RuleToPoint, Run, Touch
-from orthopsis.core.plane.arc import QUARTER_RAD, Place
+from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Touch
+from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, Place
 from orthopsis.core.plane.homogeneous import unit_toward
 
 FACETS = 8
@@ -21,7 +21,8 @@ FACETS = 8
 
 That is 1 - cos(90 / 8 / 2 degrees).
 """
-SAME_ANGLE_RAD = 1e-3
+FLAT_SINE = 1e-6
+"""Sine of the angle under which a line to the vanishing point counts as running along an edge."""
 SAME_SHARE = 1e-9
 
 
@@ -60,10 +61,16 @@ def nodes(outline: Outline) -> list[list[Node]]:
 
 def _curve_nodes(outline: Outline, corner: int) -> list[Node]:
     rounding = outline.rounded[corner]
+    turns = [("start", 0.0), *_turns(outline, corner), ("end", QUARTER_RAD)]
+    touching = outline.arcs[corner].touches(outline.goal) if rounding.is_convex else []
     return [
-        Node(f"round.{corner}.{name}", rounding.at(angle), corner, angle, name.startswith("touch"))
-        for name, angle in [("start", 0.0), *_turns(outline, corner), ("end", QUARTER_RAD)]
+        Node(f"round.{corner}.{name}", rounding.at(angle), corner, angle, _is_one_of(angle, touching))
+        for name, angle in turns
     ]
+
+
+def _is_one_of(angle: float, angles: Sequence[float]) -> bool:
+    return any(abs(angle - other) <= SAME_ANGLE_RAD for other in angles)
 
 
 def _apart(found: list[Node]) -> list[Node]:
@@ -76,15 +83,15 @@ def _apart(found: list[Node]) -> list[Node]:
 
 
 def touches(outline: Outline, corner: int) -> list[float]:
-    """Return where lines to the vanishing point touch a curve from outside the shape, rad."""
-    return outline.arcs[corner].touches(outline.goal) if outline.rounded[corner].is_convex else []
+    """Return where lines to the vanishing point touch a curve from outside the shape, between its ends, rad."""
+    return outline.arcs[corner].touches_between(outline.goal) if outline.rounded[corner].is_convex else []
 
 
 def _turns(outline: Outline, corner: int) -> list[tuple[str, float]]:
     """Return the inner corners of a curve's pieces by name, with their angles, in order."""
     touching = touches(outline, corner)
     even = [(f"at.{i}", QUARTER_RAD * i / FACETS) for i in range(1, FACETS)]
-    apart = [(n, a) for n, a in even if all(abs(a - t) > SAME_ANGLE_RAD for t in touching)]
+    apart = [(n, a) for n, a in even if not _is_one_of(a, touching)]
     return sorted([*apart, *((f"touch.{i}", a) for i, a in enumerate(touching, start=1))], key=lambda turn: turn[1])
 
 
@@ -96,12 +103,12 @@ def round_moves(outline: Outline, shown: set[int], mark: Callable[[str, Place], 
         mark: from the name of a point within the thing and its place on the face to the act that marks it.
     """
     moves = []
-    for corner in outline.rounded:
-        moves += _front_curve(outline, corner, mark)
-    for corner in outline.rounded:
-        moves += _back_curve(outline, corner, is_told=corner in shown)
-    for corner in outline.rounded:
-        moves += _touching(outline, corner)
+    for part, corners in outline.part_corners:
+        rounded = [corner for corner in corners if corner in outline.rounded]
+        mine = [move for corner in rounded for move in _front_curve(outline, corner, mark)]
+        mine += [m for corner in rounded for m in _back_curve(outline, corner, is_told=corner in shown)]
+        mine += [move for corner in rounded for move in _touching(outline, corner)]
+        moves += [replace(move, part=part) for move in mine]
     return moves
 
 
@@ -126,41 +133,48 @@ def _curve(outline: Outline, end: str, corner: int, role: Role) -> Curve:
 
 def _back_curve(outline: Outline, corner: int, *, is_told: bool) -> list[Move]:
     breath = "back.rounded" if is_told else ""
-    edges = {"start": outline.rounded[corner].before, "end": corner}
-    moves = []
-    for part, edge in edges.items():
-        guide = _guide(outline, corner, part, "construction" if is_told else "unseen")
-        back = outline.full(f"back.round.{corner}.{part}")
-        moves += [
-            _move(outline, breath, guide),
-            _move(outline, breath, Cross(back, guide.makes, outline.full(f"back.edge.{edge}"))),
-        ]
+    name, edges = f"back.round.{corner}", {"start": outline.rounded[corner].before, "end": corner}
+    guides = {part: _guide(outline, corner, part, "construction" if is_told else "unseen") for part in edges}
     centre = _guide(outline, corner, "centre", "unseen")
+    ways, clear = _ways(outline, corner), _clear(outline, corner)
+    first = max(clear, key=lambda part: clear[part])
+    moves = [_move(outline, breath, guides[part]) for part in edges]
+    late = []
+    for part, edge in edges.items():
+        back, guide = outline.full(f"{name}.{part}"), guides[part].makes
+        if clear[part] > FLAT_SINE:
+            moves.append(_move(outline, breath, Cross(back, guide, outline.full(f"back.edge.{edge}"))))
+        else:  # the line to the point runs along the edge: its end is found from the curve's centre
+            line = outline.full(f"construction.round.{corner}.{part}")
+            run = Run(line, back, outline.full(f"{name}.centre"), ways[part], guide, "unseen")
+            late.append(_move(outline, "", run))
+    line, start = outline.full(f"construction.round.{corner}"), outline.full(f"{name}.{first}")
+    to_centre = Run(line, outline.full(f"{name}.centre"), start, ways[first], centre.makes, "unseen")
     role: Role = "edge" if is_told else "unseen"
     return [
         *moves,
         _move(outline, "", centre),
-        _move(outline, "", _to_centre(outline, corner, centre.makes)),
+        _move(outline, "", to_centre),
+        *late,
         _move(outline, breath, _curve(outline, "back", corner, role)),
     ]
 
 
-def _to_centre(outline: Outline, corner: int, guide: str) -> Run:
-    """Run from one end of the back curve, like the edge at its other end, until the line of the centre."""
-    rounding, arc = outline.rounded[corner], outline.arcs[corner]
+def _ways(outline: Outline, corner: int) -> dict[str, Family]:
+    """Return how the line between the centre and each end of a curve runs: like the edge at the other end."""
     after = dict(outline.edges)[corner]
-    ways = {"start": outline.family(corner, after), "end": outline.family(rounding.before, corner)}
-    goals = dict((outline.across, outline.up))
-    aim = unit_toward(arc.centre, outline.goal)
+    return {"start": outline.family(corner, after), "end": outline.family(outline.rounded[corner].before, corner)}
 
-    def clear(part: str) -> float:
-        way = unit_toward(arc.centre, goals[ways[part]])
-        return abs(aim[0] * way[1] - aim[1] * way[0])
 
-    part = max(ways, key=clear)
-    name = f"back.round.{corner}"
-    line, point = outline.full(f"construction.round.{corner}"), outline.full(f"{name}.centre")
-    return Run(line, point, outline.full(f"{name}.{part}"), ways[part], guide, "unseen")
+def _clear(outline: Outline, corner: int) -> dict[str, float]:
+    """Return the sine of the angle between the line to the vanishing point and the edge at each end of a curve."""
+    ways, goals, pole = _ways(outline, corner), dict((outline.across, outline.up)), outline.arcs[corner].pole
+    aim = unit_toward(pole, outline.goal)
+    result = {}
+    for part, other in (("start", "end"), ("end", "start")):
+        way = unit_toward(pole, goals[ways[other]])
+        result[part] = abs(aim[0] * way[1] - aim[1] * way[0])
+    return result
 
 
 def _touching(outline: Outline, corner: int) -> list[Move]:

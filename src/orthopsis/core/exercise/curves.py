@@ -20,7 +20,8 @@ SAME_PLACE = 1e-6
 def bend(arc: Arc, start_rad: float, end_rad: float) -> list[Place]:
     """Return places on a curve between two angles, the ends left out."""
     count = max(1, round(abs(end_rad - start_rad) / BEND_RAD))
-    return [arc.at(start_rad + (end_rad - start_rad) * i / count).xy for i in range(1, count)]
+    angles = [start_rad + (end_rad - start_rad) * i / count for i in range(1, count)]
+    return [at.xy for at in arc.places(angles)] if angles else []
 
 
 def curve_pieces(board: Board, thing: str, pieces: Sequence[Piece]) -> Iterator[tuple[Piece, Arc, tuple[float, float]]]:

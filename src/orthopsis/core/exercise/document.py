@@ -23,7 +23,7 @@ from orthopsis.core.light.tone import LightSide
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
-from orthopsis.core.things.declare import Length, Shape, ThingKind, Value
+from orthopsis.core.things.declare import Length, Shape, Text, ThingKind, Value
 from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
@@ -176,6 +176,9 @@ def _thing_model(kind: ThingKind) -> type[ThingDocument]:
                 OutlineField,
                 Field(default=parameter.default, description=f"{parameter.says}, corners in mm"),
             )
+        elif isinstance(parameter, Text):
+            typed = Annotated[str, Field(max_length=parameter.longest)]
+            fields[parameter.name] = (typed, Field(default=parameter.default, description=parameter.says))
         else:
             options = Literal[tuple(parameter.options)]  # type: ignore[valid-type]
             fields[parameter.name] = (options, Field(default=parameter.default, description=parameter.says))

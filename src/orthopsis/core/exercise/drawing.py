@@ -192,7 +192,7 @@ class SentencePiece(Part):
 
     text: str
     path: str = ""
-    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline", "thing"] = "words"
+    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline", "thing", "text"] = "words"
     value: float | str = ""
     options: tuple[PlaceOption, ...] = ()
     says: str = ""

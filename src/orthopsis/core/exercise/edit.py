@@ -19,7 +19,7 @@ from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import parse_length
 from orthopsis.core.sheet.ruler import round_to, usual_division
-from orthopsis.core.things.declare import Choice, Length, Shape, Value
+from orthopsis.core.things.declare import Choice, Length, Shape, Text, Value
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.outline import parse_outline, scaled, size
 
@@ -128,6 +128,8 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
             raise no_place(path)
         if isinstance(parameter, Choice):
             return _chosen(text, parameter.options, parameter.says)
+        if isinstance(parameter, Text):
+            return text.strip()[: parameter.longest]
         if isinstance(parameter, Shape):
             ready = parameter.ready.get(text.strip())
             if ready is None:

@@ -7,6 +7,7 @@ things can hold is declared by their kinds; the rest stands here.
 import re
 from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import lru_cache
 from typing import Any, Literal
 
 from orthopsis.core.errors import GeometryError
@@ -111,10 +112,15 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
 
 def choice_piece(text_of: Mapping[str, str], path: str, value: str, says: str) -> SentencePiece:
     """Return a choice as it stands in the sentence."""
-    options = tuple(PlaceOption(value=v, text=t) for v, t in text_of.items())
+    options = _options(tuple(text_of.items()))
     return SentencePiece(
         text=text_of.get(value, value), path=path, kind="choice", value=value, options=options, says=says
     )
+
+
+@lru_cache(maxsize=256)
+def _options(text_of: tuple[tuple[str, str], ...]) -> tuple[PlaceOption, ...]:
+    return tuple(PlaceOption(value=value, text=text) for value, text in text_of)
 
 
 def exercise_piece(prepared: Prepared, path: str) -> SentencePiece:

@@ -5,7 +5,7 @@ from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.things.declare import PLACE, Choice, Length
+from orthopsis.core.things.declare import PLACE, Choice, Length, Text
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, HALF, JOINED, SHEET, STANDS
 from orthopsis.core.wording.names import view_words
@@ -95,6 +95,9 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
         if name in placed.given:
             return SentencePiece(text=prepared.length(mm))
         return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
+    if isinstance(parameter, Text):
+        word = values.word(name)
+        return SentencePiece(text=word or "a word", path=path, kind="text", value=word, says=parameter.says)
     outline = values.outline(name)
     corners = sum(map(len, outline))
     return SentencePiece(

@@ -19,8 +19,9 @@ from orthopsis.core.construct.moves import (
 )
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import PointRole
-from orthopsis.core.wording.names import corner_words, point_on
+from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
 
 
@@ -37,7 +38,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "rule_count": len(rules),
         "ticks": listed(_ticks(solved, acts)),
         "tick_start": "foot" if any(isinstance(act, MeasureAlong) for act in acts) else "nearer end",
-        "thing": breath.thing,
+        "thing": part_words(breath.part, breath.thing),
         "count": len(drawn),
         "lines": counted(len(drawn), noun),
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
@@ -102,8 +103,10 @@ def _start(solved: Solved, breath: Breath) -> str:
     thing, length = solved.prepared.thing(breath.thing), solved.prepared.length
     if thing is None:
         return ""
-    first, anchor = thing.values.first, thing.setting.anchor
-    if anchor is None:
+    anchor = thing.setting.anchor
+    begin = next((m.act for m in breath.moves if isinstance(m.act, Measure)), None)
+    first = Point(begin.from_left_mm, begin.from_bottom_mm) if begin is not None else thing.values.first
+    if anchor is None or begin is not None:
         return f"{length(first.x)} from the left, {length(first.y)} up"
     if anchor.point:
         corner = point_on(anchor.point.removeprefix(f"{anchor.thing}."))

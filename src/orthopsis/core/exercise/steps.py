@@ -2,7 +2,7 @@
 
 from collections import Counter
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
@@ -35,7 +35,7 @@ def told_steps(solved: Solved) -> list[Told]:
     seen: Counter[str] = Counter()
     result = []
     for breath in breaths(solved.moves):
-        name = f"{breath.thing}/{breath.name}"
+        name = f"{breath.thing}/{breath.name}{f'@{breath.part}' if breath.part else ''}"
         seen[name] += 1
         key = name if seen[name] == 1 else f"{name}#{seen[name]}"
         result.append(_told(breath, _built_step(solved, breath, key, step_values(solved, breath))))
@@ -76,7 +76,7 @@ def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
     if parts:
         parts[-1] += held
     for part in parts:
-        yield Breath(breath.phase, breath.thing, breath.name, tuple(part), breath.view)
+        yield replace(breath, moves=tuple(part))
 
 
 def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, object]) -> Step:

@@ -9,16 +9,20 @@ Source: conics under projective maps, poles and polars; any textbook of projecti
 """
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_LINE
 
 QUARTER_RAD = math.pi / 2
+SAME_ANGLE_RAD = 1e-3
+"""Places of a curve nearer than this angle are one."""
 Place = tuple[float, float]
 """Across and up on a face."""
 
@@ -78,30 +82,42 @@ class Arc:
         Raises:
             GeometryError: the four points make no quadrilateral.
         """
-        x, y, w = self._square @ np.array([math.cos(angle_rad), math.sin(angle_rad), 1.0])
+        x, y, w = _square(self) @ np.array([math.cos(angle_rad), math.sin(angle_rad), 1.0])
         return Point(float(x / w), float(y / w))
 
     def touches(self, goal: Point) -> list[float]:
-        """Return the angles, inside the quarter, at which lines to ``goal`` touch the curve; none, one or two.
+        """Return the angles, from 0 to a right one, at which lines to ``goal`` touch the curve; none, one or two.
 
         The points of contact lie on the polar of the goal: for the unit circle g.x cos t + g.y sin t = g.w.
         """
-        x, y, w = np.linalg.solve(self._square, np.array([goal.x, goal.y, goal.w]))
+        x, y, w = np.linalg.solve(_square(self), np.array([goal.x, goal.y, goal.w]))
         size = math.hypot(x, y)
         if size <= abs(w):
             return []  # the goal lies inside the curve, or at its centre
         middle, half = math.atan2(y, x), math.acos(w / size)
-        angles = sorted((middle + side * half) % math.tau for side in (-1, 1))
-        return [angle for angle in angles if 0 < angle < QUARTER_RAD]
+        slack = SAME_LINE
+        angles = sorted((middle + side * half + slack) % math.tau - slack for side in (-1, 1))
+        return [angle for angle in angles if angle < QUARTER_RAD + slack]
 
-    @property
-    def _square(self) -> NDArray[np.float64]:
-        """The map from the plane of the unit circle, with start at (1, 0), end at (0, 1), pole at (1, 1)."""
-        start, end, centre, pole = (np.array([p.x, p.y, 1.0]) for p in (self.start, self.end, self.centre, self.pole))
-        try:
-            a, b, c = np.linalg.solve(np.column_stack((start, end, -centre)), pole)
-        except np.linalg.LinAlgError:
-            raise GeometryError(
-                "no_rounding", "The corner of a curve is seen edge-on.", "Turn or move the thing a little."
-            ) from None
-        return np.column_stack((a * start - c * centre, b * end - c * centre, c * centre))
+    def touches_between(self, goal: Point) -> list[float]:
+        """Return those angles at which it is touched between its ends."""
+        return [angle for angle in self.touches(goal) if SAME_ANGLE_RAD < angle < QUARTER_RAD - SAME_ANGLE_RAD]
+
+    def places(self, angles_rad: Sequence[float]) -> list[Point]:
+        """Return the points at several angles."""
+        angles = np.array(angles_rad)
+        x, y, w = _square(self) @ np.vstack((np.cos(angles), np.sin(angles), np.ones(len(angles))))
+        return [Point(a, b) for a, b in zip((x / w).tolist(), (y / w).tolist(), strict=True)]
+
+
+@lru_cache(maxsize=4096)
+def _square(arc: Arc) -> NDArray[np.float64]:
+    """Return the map from the plane of the unit circle, with start at (1, 0), end at (0, 1), pole at (1, 1)."""
+    start, end, centre, pole = (np.array([p.x, p.y, 1.0]) for p in (arc.start, arc.end, arc.centre, arc.pole))
+    try:
+        a, b, c = np.linalg.solve(np.column_stack((start, end, -centre)), pole)
+    except np.linalg.LinAlgError:
+        raise GeometryError(
+            "no_rounding", "The corner of a curve is seen edge-on.", "Turn or move the thing a little."
+        ) from None
+    return np.column_stack((a * start - c * centre, b * end - c * centre, c * centre))

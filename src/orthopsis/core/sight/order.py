@@ -1,13 +1,18 @@
 """In which order must the faces of solids be painted, so that what is nearer covers what is farther?
 
-Faces do not cross each other. Of two that overlap on the page the difference of their nearness changes evenly over the
-overlap, so its corners tell which one lies before the other.
+Faces do not cross each other: of two that overlap on the page, any place of the overlap tells which lies before the
+other.
 """
 
 from collections.abc import Sequence
 from graphlib import CycleError, TopologicalSorter
 
-from orthopsis.core.plane.tolerance import SAME_DEPTH
+import numpy as np
+import shapely
+from numpy.typing import NDArray
+from shapely import STRtree
+
+from orthopsis.core.plane.tolerance import SAME_DEPTH, THIN_FACE_MM2
 from orthopsis.core.sight.hidden import Seen, face_plane
 from orthopsis.core.sight.solid import Face, faces_toward_eye, is_broad
 
@@ -45,17 +50,9 @@ def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
 
 
 def _sorted(outlines: Sequence[list[list[Place]]], planes: Sequence[Plane]) -> list[int]:
-    boxes = [_box(loops[0]) for loops in outlines]
     graph: dict[int, set[int]] = {i: set() for i in range(len(outlines))}
-    for i in range(len(outlines)):
-        for j in range(i):
-            if _apart(boxes[i], boxes[j]):
-                continue
-            nearer = _nearer(outlines[i], outlines[j], planes[i], planes[j])
-            if nearer > 0:
-                graph[i].add(j)
-            elif nearer < 0:
-                graph[j].add(i)
+    for nearer, farther in _overlapping(outlines, np.array(planes).reshape(-1, 3)):
+        graph[nearer].add(farther)
     try:
         return list(TopologicalSorter(graph).static_order())
     except CycleError:
@@ -63,57 +60,20 @@ def _sorted(outlines: Sequence[list[list[Place]]], planes: Sequence[Plane]) -> l
         return sorted(graph, key=lambda i: -len(graph[i]))
 
 
-def _box(loop: Sequence[Place]) -> tuple[float, float, float, float]:
-    xs, ys = zip(*loop, strict=True)
-    return min(xs), min(ys), max(xs), max(ys)
-
-
-def _apart(first: tuple[float, float, float, float], second: tuple[float, float, float, float]) -> bool:
-    return first[2] <= second[0] or second[2] <= first[0] or first[3] <= second[1] or second[3] <= first[1]
-
-
-def _nearer(first: list[list[Place]], second: list[list[Place]], one: Plane, two: Plane) -> int:
-    """Return 1 if the first face lies before the second where they overlap, -1 behind, 0 if it cannot matter."""
-    best = 0.0
-    for x, y in _overlap_corners(first, second):
-        gap = (one[0] - two[0]) * x + (one[1] - two[1]) * y + one[2] - two[2]
-        if abs(gap) > abs(best):
-            best = gap
-    return 0 if abs(best) <= CLEAR else 1 if best > 0 else -1
-
-
-def _overlap_corners(first: list[list[Place]], second: list[list[Place]]) -> list[Place]:
-    """Return corners of the region in which two faces overlap: corners inside the other, and crossings."""
-    found = [p for loop in first for p in loop if _is_inside(p, second)]
-    found += [p for loop in second for p in loop if _is_inside(p, first)]
-    for a, b in _sides(first):
-        for c, d in _sides(second):
-            at = _crossing(a, b, c, d)
-            if at is not None:
-                found.append(at)
-    return found
-
-
-def _sides(loops: list[list[Place]]) -> list[tuple[Place, Place]]:
-    return [pair for loop in loops for pair in zip(loop, [*loop[1:], loop[0]], strict=True)]
-
-
-def _crossing(a: Place, b: Place, c: Place, d: Place) -> Place | None:
-    """Return where two segments cross inside both; touching ends do not count."""
-    px, py, qx, qy = b[0] - a[0], b[1] - a[1], d[0] - c[0], d[1] - c[1]
-    across = px * qy - py * qx
-    if across == 0:
-        return None
-    t = ((c[0] - a[0]) * qy - (c[1] - a[1]) * qx) / across
-    u = ((c[0] - a[0]) * py - (c[1] - a[1]) * px) / across
-    slack = 1e-9
-    return (a[0] + t * px, a[1] + t * py) if slack < t < 1 - slack and slack < u < 1 - slack else None
-
-
-def _is_inside(point: Place, loops: list[list[Place]]) -> bool:
-    x, y = point
-    inside = False
-    for (ax, ay), (bx, by) in _sides(loops):
-        if (ay > y) != (by > y) and x < ax + (y - ay) * (bx - ax) / (by - ay):
-            inside = not inside
-    return inside
+def _overlapping(outlines: Sequence[list[list[Place]]], planes: NDArray[np.float64]) -> list[tuple[int, int]]:
+    """Return (nearer, farther) for all pairs of faces that overlap on the page."""
+    areas = np.array([shapely.Polygon(loops[0], loops[1:]) for loops in outlines], dtype=object)
+    first, second = STRtree(areas).query(areas, predicate="intersects")
+    once = first < second
+    first, second = first[once], second[once]
+    shared = shapely.intersection(areas[first], areas[second])
+    some = shapely.area(shared) > THIN_FACE_MM2
+    first, second = first[some], second[some]
+    at = shapely.point_on_surface(shared[some])
+    x, y = shapely.get_x(at), shapely.get_y(at)
+    gap = planes[first] - planes[second]
+    nearness = gap[:, 0] * x + gap[:, 1] * y + gap[:, 2]
+    swapped = nearness < 0
+    nearer, farther = np.where(swapped, second, first), np.where(swapped, first, second)
+    clear = np.abs(nearness) > CLEAR
+    return list(zip(nearer[clear].tolist(), farther[clear].tolist(), strict=True))

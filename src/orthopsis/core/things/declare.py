@@ -59,7 +59,17 @@ class Shape:
     default: Outline
 
 
-Parameter = Length | Choice | Shape
+@dataclass(frozen=True, slots=True)
+class Text:
+    """A word that is typed, of at most ``longest`` characters."""
+
+    name: str
+    says: str
+    default: str
+    longest: int
+
+
+Parameter = Length | Choice | Shape | Text
 PLACE = re.compile(r"\{([\w.]+)\}")
 """A place in the template of a sentence."""
 
@@ -157,10 +167,13 @@ class Values:
     Attributes:
         name: what the thing is called; the first part of its points' names.
         held: value by parameter name; lengths in page mm.
+        parts: the parts that are told one by one, such as letters: what each is called, and how many loops of the
+            outline it has.
     """
 
     name: str
     held: Mapping[str, Value]
+    parts: tuple[tuple[str, int], ...] = ()
 
     def __hash__(self) -> int:
         return hash((self.name, tuple(self.held.values())))
@@ -216,9 +229,9 @@ class Values:
             RuleToPoint(rise, in_line.top, in_line.runs, "construction"),
         ]
 
-    def move(self, phase: Phase, breath: str, act: Act) -> Move:
-        """Return a move of this thing."""
-        return Move(phase, self.name, breath, act)
+    def move(self, phase: Phase, breath: str, act: Act, part: str = "") -> Move:
+        """Return a move of this thing, or of a part of it."""
+        return Move(phase, self.name, breath, act, part=part)
 
 
 @dataclass(frozen=True, slots=True)
@@ -378,7 +391,7 @@ def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) 
             _check_length(parameter, values, sheet)
         elif isinstance(parameter, Shape):
             check_outline(values.outline(parameter.name), parameter.name)
-        elif values.word(parameter.name) not in parameter.options:
+        elif isinstance(parameter, Choice) and values.word(parameter.name) not in parameter.options:
             raise GeometryError(
                 "unknown_choice",
                 f"“{values.word(parameter.name)[:40]}” is not a choice for {parameter.says} of “{values.name}”.",

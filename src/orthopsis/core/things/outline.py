@@ -24,6 +24,8 @@ Outline = tuple[Loop, ...]
 
 MOST_CORNERS = 80
 MOST_LOOPS = 12
+LEAST_EDGE_MM = 0.1
+"""What must be left of an edge between a curve and a corner that stays."""
 _NUMBER = r"\d{1,6}(?:[.]\d{0,6})?"
 _CORNER = re.compile(rf"^({_NUMBER})\s+({_NUMBER})(?:\s+r\s*({_NUMBER})(?:\s+({_NUMBER}))?)?$")
 
@@ -177,12 +179,13 @@ def _check_roundings(outline: Outline, about: str) -> None:
                 )
         for a, b in sides(loop):
             at = {"level": 2, "upright": 3}.get(_runs(a, b))
-            room = math.dist(a[:2], b[:2])
-            if at is not None and sum(c[at] for c in (a, b) if len(c) == 4) > room + SAME_POINT_MM:
+            room, rounded = math.dist(a[:2], b[:2]), [c for c in (a, b) if len(c) == 4]
+            kept = 0.0 if len(rounded) == 2 else LEAST_EDGE_MM
+            if at is not None and rounded and sum(c[at] for c in rounded) > room - kept + SAME_POINT_MM:
                 raise _fault(
                     "rounding_too_large",
-                    f"The curves at {_shown(a)} and {_shown(b)} have {room:g} mm of edge between them and need more.",
-                    f"Make each at most {room / 2:g} mm.",
+                    f"Between {_shown(a)} and {_shown(b)} there are {room:g} mm of edge; the curves need more.",
+                    f"Make each at most {room / 2:g} mm." if len(rounded) == 2 else f"Make it less than {room:g} mm.",
                     about,
                 )
 

@@ -18,6 +18,11 @@ def point_on(name: str) -> str:
     return f"{group} {part.replace('_', ' ')} corner"
 
 
+def part_words(part: str, thing: str) -> str:
+    """Return how a part of a thing is called: ``K of Word``; the thing itself where it has no parts."""
+    return f"{part} of {thing}" if part else thing
+
+
 def view_words(name: str) -> str:
     """Return how a view is called on the screen: the first one of a document has no name of its own."""
     return "view 1" if name == "point" else name

@@ -38,8 +38,8 @@ ALPHABET: dict[str, Glyph] = {
     "O": Glyph("a1 f1 f6 a6 / b2 b5 e5 e2", "a1o f1o f6o a6o / b2o b5o e5o e2o"),
     "P": Glyph("a1 b1 b3 f3 f6 a6 / b4 b5 e5 e4", "a1 b1 b3 f3o f6o a6 / b4 b5 e5o e4o"),
     "Q": Glyph(
-        "a2 c9e1@2 e1 f1 d9f1@2 f2 f6 a6 / b7 b5 e5 e7 d9f1@7 d9 c9 c9e1@7",
-        "a2o c9e1@2 e1 f1 d9f1@2 f2 f6o a6o / b7o b5o e5o e7 d9f1@7 d9 c9 c9e1@7",
+        "a2 cke1@2 e1 f1 kkf1@2 f2 f6 a6 / b7 b5 e5 e7 kkf1@7 kk ck cke1@7",
+        "a2o cke1@2 e1 f1 kkf1@2 f2 f6o a6o / b7 b5o e5o e7 kkf1@7 kk ck cke1@7",
     ),
     "R": Glyph("a1 b1 b3 c3 e1 f1 d3 f3 f6 a6 / b4 b5 e5 e4", "a1 b1 b3 c3 e1 f1 d3 f3o f6o a6 / b4 b5 e5o e4o"),
     "S": Glyph(

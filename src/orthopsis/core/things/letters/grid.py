@@ -17,8 +17,11 @@ from dataclasses import dataclass
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.things.outline import Corner, Loop, Outline, signed_area
 
-_NODE = r"([a-j])([\dmnuxyzvtpq])"
-_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dmnuxyzvtpq])|\*{_NODE}{_NODE}))?(o?)$")
+_NODE = r"([a-k])([\dkmnuxyzvtpq])"
+_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dkmnuxyzvtpq])|\*{_NODE}{_NODE}))?(o?)$")
+
+STRAIGHT_END = 0.9
+"""Share of an edge that a curve takes at most where the edge ends in a corner that stays."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -50,11 +53,11 @@ class Grid:
         over, above = h + b / 2, h + 1.75 * b
         self.columns = {
             "a": 0.0, "b": s, "c": (w - s) / 2, "d": (w + s) / 2, "e": w - s, "f": w,
-            "g": s / 2, "h": w - s / 2, "i": w / 2 - s, "j": w / 2 + s,
+            "g": s / 2, "h": w - s / 2, "i": w / 2 - s, "j": w / 2 + s, "k": w / 2,
         }  # fmt: skip
         self.rows = {
             "1": 0.0, "2": b, "3": low, "4": high, "5": h - b, "6": h,
-            "z": 1.5 * b, "7": 2 * b, "8": h - 2 * b, "9": 0.55 * h, "0": 0.45 * h,
+            "z": 1.5 * b, "7": 2 * b, "k": 3 * b, "8": h - 2 * b, "9": 0.55 * h, "0": 0.45 * h,
             "m": (low + high) / 2, "n": b / 2, "u": h - b / 2,
             "x": over, "y": above, "v": over + (above - over) / 3, "t": above - (above - over) / 3,
             "p": -b / 2, "q": -1.5 * b,
@@ -90,7 +93,9 @@ class Grid:
         is_level = abs(here[0] - there[0]) > abs(here[1] - there[1])
         most = half - (m.stroke if is_level else m.bar) if is_inner else half
         room = math.dist(here, there)
-        return min(most, room / 2 if other.endswith("o") and not is_level else room)
+        if not other.endswith("o"):
+            return min(most, STRAIGHT_END * room)
+        return min(most, room if is_level else room / 2)
 
     def _place(self, token: str) -> Place:
         match = _TOKEN.match(token)

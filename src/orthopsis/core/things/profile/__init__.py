@@ -13,6 +13,17 @@ from orthopsis.core.things.profile.side import SIDE
 
 FRESH_MM = (54.0, 70.0)
 
+DEPTH_CORNERS = Choice(
+    "depth_corner",
+    "the corner",
+    {
+        "auto": "the longest guide line",
+        **{str(n): f"the guide line of corner {n}" for n in range(1, MOST_CORNERS + 1)},
+    },
+    "auto",
+)
+"""Along the guide line of which corner of the outline the depth is cut."""
+
 PROFILE = ThingKind(
     kind="profile",
     title="Shape",
@@ -21,15 +32,7 @@ PROFILE = ThingKind(
         Shape("outline", "the outline", READY, scaled(READY["letter H"], *FRESH_MM)),
         Choice("depth_by", "the depth", {"measured": "measured", "half": "about half way"}, "half"),
         Length("depth", "the depth", 30.0, 1.0, 2000.0),
-        Choice(
-            "depth_corner",
-            "the corner",
-            {
-                "auto": "the longest guide line",
-                **{str(n): f"the guide line of corner {n}" for n in range(1, MOST_CORNERS + 1)},
-            },
-            "auto",
-        ),
+        DEPTH_CORNERS,
         Choice("side", "the side", {"left": "left side", "right": "right side"}, "left"),
         Length("height", "the height", 70.0, 2.0, 2000.0),
         *SIDES,

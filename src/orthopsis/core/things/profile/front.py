@@ -1,12 +1,12 @@
 """A profile in one-point perspective: its outline drawn true, every corner carried back to the point."""
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from functools import lru_cache
 
 import numpy as np
 
-from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
-from orthopsis.core.construct.moves import Move, Offset
+from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.moves import Act, Measure, Move, Offset
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, Place
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
@@ -52,6 +52,7 @@ def outline_of(values: Values, setting: Setting) -> Outline:
         page={n: at(c[:2]) for n, c in flat.items()},
         pieces=pieces(loops),
         rounded={n: r.mapped(lambda place: (place[0] / width, place[1] / height)) for n, r in rounded.items()},
+        parts=values.parts,
         arcs={n: Arc(at(r.start), at(r.pole), at(r.end), at(r.centre)) for n, r in rounded.items()},
         across=("level", frame.way("across").goal),
         up=("upright", frame.way("up").goal),
@@ -126,14 +127,8 @@ def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
 def recipe(values: Values, setting: Setting) -> list[Move]:
     """Return the hand's moves: outline, corners scanned for guide lines, depth, back edges."""
     outline, guided = outline_of(values, setting), _guided(values, setting)
-    n, first, flat = values.full, values.first, outline.page
-    origin = n("measure.origin")
-    moves = [values.move("front", "front.profile", values.begin(setting, "measure.origin"))]
-    for corner in outline.corners:
-        at = flat[corner]
-        offset = Offset(n(f"front.{corner}"), origin, at.x - first.x, at.y - first.y)
-        moves.append(values.move("front", "front.profile", offset))
-    moves += [values.move("front", "front.profile", rule) for rule in front_edges(outline)]
+    n = values.full
+    moves = front_moves(outline, "front.profile", _marks(values, setting, outline))
     moves += guide_moves(outline, guided, "guides.profile")
     start = _depth_corner(values, setting)
     makes, line = n(f"back.{start}"), n(f"guide.{start}")
@@ -145,10 +140,31 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     width, height = size(values.outline("outline"))
 
     def mark(name: str, place: Place) -> Offset:
-        return Offset(n(name), origin, place[0] * width, place[1] * height)
+        return Offset(n(name), n("measure.origin"), place[0] * width, place[1] * height)
 
     whole = solid(values, setting)
     return moves + rounded_moves(outline, whole, setting, mark, is_see_through=values.is_see_through)
+
+
+def _marks(values: Values, setting: Setting, outline: Outline) -> Callable[[int], list[Act]]:
+    """Return how corners are marked: measured from the lower left of their part, which is marked first."""
+    n, first, page = values.full, values.first, outline.page
+    origins: dict[int, tuple[str, Point]] = {}
+    for number, (_, corners) in enumerate(outline.part_corners):
+        name = f"measure.origin.{number + 1}" if number else "measure.origin"
+        low = Point(min(page[c].x for c in corners), min(page[c].y for c in corners)) if number else first
+        origins |= dict.fromkeys(corners, (name, low))
+    begun: set[str] = set()
+
+    def mark(corner: int) -> list[Act]:
+        name, low = origins[corner]
+        offset = Offset(n(f"front.{corner}"), n(name), page[corner].x - low.x, page[corner].y - low.y)
+        if name in begun:
+            return [offset]
+        begun.add(name)
+        return [Measure(n(name), *low.xy) if low is not first else values.begin(setting, name), offset]
+
+    return mark
 
 
 def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:

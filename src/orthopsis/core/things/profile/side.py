@@ -12,7 +12,7 @@ from functools import lru_cache
 
 import numpy as np
 
-from orthopsis.core.construct.carry import Outline, back_moves, front_edges, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
 from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
 from orthopsis.core.plane.arc import Arc, Place, Rounding
 from orthopsis.core.plane.homogeneous import Point
@@ -116,6 +116,7 @@ def outline_of(values: Values, setting: Setting) -> Outline:
         page=dict(zip(shares.corners, see(shares.corners.values()), strict=True)),
         pieces=pieces(loops),
         rounded=shares.rounded,
+        parts=values.parts,
         arcs={n: Arc(*see((r.start, r.pole, r.end, r.centre))) for n, r in shares.rounded.items()},
         across=(along.family, along.goal),
         up=(up.family, up.goal),
@@ -164,8 +165,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
         moves += block.side_moves(values, setting, role)
     moves += _divide(values, setting)
     grid = _Grid(values, setting)
-    moves += [values.move("front", "front.on_side", grid.mark(f"front.{c}", at)) for c, at in outline.flat.items()]
-    moves += [values.move("front", "front.on_side", rule) for rule in front_edges(outline)]
+    moves += front_moves(outline, "front.on_side", lambda c: [grid.mark(f"front.{c}", outline.flat[c])])
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
     block_form = _solid(values, setting, outline.block_form)
