@@ -4,7 +4,7 @@ import statistics
 
 from playwright.sync_api import Page, sync_playwright
 
-from grids import grid_of_boxes, rows_of_letters
+from grids import grid_of_boxes, rows_of_letters, word
 from orthopsis.core.exercise.document import Exercise
 from report import percentile, report
 from serving import CHROMIUM, served
@@ -66,6 +66,7 @@ def main() -> None:
             ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),
             ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
             ("letters_12", rows_of_letters(12), "Move the shape: Letter 1", "one of 12 block letters"),
+            ("word_12", word("BREAKWATERS8"), "Move the shape: Word", "a word of 12 block letters"),
         )
         for name, exercise, label, what in cases:
             times = [t for t in measure(page, address, exercise, label) if t < 1000]

@@ -49,3 +49,20 @@ def rows_of_letters(count: int) -> Exercise:
             "things": things,
         }
     )
+
+
+def word(text: str, form: str = "block") -> Exercise:
+    """Return an A3 sheet with one word over its whole width."""
+    width = round(380 / (1.2 * len(text)))
+    thing = {
+        "kind": "letters", "name": "Word", "text": text, "form": form, "left": 15, "bottom": 30, "width": width,
+        "height": round(1.3 * width), "gap": round(0.18 * width), "depth_by": "measured", "depth": 30.0,
+    }  # fmt: skip
+    return read_exercise(
+        {
+            "schema": "orthopsis/exercise/1",
+            "eye_level": {"height_mm": 180.3},
+            "views": [{"x_mm": 211.7}],
+            "things": [thing],
+        }
+    )

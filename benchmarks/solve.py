@@ -4,7 +4,7 @@ import math
 import statistics
 from collections.abc import Callable
 
-from grids import grid_of_boxes, rows_of_letters
+from grids import grid_of_boxes, rows_of_letters, word
 from orthopsis.core.exercise.built import forget
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.picture import solve
@@ -37,6 +37,11 @@ def main() -> None:
     report("solve.letters_12", whole, "ms", "<=30", whole <= 30, "12 block letters, everything, first time")
     again = statistics.median(times_ms(lambda: draw_picture(letters), 20))
     report("solve.letters_12_again", again, "ms", "-", True, "12 block letters, picture only, nothing moved")
+    for form in ("block", "round"):
+        long_word = word("BREAKWATERS8", form)
+        first = statistics.median(times_ms(lambda e=long_word: first_time(e, draw), 12))
+        on = f"a word of 12 letters, {form}, steps, hidden lines, advice, first time"
+        report(f"solve.word_12_{form}", first, "ms", "<=30", first <= 30, on)
     apart = max(routes_apart(document) for document in READY)
     on = f"every named corner of the {len(READY)} ready exercises, all kinds of view"
     report("solve.two_routes", apart, "mm", "<=0.001", apart <= 0.001, on)

@@ -1,5 +1,8 @@
 """Exercises: edited, saved by version, never overwritten, never seen by others."""
 
+import io
+
+import pypdf
 import pytest
 from fastapi.testclient import TestClient
 from starlette.websockets import WebSocketDisconnect
@@ -178,3 +181,25 @@ def test_a_class_without_students_is_told_so_when_printing(teacher: TestClient) 
     refused = teacher.get(f"/api/exercises/{number}/print/starter.pdf", params={"class_id": school_class})
     assert refused.status_code == 409
     assert "no students" in refused.json()["why"]
+
+
+def test_each_student_of_a_class_has_a_sheet_with_the_own_name(teacher: TestClient) -> None:
+    word = {"kind": "letters", "name": "Name", "text": "GULLS", "left": 30, "bottom": 30, "whose": "student"}
+    number = added(teacher, exercise_of(word))
+    terns = teacher.post("/api/classes", json={"name": "Terns"}).json()["id"]
+    empty = teacher.get(f"/api/exercises/{number}/print/starter.pdf?class_id={terns}")
+    assert empty.json()["code"] == "empty_class"
+    teacher.post(f"/api/classes/{terns}/students", json={"text": "Ada\nOystercatcher 14"})
+    own = teacher.get(f"/api/exercises/{number}/own/{terns}").json()
+    assert own["is_personal"]
+    lines = [teacher.get(f"/api/exercises/{number}/own/{terns}/{s}").json() for s in own["students"]]
+    assert [line["alias"] for line in lines] == ["Ada", "Oystercatcher 14"]
+    assert any("hard to draw" in remark for remark in lines[1]["remarks"])
+    assert lines[0]["picture"]["lines"] != lines[1]["picture"]["lines"]
+    whole = teacher.get(f"/api/exercises/{number}/print/whole.pdf?class_id={terns}&per_page=8")
+    pages = [page.extract_text() for page in pypdf.PdfReader(io.BytesIO(whole.content)).pages]
+    assert "Ada" in pages[0]
+    assert any("A of Name: the front" in page for page in pages)
+    assert any("Oystercatcher 14" in page for page in pages)
+    one = teacher.get(f"/api/exercises/{number}/print/answer.pdf?class_id={terns}&student_id={own['students'][1]}")
+    assert len(pypdf.PdfReader(io.BytesIO(one.content)).pages) == 1

@@ -405,7 +405,9 @@ export interface paths {
         };
         /**
          * Print Pdf
-         * @description Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student.
+         * @description Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
+         *
+         *     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
          */
         get: operations["print_pdf_api_exercises__exercise_id__print__kind__pdf_get"];
         put?: never;
@@ -448,6 +450,46 @@ export interface paths {
          * @description Return the drawing in an open format, or the exercise document itself.
          */
         get: operations["export_api_exercises__exercise_id__file__form__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exercise_id}/own/{class_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Sheets
+         * @description Return for which students of a class there is a sheet of their own.
+         */
+        get: operations["own_sheets_api_exercises__exercise_id__own__class_id__get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exercise_id}/own/{class_id}/{student_id}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Own Sheet
+         * @description Return the sheet of one student.
+         */
+        get: operations["own_sheet_api_exercises__exercise_id__own__class_id___student_id__get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1219,7 +1261,7 @@ export interface components {
         };
         /**
          * Drawing
-         * @description The whole answer.
+         * @description The whole answer; ``is_personal``: whether sheets differ from student to student.
          */
         Drawing: {
             sheet: components["schemas"]["SheetSize"];
@@ -1251,6 +1293,8 @@ export interface components {
             handles: components["schemas"]["HandlePlace"][];
             /** Measures */
             measures: components["schemas"]["MeasureMark"][];
+            /** Is Personal */
+            is_personal: boolean;
             /** Steps */
             steps: components["schemas"]["Step"][];
             /** Left Out */
@@ -1600,6 +1644,31 @@ export interface components {
             password: string;
             /** Name */
             name: string;
+        };
+        /**
+         * OwnSheetLine
+         * @description The sheet of one student; ``remarks`` say what a teacher should look at.
+         */
+        OwnSheetLine: {
+            /** Student Id */
+            student_id: number;
+            /** Alias */
+            alias: string;
+            /** Remarks */
+            remarks: string[];
+            /** Minutes */
+            minutes: number;
+            picture: components["schemas"]["Picture"];
+        };
+        /**
+         * OwnSheetsAnswer
+         * @description Whether students have sheets of their own, and which students there are.
+         */
+        OwnSheetsAnswer: {
+            /** Is Personal */
+            is_personal: boolean;
+            /** Students */
+            students: number[];
         };
         /**
          * Picture
@@ -4317,13 +4386,14 @@ export interface operations {
         parameters: {
             query?: {
                 class_id?: number | null;
+                student_id?: number | null;
                 per_page?: number;
                 copies?: number;
             };
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay";
+                kind: "starter" | "steps" | "answer" | "overlay" | "whole";
             };
             cookie?: {
                 orthopsis_session?: string | null;
@@ -4421,7 +4491,7 @@ export interface operations {
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay";
+                kind: "starter" | "steps" | "answer" | "overlay" | "whole";
             };
             cookie?: {
                 orthopsis_session?: string | null;
@@ -4530,6 +4600,201 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_sheets_api_exercises__exercise_id__own__class_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise_id: number;
+                class_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSheetsAnswer"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_sheet_api_exercises__exercise_id__own__class_id___student_id__get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise_id: number;
+                class_id: number;
+                student_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnSheetLine"];
+                };
             };
             /** @description Unauthorized */
             401: {

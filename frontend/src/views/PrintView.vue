@@ -9,7 +9,9 @@ import { api, ask } from '@/api/client'
 import EmptyState from '@/shell/EmptyState.vue'
 import { useLoad } from '@/shell/useLoad'
 
-type Kind = 'starter' | 'steps' | 'answer' | 'overlay'
+import OwnSheets from './print/OwnSheets.vue'
+
+type Kind = 'starter' | 'steps' | 'answer' | 'overlay' | 'whole'
 
 const props = defineProps<{ id: string }>()
 const route = useRoute()
@@ -23,7 +25,7 @@ const { data, failure } = useLoad(async () => {
   const kept = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
   const { drawing } = await ask(api.POST('/api/desk/draw', { body: { exercise: kept.exercise } }))
   const classes = await ask(api.GET('/api/classes'))
-  return { title: String(kept.exercise.title), drawing, classes }
+  return { title: String(kept.exercise.title), drawing, classes, isPersonal: drawing.is_personal }
 })
 
 const KINDS: { kind: Kind; title: string; text: string }[] = [
@@ -32,6 +34,13 @@ const KINDS: { kind: Kind; title: string; text: string }[] = [
   { kind: 'answer', title: 'Answer', text: 'The finished sheet, dark lines and tone.' },
   { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film or tracing paper over a student’s sheet.' },
 ]
+const WHOLE = {
+  kind: 'whole' as const,
+  title: 'Everything for each student',
+  text: 'Starter, steps and answer with the own name, one student after the other.',
+}
+const kinds = computed(() => (data.value?.isPersonal ? [WHOLE, ...KINDS] : KINDS))
+const isOwn = computed(() => Boolean(data.value?.isPersonal && whose.value))
 
 const classOptions = computed(() => [
   { label: 'for anybody', value: 0 },
@@ -39,26 +48,36 @@ const classOptions = computed(() => [
 ])
 const pages = computed(() => {
   const steps = data.value?.drawing.steps.length ?? 0
-  if (kind.value === 'steps') return Math.ceil(steps / perPage.value)
   const chosen = data.value?.classes.find((c) => c.id === whose.value)
+  const stepPages = Math.ceil(steps / perPage.value)
+  if (kind.value === 'whole') return (stepPages + 2) * (chosen?.students ?? 1)
+  if (kind.value === 'steps') return stepPages * (isOwn.value ? (chosen?.students ?? 1) : 1)
   return chosen ? chosen.students : copies.value
 })
 const paper = computed(() => {
   const sheet = data.value?.drawing.sheet
   if (!sheet) return ''
-  if (kind.value === 'steps') return sheet.units === 'in' ? 'letter paper' : 'A4 paper'
+  const handout = sheet.units === 'in' ? 'letter paper' : 'A4 paper'
+  if (kind.value === 'steps') return handout
   const inches = (mm: number): string => String(Math.round((mm / 25.4) * 100) / 100)
-  return sheet.units === 'in'
-    ? `paper of ${inches(sheet.width_mm)} × ${inches(sheet.height_mm)} in`
-    : `paper of ${Math.round(sheet.width_mm)} × ${Math.round(sheet.height_mm)} mm`
+  const own =
+    sheet.units === 'in'
+      ? `paper of ${inches(sheet.width_mm)} × ${inches(sheet.height_mm)} in`
+      : `paper of ${Math.round(sheet.width_mm)} × ${Math.round(sheet.height_mm)} mm`
+  return kind.value === 'whole' ? `${own}, the steps on ${handout}` : own
 })
-const address = computed(() => {
+const hasSteps = computed(() => kind.value === 'steps' || kind.value === 'whole')
+
+function addressFor(student = 0): string {
   const query = new URLSearchParams()
-  if (kind.value === 'steps') query.set('per_page', String(perPage.value))
-  else if (whose.value) query.set('class_id', String(whose.value))
-  else query.set('copies', String(copies.value))
+  if (hasSteps.value) query.set('per_page', String(perPage.value))
+  if (whose.value && (!hasSteps.value || isOwn.value)) query.set('class_id', String(whose.value))
+  else if (!hasSteps.value) query.set('copies', String(copies.value))
+  if (student) query.set('student_id', String(student))
   return `/api/exercises/${props.id}/print/${kind.value}.pdf?${query}`
-})
+}
+
+const address = computed(() => addressFor())
 const preview = computed(() => address.value.replace('.pdf?', '.png?'))
 </script>
 
@@ -71,7 +90,7 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
       <h1>Print “{{ data.title }}”</h1>
       <div class="print">
         <div class="choices" role="radiogroup" aria-label="What is printed">
-          <label v-for="k in KINDS" :key="k.kind" :class="{ chosen: kind === k.kind }">
+          <label v-for="k in kinds" :key="k.kind" :class="{ chosen: kind === k.kind }">
             <input v-model="kind" type="radio" name="kind" :value="k.kind" />
             <span
               ><strong>{{ k.title }}</strong
@@ -79,21 +98,21 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
             >
           </label>
           <div class="how">
-            <template v-if="kind === 'steps'">
+            <template v-if="hasSteps">
               <span>Steps on each page</span>
               <NInputNumber v-model:value="perPage" :min="1" :max="8" class="number" />
             </template>
-            <template v-else>
+            <template v-if="!hasSteps || data.isPersonal">
               <span>Sheets</span>
               <NSelect v-model:value="whose" :options="classOptions" />
-              <template v-if="!whose">
+              <template v-if="!whose && !hasSteps">
                 <span>Copies</span>
                 <NInputNumber v-model:value="copies" :min="1" :max="40" class="number" />
               </template>
             </template>
           </div>
           <p>
-            {{ pages }} {{ pages === 1 ? 'page' : 'pages' }} on {{ paper }}.
+            {{ isOwn && hasSteps ? 'About ' : '' }}{{ pages }} {{ pages === 1 ? 'page' : 'pages' }} on {{ paper }}.
             <template v-if="kind !== 'steps'"
               >Print at 100 %, not “fit to page”: the line at the bottom must measure 10 cm.</template
             >
@@ -111,7 +130,8 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
             >
           </p>
         </div>
-        <div class="preview">
+        <OwnSheets v-if="isOwn" :exercise="Number(id)" :school-class="whose" :address="addressFor" />
+        <div v-else class="preview">
           <img :key="preview" :src="preview" :alt="`First page: ${kind}`" />
         </div>
       </div>

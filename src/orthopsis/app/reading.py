@@ -7,6 +7,7 @@ is hours of arithmetic beside a server that must answer.
 
 import logging
 import threading
+from collections.abc import Mapping
 from concurrent.futures import Future, ProcessPoolExecutor
 from concurrent.futures.process import BrokenProcessPool
 from multiprocessing import get_context
@@ -14,23 +15,36 @@ from typing import Any
 
 import cv2
 from sqlalchemy.exc import SQLAlchemyError
+from sqlalchemy.orm import Session
 
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.personal import is_personal, sheet_for
 from orthopsis.core.exercise.setting import sheet_of
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.scan.read import NotRead, read_sheet
-from orthopsis.store import piles
+from orthopsis.store import classes, piles
 from orthopsis.store.engine import Sessions
 from orthopsis.store.models import Pile, SheetRow
 
 log = logging.getLogger(__name__)
 
 
-def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[float, float]] | None) -> dict[str, Any]:
-    """Read one sheet and judge it (runs in a process of its own)."""
+def read_and_check(
+    data: bytes,
+    document: dict[str, Any],
+    corners: list[tuple[float, float]] | None,
+    names: Mapping[str, str] = {},
+    name: str = "",
+) -> dict[str, Any]:
+    """Read one sheet and judge it (runs in a process of its own).
+
+    Args:
+        names: the class's names by the code on their sheets, for exercises in which each has a sheet of their own.
+        name: whose it is, where that is known already.
+    """
     cv2.setNumThreads(1)
     exercise = read_exercise(document)
     sheet = sheet_of(exercise)
@@ -43,7 +57,8 @@ def read_and_check(data: bytes, document: dict[str, Any], corners: list[tuple[fl
             "state": "not_found",
             "problem": f"The sheet was not found: {reading.reason}. Place its corners by hand.",
         }
-    checked = check(exercise, reading.strokes)
+    whose = names.get(reading.code.student, name) if reading.code else name
+    checked = check(sheet_for(exercise, whose).exercise if whose else exercise, reading.strokes)
     return {
         "state": "read",
         "found_by": reading.found_by,
@@ -121,7 +136,8 @@ class Reader:
                 if pile is not None:
                     data = piles.sheet_picture(db, row.id, "upload")
                     corners = [(float(x), float(y)) for x, y in row.corners] if row.corners else None
-                    jobs.append((row.id, data, pile.document, corners))
+                    names, name = _names(db, row, pile)
+                    jobs.append((row.id, data, pile.document, corners, names, name))
         for sheet_id, *job in jobs:
             self._busy[sheet_id] = self._submit(*job)
 
@@ -151,6 +167,14 @@ class Reader:
             with self._sessions.begin() as db:
                 _write(db, sheet_id, result)
             del self._busy[sheet_id]
+
+
+def _names(db: Session, row: SheetRow, pile: Pile) -> tuple[dict[str, str], str]:
+    """Return the class's names by code, and the name of the sheet's student, where sheets differ; else nothing."""
+    if not is_personal(read_exercise(pile.document)):
+        return {}, ""
+    students = classes.list_students(db, pile.class_id)
+    return {s.code: s.alias for s in students}, next((s.alias for s in students if s.id == row.student_id), "")
 
 
 def _write(db: Any, sheet_id: int, result: dict[str, Any]) -> None:

@@ -12,7 +12,8 @@ from orthopsis.app.session import Db, Me
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.feedback import note
-from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.personal import is_personal, sheet_for
 from orthopsis.core.wording.vocabulary import Wording
 from orthopsis.store import classes, piles
 from orthopsis.store.clock import now
@@ -114,6 +115,11 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
         if classes.get_student(db, teacher.id, body.student_id).class_id != pile.class_id:
             raise Refused("other_class", "This student is in another class.", "Choose one of this pile's class.")
     row.student_id = body.student_id
+    if row.strokes and is_personal(_exercise_of(db, row)):
+        checked = check(_exercise_of(db, row), strokes_of(row.strokes))
+        row.strokes = [[*line.start, *line.end] for line in checked.lines]
+        row.checked, row.decisions = checked.model_dump(mode="json"), {}
+        row.note = _note(db, row, checked, {})
     db.commit()
     return _answer(db, row)
 
@@ -152,10 +158,16 @@ def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked
     """Judge again without the strokes of a finding: they are not the student's lines."""
     guilty = {n for f in checked.findings if f"{f.code}:{f.about}" == key for n in f.lines}
     rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
-    pile = db.get_one(Pile, row.pile_id)
-    again = check(read_exercise(pile.document), strokes_of(rows))
+    again = check(_exercise_of(db, row), strokes_of(rows))
     row.strokes = [[*line.start, *line.end] for line in again.lines]
     return again
+
+
+def _exercise_of(db: Db, row: SheetRow) -> Exercise:
+    """Return the exercise of a sheet, as it is on the sheet of its student."""
+    exercise = read_exercise(db.get_one(Pile, row.pile_id).document)
+    student = db.get(Student, row.student_id) if row.student_id else None
+    return exercise if student is None else sheet_for(exercise, student.alias).exercise
 
 
 def _note(db: Db, row: SheetRow, checked: Checked, decisions: dict[str, Any]) -> str:

@@ -7,17 +7,16 @@ from typing import Annotated, Any, Literal
 from fastapi import APIRouter, Query, Response
 from pydantic import BaseModel
 
+from orthopsis.app.printing import PrintName, PrintOrder, printed
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw, draw_picture
-from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.raster import png_of_pdf
-from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf
 from orthopsis.paperwork.write import MEDIA_TYPES, write_drawing
-from orthopsis.store import classes, exercises
+from orthopsis.store import exercises
 from orthopsis.store.errors import Refused
 from orthopsis.store.models import ExerciseRow
 
@@ -151,7 +150,6 @@ def version(exercise_id: int, version: int, db: Db, teacher: Me) -> KeptExercise
     return KeptExercise(id=row.id, version=row.version, exercise=earlier.document)
 
 
-PrintName = Literal["starter", "steps", "answer", "overlay"]
 PerPage = Annotated[int, Query(ge=1, le=8)]
 CopyCount = Annotated[int, Query(ge=1, le=40)]
 
@@ -163,13 +161,17 @@ def print_pdf(
     db: Db,
     teacher: Me,
     class_id: int | None = None,
+    student_id: int | None = None,
     per_page: PerPage = 4,
     copies: CopyCount = 1,
 ) -> Response:
-    """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student."""
+    """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
+
+    ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
+    """
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    data = _print(db, teacher.id, row, kind, class_id, per_page, copies)
-    return _file(data, "application/pdf", f"{row.title} {kind}.pdf", inline=True)
+    order = PrintOrder(kind, class_id, student_id, per_page, copies)
+    return _file(printed(db, teacher.id, row, order), "application/pdf", f"{row.title} {kind}.pdf", inline=True)
 
 
 @router.get("/{exercise_id}/print/{kind}.png", response_class=Response)
@@ -178,7 +180,7 @@ def print_preview(
 ) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    pdf = _print(db, teacher.id, row, kind, class_id, per_page, 1)
+    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, per_page, 1), only_first=True)
     return Response(png_of_pdf(pdf, PREVIEW_DPI), media_type="image/png", headers={"Cache-Control": "no-store"})
 
 
@@ -191,30 +193,6 @@ def export(exercise_id: int, form: Form, db: Db, teacher: Me) -> Response:
         text = exercise.model_dump_json(by_alias=True, indent=1, serialize_as_any=True)
         return _file(text.encode(), "application/json", f"{row.title}.exercise.json")
     return _file(write_drawing(exercise, form), MEDIA_TYPES[form], f"{row.title}.{form}")
-
-
-def _print(
-    db: Db, owner_id: int, row: ExerciseRow, kind: PrintName, class_id: int | None, per_page: int, copies: int
-) -> bytes:
-    drawing = draw(read_exercise(row.document))
-    if kind == "steps":
-        return steps_pdf(drawing, row.title, per_page)
-    page = {"starter": 1, "answer": 2, "overlay": 3}[kind]
-    return sheet_pdf(drawing, kind, row.title, _copies(db, owner_id, row, class_id, page, copies))
-
-
-def _copies(db: Db, owner_id: int, row: ExerciseRow, class_id: int | None, page: int, copies: int) -> list[Copy]:
-    if class_id is None:
-        return [Copy(SheetCode(row.code, "", page))] * copies
-    school_class = classes.get_class(db, owner_id, class_id)
-    students = classes.list_students(db, school_class.id)
-    if not students:
-        raise Refused(
-            "empty_class",
-            f"“{school_class.name}” has no students yet.",
-            "Enter their aliases in the register.",
-        )
-    return [Copy(SheetCode(row.code, s.code, page), f"{s.alias}  ·  {school_class.name}") for s in students]
 
 
 def _file(data: bytes, media_type: str, name: str, *, inline: bool = False) -> Response:

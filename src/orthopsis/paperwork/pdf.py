@@ -1,6 +1,7 @@
 """Pages of a PDF, true to size: millimetres on the page are millimetres on the paper."""
 
 import io
+from itertools import groupby
 from pathlib import Path
 
 from reportlab.lib.units import mm
@@ -147,14 +148,15 @@ def draw_art(canvas: Canvas, art: Art) -> None:
             path.close()
         canvas.setStrokeGray(TONE_GREY[face.tone])
         canvas.drawPath(path, stroke=1, fill=1, fillMode=EVEN_ODD)
-    for line in art.lines:
-        canvas.setStrokeGray(GREY[line.pen])
-        canvas.setLineWidth(WIDTH_MM[line.pen])
-        canvas.setDash(*DASH_MM.get(line.pen, ()))
+    for pen, lines in groupby(art.lines, key=lambda line: line.pen):
+        canvas.setStrokeGray(GREY[pen])
+        canvas.setLineWidth(WIDTH_MM[pen])
+        canvas.setDash(*DASH_MM.get(pen, ()))
         path = canvas.beginPath()
-        path.moveTo(*line.start)
-        for place in (*line.bend, line.end):
-            path.lineTo(*place)
+        for line in lines:
+            path.moveTo(*line.start)
+            for place in (*line.bend, line.end):
+                path.lineTo(*place)
         canvas.drawPath(path, stroke=1, fill=0)
     canvas.setDash()
     canvas.setStrokeGray(0.1)

@@ -27,8 +27,14 @@ class Copy:
 
 def sheet_pdf(drawing: Drawing, kind: SheetKind, title: str, copies: Sequence[Copy]) -> bytes:
     """Return a PDF of sheets at 1:1, one page for each copy."""
-    arts = {"starter": starter_art, "answer": answer_art, "overlay": overlay_art}
     pages = Pages(title)
+    add_sheets(pages, drawing, kind, title, copies)
+    return pages.bytes()
+
+
+def add_sheets(pages: Pages, drawing: Drawing, kind: SheetKind, title: str, copies: Sequence[Copy]) -> None:
+    """Add sheets at 1:1 to a PDF, one page for each copy."""
+    arts = {"starter": starter_art, "answer": answer_art, "overlay": overlay_art}
     width, height = drawing.sheet.width_mm, drawing.sheet.height_mm
     shown = pages.keep(arts[kind](drawing))
     for copy in copies:
@@ -37,13 +43,18 @@ def sheet_pdf(drawing: Drawing, kind: SheetKind, title: str, copies: Sequence[Co
         heading = title if kind == "starter" else f"{title}: {kind}"
         pages.furniture(width, height, copy.code, heading, copy.student)
         pages.end()
-    return pages.bytes()
 
 
 def steps_pdf(drawing: Drawing, title: str, per_page: int) -> bytes:
     """Return a PDF of step sheets with 1 to 8 steps a page, on the school's ordinary paper."""
-    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
     pages = Pages(f"{title}: steps")
+    add_steps(pages, drawing, title, per_page)
+    return pages.bytes()
+
+
+def add_steps(pages: Pages, drawing: Drawing, title: str, per_page: int) -> None:
+    """Add step sheets to a PDF."""
+    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
     size = _HANDOUT_MM.get(drawing.sheet.units, _A4)
     columns = 1 if per_page <= 3 else 2
     lying = per_page == 1 and drawing.sheet.width_mm > drawing.sheet.height_mm
@@ -59,7 +70,6 @@ def steps_pdf(drawing: Drawing, title: str, per_page: int) -> bytes:
         for place, (count, step) in zip(_cells(width, height, columns, rows), chunk, strict=False):
             _step_cell(pages, drawing, count, step, place)
         pages.end()
-    return pages.bytes()
 
 
 def _cells(width: float, height: float, columns: int, rows: int) -> Iterator[tuple[float, float, float, float]]:

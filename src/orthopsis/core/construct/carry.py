@@ -191,11 +191,11 @@ def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback
         fallback: makes a back corner that no edge and no alignment leads to; None where lines of the back are
             parallel on the page to those of the front, so that any corner leads to any other.
     """
-    found, moves = list(known), list[Move]()
+    before, moves = list(known), list[Move]()
     ways = _Ways(outline, any_way=fallback is None)
     for part, corners in outline.part_corners:
-        moves += _back_of_part(outline, part, corners, found, shown, ways, fallback)
-        found += [corner for corner in corners if corner not in found]
+        moves += _back_of_part(outline, part, corners, [*known, *before], shown, ways, fallback)
+        before = corners
     return moves
 
 
@@ -203,7 +203,7 @@ def _back_of_part(
     outline: Outline, part: str, corners: Sequence[int], known: Sequence[int], shown: set[int], ways: "_Ways",
     fallback: Fallback | None,
 ) -> list[Move]:  # fmt: skip
-    """Return the moves of one part; it begins at a known corner of its own, else at one of another part."""
+    """Return the moves of one part; it begins at a known corner of its own, else at one of the part before it."""
     own, moves, drawn = [c for c in corners if c in known], list[Move](), set[int]()
     while len(own) < len(corners):
         best = ways.best(own or known, corners) or ways.best(known, corners)

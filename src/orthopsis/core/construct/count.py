@@ -5,6 +5,8 @@ Never typed in: it follows from the front's outline and the vanishing point.
 
 from collections.abc import Sequence
 
+import numpy as np
+
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.plane.polygon import starts_inside
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
@@ -41,13 +43,14 @@ def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
 
     Corners on one and the same line share it and do not count. Returns infinity for fewer than two corners.
     """
-    gaps = [
-        abs(offset(other, join(corner, goal)))
-        for i, corner in enumerate(corners)
-        for j, other in enumerate(corners)
-        if i != j
-    ]
-    return min((gap for gap in gaps if gap > ONE_LINE_MM), default=float("inf"))
+    if len(corners) < 2:
+        return float("inf")
+    at = np.array([corner.xy for corner in corners])
+    way = np.array([goal.x, goal.y]) - at * goal.w
+    way /= np.linalg.norm(way, axis=1)[:, None]
+    apart = at[None, :] - at[:, None]
+    gaps = np.abs(apart[:, :, 0] * way[:, None, 1] - apart[:, :, 1] * way[:, None, 0])
+    return float(np.min(gaps, where=gaps > ONE_LINE_MM, initial=np.inf))
 
 
 def runs_along(corner: Point, neighbour: Point, goal: Point) -> bool:

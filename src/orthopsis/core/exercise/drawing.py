@@ -214,8 +214,9 @@ class LeftOut(Part):
 
 
 class Drawing(Picture):
-    """The whole answer."""
+    """The whole answer; ``is_personal``: whether sheets differ from student to student."""
 
+    is_personal: bool
     steps: list[Step]
     left_out: list[LeftOut]
     advice: list[Advice]

@@ -57,6 +57,13 @@ def _letter_on(
     return {**block, "kind": "profile", "outline": outline, "side": side}
 
 
+def _word(text: str, form: str, left: float, bottom: float, height: float, **more: Any) -> dict[str, Any]:
+    return {
+        "kind": "letters", "name": text.capitalize(), "text": text, "form": form, "left": left, "bottom": bottom,
+        "height": height, **more,
+    }  # fmt: skip
+
+
 _INCH = 25.4
 READY: tuple[dict[str, Any], ...] = (
     {
@@ -214,6 +221,44 @@ READY: tuple[dict[str, Any], ...] = (
             {**_box("East barrel case", 26, 196, 46, 52, depth_by="half"), "view": "east quay"},
             {**_box("West crate", 350, 36, 56, 56, **_measured(48)), "view": "west quay"},
         ],
+    },
+    {
+        **_HEAD,
+        "title": "TIDE in rounded letters, one point",
+        "eye_level": {"height_mm": 206, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 262}],
+        "things": [_word("TIDE", "round", 34, 52, 92, width=70, gap=16, thickness="quarter", **_measured(64))],
+        "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "LOFT cut from one long block, two points",
+        "eye_level": {"height_mm": 196, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -170, "right_mm": 540}],
+        "things": [
+            {
+                **_block("Loft", 316, 52, 106, 206, 26),
+                **_word("LOFT", "block", 316, 52, 106, width=70, gap=16, thickness="quarter"),
+                "side": "left",
+            }
+        ],
+        "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "SEA from below, three points",
+        "sheet": {"paper": "A3", "orientation": "portrait"},
+        "eye_level": {"height_mm": 58, "school": "composition"},
+        "views": [{"kind": "three_point", "left_mm": -172, "right_mm": 486, "third_x_mm": 148, "third_y_mm": 742}],
+        "things": [
+            {
+                **_block("Sea", 206, 148, 118, 128, 46),
+                **_word("SEA", "round", 206, 148, 118, width=60, gap=12, thickness="quarter"),
+                "side": "left",
+            }
+        ],
+        "minutes": 135,
+        "wording": {"level": "oldest"},
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

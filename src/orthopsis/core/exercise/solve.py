@@ -3,6 +3,7 @@
 from orthopsis.core.exercise.advice.advise import advise
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.drawing import Drawing, Picture
+from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.picture import picture, solve
 from orthopsis.core.exercise.sentences import sentences
 from orthopsis.core.exercise.setting import prepare
@@ -20,6 +21,7 @@ def draw(exercise: Exercise) -> Drawing:
     base = picture(solved)
     return Drawing.model_construct(
         **{name: getattr(base, name) for name in Picture.model_fields},
+        is_personal=is_personal(exercise),
         steps=made,
         left_out=left_out,
         advice=advise(solved, made),

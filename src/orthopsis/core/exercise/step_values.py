@@ -9,6 +9,7 @@ from orthopsis.core.construct.moves import (
     Measure,
     MeasureAlong,
     MeasureAside,
+    Offset,
     Rule,
     RuleToPoint,
     Run,
@@ -23,6 +24,8 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import PointRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
+
+ZERO_MM = 1e-6
 
 
 def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
@@ -44,6 +47,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
         "start": _start(solved, breath),
+        "offsets": "; ".join(_offsets(solved, acts)),
+        "marks": _curve_marks(solved, acts),
         **_in_line(solved, breath),
         "level": _level(acts),
         "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
@@ -57,6 +62,33 @@ def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
     """Return where ticks are made along an edge: measured, or as parts of it."""
     texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
     return texts + [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
+
+
+def _offsets(solved: Solved, acts: Sequence[Act]) -> list[str]:
+    """Return the corners that are measured from another place, across and up, in the class's units."""
+    figures = [(act.across_mm, act.up_mm) for act in acts if isinstance(act, Offset)]
+    return [" ".join(_figure(solved, mm) for mm in pair) for pair in figures]
+
+
+def _figure(solved: Solved, mm: float) -> str:
+    """Return a length without its unit, where the unit is known."""
+    if abs(mm) <= ZERO_MM:
+        return "0"
+    return solved.prepared.length(mm).removeprefix("about ").removesuffix(f" {solved.prepared.sheet.units}")
+
+
+def _curve_marks(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return how far from its corner each curve begins: level and upright, on a front that is drawn true."""
+    if not any(isinstance(act, Offset) for act in acts):
+        return ""
+    points, found = solved.board.points, []
+    for act in acts:
+        if isinstance(act, Curve):
+            pole, ends = points[act.pole], (points[act.start], points[act.end])
+            level, upright = (max(abs(getattr(end, axis) - getattr(pole, axis)) for end in ends) for axis in "xy")
+            found.append(f"{solved.prepared.length(level)} across and {solved.prepared.length(upright)} up or down")
+    different = list(dict.fromkeys(found))
+    return f", {different[0]} from it" if len(different) == 1 else f", from it {listed(different)}, in this order"
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:

@@ -308,6 +308,14 @@ def stand_on_front(values: Values, setting: Setting, joint: Joint) -> Mapping[st
 
 
 @dataclass(frozen=True, slots=True)
+class Personal:
+    """A thing made a student's own: the values that change, and what a teacher should look at."""
+
+    changes: Mapping[str, Value]
+    remarks: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
 class Build:
     """How a kind of thing is built in one kind of view.
 
@@ -327,6 +335,7 @@ class Build:
         true_length: how long its edges in a direction are in the world, mm at the scale of the first corner.
         corners: the corners of its outline, where they can be dragged.
         keep_shape: measures (mm) with which it has the same shape in the world in another setting.
+        personal: what becomes of it on the sheet of a student, by the student's name; nothing where it is the same.
     """
 
     sentence: tuple[Clause, ...]
@@ -342,7 +351,7 @@ class Build:
     corners: CornerHandles | None = None
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
-
+    personal: Callable[[Values, str], Personal | None] = lambda values, name: None
     joints: Callable[[Values, Setting], Mapping[str, Joint]] = lambda values, setting: {}
     stand: Callable[[Values, Setting, Joint], Mapping[str, Value]] = stand_on_front
     foot_depth: Callable[[Values, Setting], float] = lambda values, setting: setting.frame.eye.distance_mm

@@ -112,9 +112,12 @@ FRONT: dict[str, StepPhrases] = {
     "front.profile": StepPhrases(
         "{thing}: the front, {rules}",
         (
-            "Start {start}. Measure out the shape of {thing} and draw it with the ruler.",
-            "Mark the lower left of {thing} {start}. Measure out its corners and draw the front: {rules}.",
-            "Draw the front of {thing} true, its lower left {start}: {rules}, measured corner by corner.",
+            "Start {start}. From there measure out the corners of {thing}, across and up: {offsets}. Draw it with the "
+            "ruler.",
+            "Mark the lower left of {thing} {start}. From there measure its corners, across and up: {offsets}. "
+            "Draw the front: {rules}.",
+            "Draw the front of {thing} true, its lower left {start}, its corners across and up from there: {offsets}; "
+            "{rules}.",
         ),
         "The front is drawn as it is; strokes of one shape are equally thick.",
         "Adding up measures: measure each corner from the same edge.",

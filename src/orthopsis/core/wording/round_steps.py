@@ -6,11 +6,11 @@ ROUND: dict[str, StepPhrases] = {
     "front.rounded": StepPhrases(
         "{thing}: round the corners of the front",
         (
-            "Mark where each curve begins, on both sides of its corner. Draw the curve from mark to mark. "
+            "Mark where each curve begins, on both sides of its corner{marks}. Draw the curve from mark to mark. "
             "Count: {curves}.",
-            "Mark on both edges of each round corner where its curve begins and ends. Draw the curves by hand, "
+            "Mark on both edges of each round corner where its curve begins and ends{marks}. Draw the curves by hand, "
             "{curves}: at each mark a curve runs along the edge.",
-            "Round the corners of the front, {curves}: each touches its two edges at the marks, a quarter of an "
+            "Round the corners of the front{marks}, {curves}: each touches its two edges at the marks, a quarter of an "
             "ellipse.",
         ),
         "A round shape starts from its block form; the curve touches the edges at the marks.",

@@ -8,6 +8,7 @@ from orthopsis.core.things.box import SIDES
 from orthopsis.core.things.declare import FIRST_CORNER, LOOK, Choice, Length, Text, ThingKind
 from orthopsis.core.things.letters.builds import FRONT, SIDE
 from orthopsis.core.things.letters.measures import THICKNESS
+from orthopsis.core.things.letters.names import LONG, WHOSE
 from orthopsis.core.things.profile import DEPTH_CORNERS
 
 LETTERS = ThingKind(
@@ -16,6 +17,8 @@ LETTERS = ThingKind(
     parameters=(
         *FIRST_CORNER,
         Text("text", "the word", "KNOT", 80),
+        Choice("whose", "whose word it is", WHOSE, "all"),
+        Choice("long", "what becomes of long names", LONG, "smaller"),
         Choice("form", "the form of the letters", {"block": "block", "round": "rounded"}, "block"),
         Length("width", "the width of a letter", 50.0, 4.0, 1000.0),
         Length("height", "the height", 60.0, 5.0, 1000.0),

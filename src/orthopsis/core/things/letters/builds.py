@@ -7,10 +7,15 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.declare import Build, Clause, Handle, Setting, Value, Values
 from orthopsis.core.things.letters.measures import shaped
+from orthopsis.core.things.letters.names import own_name, own_name_on_side
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
 from orthopsis.core.things.profile.side import SIDE as PROFILE_SIDE
 
+_WHOSE = (
+    Clause("It is {whose}. ", {"whose": ("all",)}),
+    Clause("It is {whose}; a long one is {long}. ", {"whose": ("student",)}),
+)
 _STROKES = (
     Clause("Strokes {thickness}. ", {"thickness": ("fifth", "quarter", "third")}),
     Clause(
@@ -20,25 +25,38 @@ _STROKES = (
 )
 
 
-def _of_word(build: Build) -> Build:
+Shaped = Callable[[Values, Setting], Values]
+
+
+def _true(values: Values, setting: Setting) -> Values:
+    """Return a word with the outline that a ruler measures."""
+    return shaped(values, setting.sheet.division_mm)
+
+
+def _divided(values: Values, setting: Setting) -> Values:
+    """Return a word with the outline that is found by dividing a side."""
+    return shaped(values)
+
+
+def _of_word(build: Build, shape: Shaped) -> Build:
     """Return a profile's build for words: everything is asked of the word's outline."""
 
     return replace(
         build,
-        solid=lambda values, setting: build.solid(shaped(values), setting),
-        recipe=lambda values, setting: build.recipe(shaped(values), setting),
-        spans=lambda values, setting: build.spans(shaped(values), setting),
-        follow=lambda values, setting, name, value: build.follow(shaped(values), setting, name, value),
-        true_length=lambda values, setting, role: build.true_length(shaped(values), setting, role),
-        joints=lambda values, setting: build.joints(shaped(values), setting),
-        handles_at=_handles_at(build),
+        solid=lambda values, setting: build.solid(shape(values, setting), setting),
+        recipe=lambda values, setting: build.recipe(shape(values, setting), setting),
+        spans=lambda values, setting: build.spans(shape(values, setting), setting),
+        follow=lambda values, setting, name, value: build.follow(shape(values, setting), setting, name, value),
+        true_length=lambda values, setting, role: build.true_length(shape(values, setting), setting, role),
+        joints=lambda values, setting: build.joints(shape(values, setting), setting),
+        handles_at=_handles_at(build, shape),
         corners=None,
     )
 
 
-def _handles_at(build: Build) -> Callable[[Values, Setting], Mapping[str, Point]]:
+def _handles_at(build: Build, shape: Shaped) -> Callable[[Values, Setting], Mapping[str, Point]]:
     def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
-        found = build.handles_at(shaped(values), setting)
+        found = build.handles_at(shape(values, setting), setting)
         return {name: at for name, at in found.items() if not name.startswith("corner_")}
 
     return handles_at
@@ -46,7 +64,7 @@ def _handles_at(build: Build) -> Callable[[Values, Setting], Mapping[str, Point]
 
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
     """Stretch the word so that its upper right reaches the place."""
-    division, (wide, tall) = setting.sheet.division_mm, size(shaped(values).outline("outline"))
+    division, (wide, tall) = setting.sheet.division_mm, size(_true(values, setting).outline("outline"))
     across, up = (at.x - values.first.x) / wide, (at.y - values.first.y) / tall
     width = max(round_to(values.mm("width") * across, division), 4 * division)
     height = max(round_to(values.mm("height") * up, division), 4 * division)
@@ -66,7 +84,7 @@ def _stretched(values: Values, across: float, up: float) -> Mapping[str, Value]:
 
 
 def _drag_depth(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
-    return PROFILE_FRONT.handles[2].drag(shaped(values), setting, at)
+    return PROFILE_FRONT.handles[2].drag(_true(values, setting), setting, at)
 
 
 def _place_front(setting: Setting, count: int) -> Mapping[str, Value]:
@@ -94,12 +112,13 @@ def _place_side(setting: Setting, count: int) -> Mapping[str, Value]:
 
 
 FRONT = replace(
-    _of_word(PROFILE_FRONT),
+    _of_word(PROFILE_FRONT, _true),
     sentence=(
         Clause(
             "{text} in {form} letters, {width} wide, {height} tall and {gap} apart, {left} from the left edge and "
             "{bottom} up. "
         ),
+        *_WHOSE,
         *_STROKES,
         *PROFILE_FRONT.sentence[1:],
     ),
@@ -115,13 +134,16 @@ FRONT = replace(
         Handle("depth", "Change the depth", ("depth",), _drag_depth),
     ),
     place=_place_front,
+    personal=own_name,
 )
 SIDE = replace(
-    _of_word(PROFILE_SIDE),
+    _of_word(PROFILE_SIDE, _divided),
     sentence=(
         Clause("{text} in {form} letters on the {side} of a block. Letters as if {width} wide and {gap} apart. "),
+        *_WHOSE,
         *_STROKES,
         *PROFILE_SIDE.sentence[1:],
     ),
     place=_place_side,
+    personal=own_name_on_side,
 )

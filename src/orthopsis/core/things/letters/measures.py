@@ -8,10 +8,11 @@ from dataclasses import replace
 from functools import lru_cache
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.letters.grid import Measures
 from orthopsis.core.things.letters.word import Letter, read_word, set_word
-from orthopsis.core.things.outline import Outline, check_outline
+from orthopsis.core.things.outline import Outline, check_outline, on_marks
 
 _SHARES = {"fifth": 1 / 5, "quarter": 1 / 4, "third": 2 / 7}
 THICKNESS = {
@@ -27,39 +28,51 @@ HIGHEST_BAR = 0.24
 
 
 @lru_cache(maxsize=1024)
-def shaped(values: Values) -> Values:
+def shaped(values: Values, division_mm: float = 0.0) -> Values:
     """Return the values of a word with its outline, and its letters as parts.
+
+    Args:
+        division_mm: division of the ruler that measures the letters' corners; 0 where none does.
 
     Raises:
         GeometryError: a character that the alphabet lacks, or strokes for which there is no room.
     """
-    letters = letters_of(values)
+    letters = letters_of(values, division_mm)
     outline: Outline = tuple(loop for letter in letters for loop in letter.outline)
     parts = tuple((letter.name, len(letter.outline)) for letter in letters) if len(letters) > 1 else ()
     return replace(values, held={**values.held, "outline": outline}, parts=parts)
 
 
-def letters_of(values: Values) -> list[Letter]:
+def letters_of(values: Values, division_mm: float = 0.0) -> list[Letter]:
     """Return the letters of a word in their places, mm from its lower left.
 
     Raises:
         GeometryError: as ``shaped``.
     """
-    word, measures, is_round = read_word(values.word("text")), _measures(values), values.word("form") == "round"
+    word, is_round = read_word(values.word("text")), values.word("form") == "round"
+    measures = _measures(values, division_mm)
     letters = set_word(word, measures, values.mm("gap"), is_round=is_round)
     if values.word("thickness") == "measured":
         for letter in letters:
             if not _can_be_cut(letter):
                 raise _no_room(values, letter.name, measures)
-    return letters
+    return [_on_marks(letter, division_mm) for letter in letters] if division_mm else letters
 
 
-def _measures(values: Values) -> Measures:
+def _on_marks(letter: Letter, division_mm: float) -> Letter:
+    """Return a letter with its corners on marks of the ruler, or as it is where they are too coarse for it."""
+    rounded = replace(letter, outline=on_marks(letter.outline, division_mm))
+    return rounded if _can_be_cut(rounded) else letter
+
+
+def _measures(values: Values, division_mm: float) -> Measures:
     width, height, how = values.mm("width"), values.mm("height"), values.word("thickness")
     if how == "measured":
         return Measures(width, height, *(values.mm(name) for name in ("stroke", "bar", "middle", "middle_up")))
-    bar = height / ROWS
-    return Measures(width, height, _SHARES[how] * width, bar, bar, 2 * bar)
+    stroke, bar, up = _SHARES[how] * width, height / ROWS, 2 * height / ROWS
+    if division_mm:
+        stroke, bar, up = (max(round_to(mm, division_mm), division_mm) for mm in (stroke, bar, up))
+    return Measures(width, height, stroke, bar, bar, up)
 
 
 def _can_be_cut(letter: Letter) -> bool:

@@ -9,6 +9,10 @@ from orthopsis.core.things.letters.grid import Grid, Measures
 from orthopsis.core.things.outline import Outline, moved
 
 MOST_LETTERS = 24
+ROW_END = "/"
+"""Parts the rows of a word, the upper one first."""
+BETWEEN_ROWS = 0.3
+"""Room between two rows, in heights of a letter."""
 SPACE = 0.5
 """Width of a space in widths of a common letter."""
 
@@ -35,19 +39,31 @@ def read_word(text: str) -> str:
     Raises:
         GeometryError: it is empty, too long, or has a character that the alphabet lacks; what would do is said.
     """
-    word = unicodedata.normalize("NFC", " ".join(text.upper().split()))
-    if not word:
+    rows = [" ".join(row.split()) for row in unicodedata.normalize("NFC", text.upper()).split(ROW_END)]
+    word = ROW_END.join(rows)
+    if not all(rows):
         raise _fault("empty_word", "There is no letter in this word.", "Type a letter or a word.", "K")
     if len(word) > MOST_LETTERS:
         fix = f"Use at most {MOST_LETTERS} letters, or make two words of it."
         raise _fault("too_many_letters", f"This word has {len(word)} letters.", fix, word[:MOST_LETTERS].strip())
     for character in word:
-        if character != " " and not _can_draw(character):
+        if character not in (" ", ROW_END) and not _can_draw(character):
             near = _nearest(character)
             fix = f"“{near}” would do." if near else "Leave it out."
-            nearest = word.replace(character, near).strip() or "K"
+            nearest = word.replace(character, near).strip(f" {ROW_END}") or "K"
             raise _fault("no_such_letter", f"The alphabet has no “{character}”.", fix, nearest)
     return word
+
+
+def readable(text: str) -> tuple[str, list[str]]:
+    """Return a text as a word that can be drawn, the nearest there is, and what had to be changed for it."""
+    remarks = list[str]()
+    while True:
+        try:
+            return read_word(text), remarks
+        except GeometryError as error:
+            remarks.append(f"{error.why} {error.fix}")
+            text = error.nearest
 
 
 def _fault(code: str, why: str, fix: str, nearest: str) -> GeometryError:
@@ -78,15 +94,18 @@ def _nearest(character: str) -> str:
 
 def set_word(word: str, measures: Measures, gap: float, *, is_round: bool) -> list[Letter]:
     """Return the letters of a word in their places, from its lower left; what hangs below the line lifts all."""
-    letters, at = list[Letter](), 0.0
-    for character in word:
-        if character == " ":
-            at += SPACE * measures.width
-            continue
-        outline, width = _draw(character, measures, is_round=is_round)
-        name = _name(character, [letter.name for letter in letters])
-        letters.append(Letter(name, moved(outline, at, 0.0), at, at + width))
-        at += width + gap
+    letters = list[Letter]()
+    rows = word.split(ROW_END)
+    for number, row in enumerate(rows, start=1):
+        at, base = 0.0, (len(rows) - number) * (1 + BETWEEN_ROWS) * measures.height
+        for character in row:
+            if character == " ":
+                at += SPACE * measures.width
+                continue
+            outline, width = _draw(character, measures, is_round=is_round)
+            name = _name(character, [letter.name for letter in letters])
+            letters.append(Letter(name, moved(outline, at, base), at, at + width))
+            at += width + gap
     sunk = min(0.0, *(corner[1] for letter in letters for loop in letter.outline for corner in loop))
     if sunk == 0:
         return letters

@@ -1,0 +1,101 @@
+"""What is printed of an exercise, and for whom: the same for all, or each student's own sheet."""
+
+from collections.abc import Iterator
+from dataclasses import dataclass
+from typing import Literal
+
+from sqlalchemy.orm import Session
+
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.drawing import Drawing
+from orthopsis.core.exercise.personal import is_personal, sheet_for
+from orthopsis.core.exercise.solve import draw
+from orthopsis.paperwork.marks import SheetCode
+from orthopsis.paperwork.pdf import Pages
+from orthopsis.paperwork.sheets import Copy, SheetKind, add_sheets, add_steps
+from orthopsis.store import classes
+from orthopsis.store.errors import Refused
+from orthopsis.store.models import ExerciseRow, SchoolClass, Student
+
+PrintName = Literal["starter", "steps", "answer", "overlay", "whole"]
+_PAGE: dict[SheetKind, int] = {"starter": 1, "answer": 2, "overlay": 3}
+
+
+@dataclass(frozen=True, slots=True)
+class PrintOrder:
+    """What a teacher wants printed."""
+
+    kind: PrintName
+    class_id: int | None
+    student_id: int | None
+    per_page: int
+    copies: int
+
+
+def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, only_first: bool = False) -> bytes:
+    """Return the PDF that was ordered.
+
+    Raises:
+        Refused: the class is empty, or the student is in another one.
+        GeometryError: the exercise cannot be drawn.
+    """
+    pages = Pages(row.title)
+    for drawing, title, students in _sheets(db, owner_id, row, order):
+        _add(pages, drawing, title, students, row.code, order)
+        if only_first:
+            break
+    return pages.bytes()
+
+
+def _sheets(
+    db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder
+) -> Iterator[tuple[Drawing, str, list[tuple[Student, SchoolClass]]]]:
+    """Yield the drawings with their titles and the students that they are for; no student where it is for anybody."""
+    exercise = read_exercise(row.document)
+    if order.class_id is None:
+        yield draw(exercise), row.title, []
+        return
+    school_class = classes.get_class(db, owner_id, order.class_id)
+    students = _students(db, school_class, order.student_id)
+    if not is_personal(exercise):
+        yield draw(exercise), row.title, [(student, school_class) for student in students]
+        return
+    for student in students:
+        own = draw(sheet_for(exercise, student.alias).exercise)
+        yield own, f"{row.title}: {student.alias}", [(student, school_class)]
+
+
+def _students(db: Session, school_class: SchoolClass, student_id: int | None) -> list[Student]:
+    students = classes.list_students(db, school_class.id)
+    if not students:
+        raise Refused(
+            "empty_class",
+            f"“{school_class.name}” has no students yet.",
+            "Enter their aliases in the register.",
+        )
+    if student_id is None:
+        return students
+    chosen = [student for student in students if student.id == student_id]
+    if not chosen:
+        raise Refused("other_class", "This student is in another class.", "Choose one of this class.")
+    return chosen
+
+
+def _add(
+    pages: Pages,
+    drawing: Drawing,
+    title: str,
+    students: list[tuple[Student, SchoolClass]],
+    code: str,
+    order: PrintOrder,
+) -> None:
+    kinds: list[SheetKind | Literal["steps"]] = (
+        ["starter", "steps", "answer"] if order.kind == "whole" else [order.kind]
+    )
+    for kind in kinds:
+        if kind == "steps":
+            add_steps(pages, drawing, title, order.per_page)
+            continue
+        page = _PAGE[kind]
+        copies = [Copy(SheetCode(code, s.code, page), f"{s.alias}  ·  {c.name}") for s, c in students]
+        add_sheets(pages, drawing, kind, title, copies or [Copy(SheetCode(code, "", page))] * order.copies)
