@@ -62,6 +62,19 @@ def desk_from_above(page: Page) -> None:
     page.locator(".handle").first.wait_for()
 
 
+def desk_word(page: Page) -> None:
+    page.goto("/desk/14")
+    page.get_by_label("Move the shape: Tide").focus()
+
+
+def own_sheets(page: Page) -> None:
+    page.goto("/print/17")
+    page.get_by_text("Everything for each student").click()
+    page.locator(".how .n-select").click()
+    page.locator(".n-base-select-option", has_text="Terns").click()
+    page.get_by_text("24 sheets").wait_for()
+
+
 def trial(page: Page) -> None:
     page.goto("/desk/5")
     page.get_by_role("button", name="Put the points at the sheet's ends").click()
@@ -127,7 +140,8 @@ def door(page: Page) -> None:
 
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-step": desk_step, "desk-two-points": desk_two_points,
-    "desk-letters": desk_letters, "desk-from-above": desk_from_above, "trial": trial, "ready": ready,
+    "desk-letters": desk_letters, "desk-from-above": desk_from_above, "desk-word": desk_word,
+    "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-two-points": show_two_points, "shelf": shelf, "show": show,
     "print": print_view, "step-sheet": step_sheet, "check": check, "register": register, "sign-in": door,
 }  # fmt: skip

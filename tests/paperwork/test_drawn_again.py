@@ -9,10 +9,18 @@ from collections.abc import Callable
 
 import pytest
 from pypdf import PdfReader
+from shapely import Point as ShapelyPoint
+from shapely import Polygon, unary_union
 
+from conftest import exercise_of
+from orthopsis.core.check.check import check
+from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.paperwork.sheets import steps_pdf
 
 NEAR_MM = 0.05
@@ -28,6 +36,15 @@ class Hand:
         self.at: dict[str, Place] = {}
         self.light: dict[str, tuple[Place, Place]] = {}
         self.drawn: list[tuple[Place, Place]] = []
+        self.letters: dict[str, list[list[Place]]] = {}
+        self.scanned: list[str] = []
+        self.share = 0.0
+        self.seen: dict[str, list[list[Place]]] = {}
+        """What the eye takes from the pictures: on which crossings a letter's corners lie, which words do not say."""
+        self.ticks: list[Place] = []
+        self.columns: list[tuple[Place, Place]] = []
+        self.rows: dict[Place, Place] = {}
+        """For a corner on a side the tick of its height on the nearest edge."""
 
     def rule(self, a: Place, b: Place) -> None:
         """Draw an edge."""
@@ -159,6 +176,126 @@ def to_the_crossing(hand: Hand, count: str) -> None:
         hand.rule(hand.at[end], hand.at["back corner"])
 
 
+def _loops(corners: str) -> list[list[Place]]:
+    """Return the places that a list of corners says, across and up, loop by loop."""
+    return [
+        [(float(pair.split()[0]), float(pair.split()[1])) for pair in loop.split(";")]
+        for loop in corners.split("; then on its own ")
+    ]
+
+
+def letter_front(hand: Hand, letter: str, left: str, up: str, corners: str, count: str) -> None:
+    x, y = float(left), float(up)
+    fronts = [[(x + across, y + over) for across, over in loop] for loop in _loops(corners)]
+    hand.letters[letter] = fronts
+    assert sum(map(len, fronts)) == int(count)
+    for front in fronts:
+        for a, b in zip(front, [*front[1:], front[0]], strict=True):
+            hand.rule(a, b)
+
+
+def scan_corners(hand: Hand, count: str) -> None:
+    """Scan the next letter: a corner gets a line if the line does not begin across the letter or along its edge."""
+    letter = list(hand.letters)[len(hand.scanned)]
+    outer, *others = hand.letters[letter]
+    shape = Polygon(outer, [loop for loop in others if Polygon(outer).contains(Polygon(loop))])
+    shape = shape.union(unary_union([Polygon(loop) for loop in others if not Polygon(outer).contains(Polygon(loop))]))
+    goal = hand.at["point"]
+    free = []
+    for corner in (place for loop in hand.letters[letter] for place in loop):
+        reach = ((goal[0] - corner[0]) ** 2 + (goal[1] - corner[1]) ** 2) ** 0.5
+        ahead = (corner[0] + 0.5 * (goal[0] - corner[0]) / reach, corner[1] + 0.5 * (goal[1] - corner[1]) / reach)
+        if not shape.buffer(0.001).contains(ShapelyPoint(ahead)):
+            free.append(corner)
+    hand.scanned.append(letter)
+    assert len(free) == int(count), f"{letter}: {free}"
+
+
+def letter_depth(hand: Hand, letter: str, across: str, up: str, length: str) -> None:
+    first = _first_of(hand, letter)
+    x, y = first[0] + float(across), first[1] + float(up)
+    px, py = hand.at["point"]
+    hand.share = float(length) / ((px - x) ** 2 + (py - y) ** 2) ** 0.5
+
+
+def _first_of(hand: Hand, letter: str) -> Place:
+    places = [place for loop in hand.letters[letter] for place in loop]
+    return (min(x for x, _ in places), min(y for _, y in places))
+
+
+def letter_back(hand: Hand, count: str) -> None:
+    if "left" in hand.at:
+        return back_on_side(hand, count)
+    return back_of_front(hand)
+
+
+def back_of_front(hand: Hand) -> None:
+    """Go round the back of the next letter: lines like the front ones, from one guide line to the next."""
+    letter = hand.scanned.pop(0)
+    px, py = hand.at["point"]
+    for loop in hand.letters[letter]:
+        back = [(x + hand.share * (px - x), y + hand.share * (py - y)) for x, y in loop]
+        for (a, b), front in zip(zip(back, [*back[1:], back[0]], strict=True), loop, strict=True):
+            hand.rule(a, b)
+            hand.rule(front, a)
+
+
+def ticks(hand: Hand, places: str) -> None:
+    foot, top = hand.at["foot"], hand.at["top"]
+    measured = [float(mm) for mm in re.findall(MM, places)]
+    hand.ticks = [foot, *((foot[0], foot[1] + mm) for mm in measured), top]
+
+
+def run_ticks(hand: Hand, count: str) -> None:
+    assert len(hand.ticks) - 2 == int(count)
+
+
+def columns(hand: Hand) -> None:
+    """The diagonal of the left side, from the foot of the nearest edge to the top of its far end."""
+    diagonal = (hand.at["foot"], hand.at["top left"])
+    crossings = [hand.cross(diagonal, (tick, hand.at["left"])) for tick in hand.ticks[1:-1]]
+    hand.columns = [hand.upright(at) for at in (hand.at["foot"], *crossings, hand.at["top left"])]
+
+
+def letter_on_side(hand: Hand, count: str) -> None:
+    """Find each corner, seen roughly on the picture, on the nearest crossing of the light lines."""
+    letter = list(hand.seen)[len(hand.letters)]
+    grid = {hand.cross(column, (tick, hand.at["left"])): tick for column in hand.columns for tick in hand.ticks}
+    loops = []
+    for rough in hand.seen[letter]:
+        loop = [min(grid, key=lambda at: (at[0] - x) ** 2 + (at[1] - y) ** 2) for x, y in rough]
+        hand.rows |= {at: grid[at] for at in loop}
+        loops.append(loop)
+        for a, b in zip(loop, [*loop[1:], loop[0]], strict=True):
+            hand.rule(a, b)
+    hand.letters[letter] = loops
+    assert sum(map(len, loops)) == int(count)
+
+
+def scan_from_other_point(hand: Hand, count: str) -> None:
+    letter = list(hand.letters)[len(hand.scanned)]
+    hand.scanned.append(letter)
+    assert int(count) >= 1
+
+
+def nothing_yet(hand: Hand, count: str = "") -> None:
+    """What the back is found with; it is drawn in the steps after this."""
+
+
+def back_on_side(hand: Hand, count: str) -> None:
+    """Each back corner: its height carried round the nearest edge to the block's end, from there to the left point."""
+    end = hand.upright(hand.at["foot right"])
+    for letter in hand.letters:
+        for loop in hand.letters[letter]:
+            back = []
+            for corner in loop:
+                at_end = hand.cross((hand.rows[corner], hand.at["right"]), end)
+                back.append(hand.cross((at_end, hand.at["left"]), (corner, hand.at["right"])))
+            for (a, b), front in zip(zip(back, [*back[1:], back[0]], strict=True), loop, strict=True):
+                hand.rule(a, b)
+                hand.rule(front, a)
+
+
 def nothing(hand: Hand) -> None:
     """Rubbing out, darkening and toning add no line."""
 
@@ -225,6 +362,48 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         cross_over,
     ),
     (r"Draw the (\d) lines of the back, from the two ends up to the crossing\.", to_the_crossing),
+    (
+        rf"Mark the lower left of ([\w ]+) of \w+ {MM} from the left, {MM} up\. From there measure its corners, across "
+        r"and up: ([\d.; a-z]+)\. Draw the front: (\d+) lines\.",
+        letter_front,
+    ),
+    (
+        r"Scan the corners one by one with the pencil on the point: a corner gets a light line only if the line does "
+        r"not cross the front\. (\d+) guide lines in all\.",
+        scan_corners,
+    ),
+    (
+        r"Along the guide line of the corner of ([\w ]+) of \w+ at ([\d.]+) across, ([\d.]+) up measure "
+        rf"{MM} and mark it\.",
+        letter_depth,
+    ),
+    (
+        r"From the mark go round the back: (\d+) lines?, each like its front edge, until the next guide line or until "
+        r"the front hides it\.",
+        letter_back,
+    ),
+    (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
+    (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
+    (
+        r"Draw the side's diagonal from the foot of the nearest edge\. Its crossings with the light lines give the "
+        r"places: draw lines upright there\.",
+        columns,
+    ),
+    (r"Find the shape's corners where the light lines cross, and draw its outline: (\d+) lines\.", letter_on_side),
+    (
+        r"Scan the corners with the pencil on the other point: a light line from each corner whose line does not cross "
+        r"the shape\. (\d+) guide lines? in all\.",
+        scan_from_other_point,
+    ),
+    (
+        r"Mark where the lines from the nearest edge meet the end of the block: that is the back\.",
+        nothing_yet,
+    ),
+    (
+        r"Carry the height round the nearest edge to the block's end, then back to the shape's point, until the guide "
+        r"line\.",
+        nothing_yet,
+    ),
     (r"Erase what cannot be seen: .*", nothing),
     (r"Darken the lines that stay, with the ruler: \d+ lines?\.", nothing),
     (r"Give each direction of face one tone, .*", nothing),
@@ -242,9 +421,10 @@ def printed(exercise: Exercise) -> list[str]:
     return texts
 
 
-def draw_again(exercise: Exercise) -> Hand:
-    """Draw what the printed steps say."""
+def draw_again(exercise: Exercise, seen: dict[str, list[list[Place]]] | None = None) -> Hand:
+    """Draw what the printed steps say; ``seen`` is what the eye takes from their pictures."""
     hand = Hand(draw(exercise).sheet.width_mm)
+    hand.seen = seen or {}
     for text in printed(exercise):
         found = [(match, act) for pattern, act in SENTENCES if (match := re.search(pattern + "$", text))]
         assert len(found) == 1, f"not understood: {text}"
@@ -272,6 +452,54 @@ def test_the_printed_steps_are_enough_to_draw_the_sheet(title: str) -> None:
             for share in (0.05, 0.5, 0.95):
                 at = tuple(a + share * (b - a) for a, b in zip(line.start, line.end, strict=True))
                 assert min(_gap(edge, at) for edge in hand.drawn) < NEAR_MM, f"{line.thing}: {line.name}"
+
+
+def test_a_name_in_block_letters_is_drawn_again_and_found_right() -> None:
+    word = {"kind": "letters", "name": "Name", "text": "TARN", "left": 30, "bottom": 40, "width": 60, "height": 72}
+    depth = {"depth_by": "measured", "depth": 48}
+    exercise = exercise_of({**word, **depth}, views=[{"kind": "one_point", "x_mm": 300}])
+    assert_drawn_and_found_right(exercise, draw_again(exercise))
+
+
+def test_knot_on_a_long_block_is_drawn_again_and_found_right() -> None:
+    word = {"kind": "letters", "name": "Knot", "text": "KNOT", "left": 300, "bottom": 30, "height": 100, "side": "left"}
+    sides = {"left_by": "measured", "left_length": 200, "right_by": "measured", "right_length": 26}
+    view = {"kind": "two_point", "left_mm": -120, "right_mm": 520}
+    exercise = exercise_of({**word, **sides, "width": 64, "gap": 12}, views=[view])
+    assert_drawn_and_found_right(exercise, draw_again(exercise, seen_on_pictures(exercise)))
+
+
+def seen_on_pictures(exercise: Exercise) -> dict[str, list[list[Place]]]:
+    """Return where the letters' corners are, as well as one sees them on a picture: to half a millimetre."""
+    points, letters = draw(exercise).points, letters_of(Values("Knot", exercise.things[0].held()))
+    corner, seen = iter(range(1, 200)), {}
+    for letter in letters:
+        places = [[points[f"Knot.front.{next(corner)}"] for _ in loop] for loop in letter.outline]
+        seen[letter.name] = [[(round(2 * x) / 2, round(2 * y) / 2) for x, y in loop] for loop in places]
+    return seen
+
+
+def assert_drawn_and_found_right(exercise: Exercise, hand: Hand) -> None:
+    """Check that every line that is to be seen was drawn, and that the checker finds nothing wrong with them."""
+    strokes = []
+    for line in draw(exercise).lines:
+        if line.role not in ("edge", "detail") or not line.visible:
+            continue
+        ends = [line.start, line.end]
+        if line.role == "edge":
+            fits = [edge for edge in hand.drawn if max(_gap(edge, at) for at in ends) < NEAR_MM]
+            assert fits, f"{line.thing}: {line.name}"
+            ends = [_foot(fits[0], at) for at in ends]
+        strokes.append(Stroke(Point(*ends[0]), Point(*ends[1]), 1.0))
+    checked = check(exercise, strokes)
+    assert checked.missing == []
+    assert [finding for finding in checked.findings if finding.severity] == []
+
+
+def _foot(edge: tuple[Place, Place], at: Place) -> Place:
+    (ax, ay), (bx, by) = edge
+    share = ((at[0] - ax) * (bx - ax) + (at[1] - ay) * (by - ay)) / ((bx - ax) ** 2 + (by - ay) ** 2)
+    return (ax + share * (bx - ax), ay + share * (by - ay))
 
 
 def _gap(edge: tuple[Place, Place], at: tuple[float, ...]) -> float:

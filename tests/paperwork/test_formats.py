@@ -51,8 +51,11 @@ def test_dxf_has_every_edge_that_is_seen(exercise: Exercise) -> None:
         tuple(sorted((tuple(np.round(line.dxf.start, 2)[:2]), tuple(np.round(line.dxf.end, 2)[:2]))))
         for line in space.query("LINE")
     }
+    curves = [np.round([corner[:2] for corner in line.get_points()], 2).tolist() for line in space.query("LWPOLYLINE")]
     for line in drawing.lines:
-        if line.role == "edge" and line.visible:
+        if line.bend:
+            assert np.round([line.start, *line.bend, line.end], 2).tolist() in curves, line.name
+        elif line.role == "edge" and line.visible:
             ends = tuple(sorted((tuple(np.round(line.start, 2)), tuple(np.round(line.end, 2)))))
             assert ends in drawn, line.name
 

@@ -260,5 +260,20 @@ READY: tuple[dict[str, Any], ...] = (
         "minutes": 135,
         "wording": {"level": "oldest"},
     },
+    {
+        **_HEAD,
+        "title": "Your name over the harbour, one point",
+        "eye_level": {"height_mm": 206, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 238}],
+        "things": [
+            {
+                **_word("GULLS", "block", 32, 58, 76, width=58, gap=14, thickness="quarter", depth_by="half"),
+                "name": "Name",
+                "whose": "student",
+                "long": "rows",
+            }
+        ],
+        "minutes": 135,
+    },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

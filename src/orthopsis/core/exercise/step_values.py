@@ -47,7 +47,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
         "start": _start(solved, breath),
-        "offsets": "; ".join(_offsets(solved, acts)),
+        "offsets": _offsets(solved, acts),
+        "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
         **_in_line(solved, breath),
         "level": _level(acts),
@@ -64,10 +65,28 @@ def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
     return texts + [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
 
 
-def _offsets(solved: Solved, acts: Sequence[Act]) -> list[str]:
-    """Return the corners that are measured from another place, across and up, in the class's units."""
-    figures = [(act.across_mm, act.up_mm) for act in acts if isinstance(act, Offset)]
-    return [" ".join(_figure(solved, mm) for mm in pair) for pair in figures]
+def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return the corners that are measured from another place, across and up, in the class's units, loop by loop."""
+    following = {act.start: act.end for act in acts if isinstance(act, Rule)}
+    loops: list[list[str]] = [[]]
+    marks = [act for act in acts if isinstance(act, Offset)]
+    for i, act in enumerate(marks):
+        loops[-1].append(f"{_figure(solved, act.across_mm)} {_figure(solved, act.up_mm)}")
+        if i + 1 < len(marks) and following.get(act.makes) != marks[i + 1].makes:
+            loops.append([])
+    return "; then on its own ".join("; ".join(loop) for loop in loops)
+
+
+def _profile_corner(solved: Solved, breath: Breath) -> str:
+    """Return along which corner's guide line a depth is cut: where the corner lies on the front."""
+    line = next((a.line for m in breath.moves if isinstance(a := m.act, MeasureAlong | ShareAlong)), "")
+    corner = line.replace(".guide.", ".front.")
+    marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
+    move = next(marked, None)
+    if move is None or not isinstance(move.act, Offset):
+        return f"corner {corner_words(line)}" if line else ""
+    of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
+    return f"the corner{of} at {_figure(solved, move.act.across_mm)} across, {_figure(solved, move.act.up_mm)} up"
 
 
 def _figure(solved: Solved, mm: float) -> str:

@@ -142,9 +142,9 @@ FRONT: dict[str, StepPhrases] = {
     "depth.profile": StepPhrases(
         "{thing}: depth {depth}",
         (
-            "On the line from corner {corner} measure {depth} toward the [vanishing point]. Make a mark.",
-            "Along the [guide line] of corner {corner} measure {depth} and mark it.",
-            "Cut the depth: {depth} along the [guide line] of corner {corner}.",
+            "On the line from {profile_corner} measure {depth} toward the [vanishing point]. Make a mark.",
+            "Along the [guide line] of {profile_corner} measure {depth} and mark it.",
+            "Cut the depth: {depth} along the [guide line] of {profile_corner}.",
         ),
         "The depth is cut on one [guide line] only; the others follow from it.",
         "Measuring on every line: lines nearer to the [vanishing point] are shorter.",
@@ -153,9 +153,9 @@ FRONT: dict[str, StepPhrases] = {
     "depth.profile_half": StepPhrases(
         "{thing}: depth about half way",
         (
-            "On the line from corner {corner} make a mark about half way to the [vanishing point].",
-            "Mark the depth by eye on the [guide line] of corner {corner}, about half way to the [vanishing point].",
-            "Cut the depth by eye, about half way along the [guide line] of corner {corner}.",
+            "On the line from {profile_corner} make a mark about half way to the [vanishing point].",
+            "Mark the depth by eye on the [guide line] of {profile_corner}, about half way to the [vanishing point].",
+            "Cut the depth by eye, about half way along the [guide line] of {profile_corner}.",
         ),
         "A free length is decided by eye, once; the rest follows from it.",
         "Marking two lines by eye: the back then leans.",
