@@ -18,8 +18,7 @@ from dataclasses import dataclass, replace
 
 import numpy as np
 from numpy.typing import NDArray
-from shapely import STRtree
-from shapely import box as shapely_box
+from shapely import STRtree, linestrings
 
 from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_DEPTH, THIN_FACE_MM2
 from orthopsis.core.sight.solid import Edge, Solid, Topology
@@ -232,7 +231,8 @@ def _split(pieces: list[Piece], alone: list[Piece]) -> list[Piece]:
 
 
 def _boxes(low: Array, high: Array) -> NDArray[np.object_]:
-    return np.asarray(shapely_box(low[:, 0], low[:, 1], high[:, 0], high[:, 1]), dtype=object)
+    """Return shapes with these bounding boxes, which are all that the tree asks for; diagonals are the quickest."""
+    return np.asarray(linestrings(np.stack((low, high), axis=1)), dtype=object)
 
 
 def _begins(counts: Index) -> Index:
@@ -266,10 +266,10 @@ def face_plane(eye: Eye, outline: Array) -> Array:
 
 
 def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:
-    result: list[tuple[int, float, float, bool]] = []
-    for number, t0, t1, is_hidden in zip(edge.tolist(), low.tolist(), high.tolist(), hidden.tolist(), strict=True):
-        if result and result[-1][0] == number and result[-1][3] != is_hidden:
-            result[-1] = (number, result[-1][1], t1, not is_hidden)
-        else:
-            result.append((number, t0, t1, not is_hidden))
-    return result
+    """Return the pieces with those neighbours on one edge joined that look alike."""
+    if not len(edge):
+        return []
+    begins = np.flatnonzero(np.concatenate(([True], (edge[1:] != edge[:-1]) | (hidden[1:] != hidden[:-1]))))
+    ends = np.concatenate((begins[1:], [len(edge)])) - 1
+    columns = edge[begins], low[begins], high[ends], ~hidden[begins]
+    return list(zip(*(column.tolist() for column in columns), strict=True))

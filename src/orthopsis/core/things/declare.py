@@ -19,7 +19,7 @@ from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.outline import Outline, check_outline
+from orthopsis.core.things.outline import Outline, check_outline, size
 from orthopsis.core.view.frame import Frame, ViewKind
 
 Value = float | str | Outline
@@ -169,11 +169,13 @@ class Values:
         held: value by parameter name; lengths in page mm.
         parts: the parts that are told one by one, such as letters: what each is called, and how many loops of the
             outline it has.
+        room: width and height of the rectangle in which the outline stands, where it does not fill it, mm.
     """
 
     name: str
     held: Mapping[str, Value]
     parts: tuple[tuple[str, int], ...] = ()
+    room: tuple[float, float] | None = None
 
     def __hash__(self) -> int:
         return hash((self.name, tuple(self.held.values())))
@@ -193,6 +195,10 @@ class Values:
         held = self.held[name]
         assert not isinstance(held, float | str)
         return held
+
+    def face(self, name: str) -> tuple[float, float]:
+        """Return width and height of the face that an outline is cut from, mm."""
+        return self.room or size(self.outline(name))
 
     @property
     def first(self) -> Point:

@@ -6,7 +6,7 @@ from dataclasses import replace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.declare import Build, Clause, Handle, Setting, Value, Values
-from orthopsis.core.things.letters.measures import shaped
+from orthopsis.core.things.letters.measures import on_block, shaped
 from orthopsis.core.things.letters.names import own_name, own_name_on_side
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
@@ -35,7 +35,7 @@ def _true(values: Values, setting: Setting) -> Values:
 
 def _divided(values: Values, setting: Setting) -> Values:
     """Return a word with the outline that is found by dividing a side."""
-    return shaped(values)
+    return on_block(values)
 
 
 def _of_word(build: Build, shape: Shaped) -> Build:

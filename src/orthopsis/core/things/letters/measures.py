@@ -12,7 +12,7 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.letters.grid import Measures
 from orthopsis.core.things.letters.word import Letter, read_word, set_word
-from orthopsis.core.things.outline import Outline, check_outline, on_marks
+from orthopsis.core.things.outline import Outline, check_outline, moved, on_marks, size
 
 _SHARES = {"fifth": 1 / 5, "quarter": 1 / 4, "third": 2 / 7}
 THICKNESS = {
@@ -41,6 +41,21 @@ def shaped(values: Values, division_mm: float = 0.0) -> Values:
     outline: Outline = tuple(loop for letter in letters for loop in letter.outline)
     parts = tuple((letter.name, len(letter.outline)) for letter in letters) if len(letters) > 1 else ()
     return replace(values, held={**values.held, "outline": outline}, parts=parts)
+
+
+def on_block(values: Values) -> Values:
+    """Return the values of a word that is cut from a block at least as wide and tall as a common letter.
+
+    A letter that is narrower stands in its middle: its block is not as narrow as the letter.
+
+    Raises:
+        GeometryError: as ``shaped``.
+    """
+    word = shaped(values)
+    outline, (wide, tall) = word.outline("outline"), size(word.outline("outline"))
+    room = (max(wide, values.mm("width")), max(tall, values.mm("height")))
+    centred = moved(outline, (room[0] - wide) / 2, 0.0)
+    return replace(word, held={**word.held, "outline": centred}, room=room)
 
 
 def letters_of(values: Values, division_mm: float = 0.0) -> list[Letter]:

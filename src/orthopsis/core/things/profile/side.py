@@ -21,7 +21,7 @@ from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block, corner
 from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, CornerHandles, Handle, Setting, Value, Values
-from orthopsis.core.things.outline import pieces, roundings, size, with_corner
+from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
 from orthopsis.core.view.eye import Array
 
@@ -50,7 +50,7 @@ def _shares(values: Values, setting: Setting) -> Shares:
     They are found from ticks on the nearest edge. Where a ruler makes those, the shares are those of its marks.
     """
     loops = values.outline("outline")
-    width, height = size(loops)
+    width, height = values.face("outline")
 
     def share(place: Place) -> Place:
         return (place[0] / width, place[1] / height)
@@ -321,7 +321,7 @@ def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Ma
         from_near, high, _ = np.linalg.solve(np.column_stack((along, up, -sight)), -start)
     except np.linalg.LinAlgError:
         return {}  # the line of sight runs along the side
-    width, height = size(values.outline("outline"))
+    width, height = values.face("outline")
     across, division = _from_near(values, float(from_near)), setting.sheet.division_mm
     corner = (max(round_to(across * width, division), 0.0), max(round_to(float(high) * height, division), 0.0))
     return {"outline": with_corner(values.outline("outline"), number, corner)}
