@@ -126,6 +126,21 @@ describe('the exercise on the Desk', () => {
     },
   )
 
+  it('begins a drag where the one before it has ended, however soon', async () => {
+    vi.stubGlobal('WebSocket', FakeSocket)
+    const exercise = useExercise()
+    await exercise.load(7)
+    exercise.drag('views.0.point', [5, 0], true)
+    const first = exercise.rest()
+    await vi.waitFor(() => expect(said.some((m) => 'rest' in m)).toBe(true))
+    exercise.drag('things.0.place', [9, 0], true)
+    await Promise.all([first, exercise.rest()])
+    const begins = said.filter((m) => 'exercise' in m) as { exercise: { x?: number } }[]
+    expect(begins.map((m) => m.exercise.x)).toEqual([undefined, 5])
+    expect(exercise.document.x).toBe(9)
+    expect(exercise.past).toHaveLength(2)
+  })
+
   it('keeps an edit while the database is gone and saves it when it is back', async () => {
     const exercise = useExercise()
     await exercise.load(7)

@@ -24,6 +24,7 @@ export class Dragging {
   private socket: Promise<WebSocket | null> | null = null
   private exercise: ExerciseDocument = {}
   private isTold = false
+  private last: Promise<unknown> = Promise.resolve()
 
   /** A drag begins on this exercise. */
   begin(exercise: ExerciseDocument): void {
@@ -65,7 +66,14 @@ export class Dragging {
     return this.socket
   }
 
+  /** One message after the other: a reply belongs to the one that was said last. */
   private say(socket: WebSocket, message: object): Promise<Reply> {
+    const reply = this.last.then(() => this.sayNow(socket, message))
+    this.last = reply.catch(() => undefined)
+    return reply
+  }
+
+  private sayNow(socket: WebSocket, message: object): Promise<Reply> {
     return new Promise((done, fail) => {
       const lost = () => {
         this.socket = null

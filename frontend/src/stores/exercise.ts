@@ -83,18 +83,20 @@ export const useExercise = defineStore('exercise', () => {
   let wanted: Drag | null = null
   let asking: Promise<void> | null = null
   let isMoved = false
+  let resting: Promise<void> | null = null
 
   /** Drag a handle: the picture follows as fast as the core answers. */
   function drag(handle: string, place: Place, snap: boolean): void {
-    if (!beforeDrag) {
-      beforeDrag = document.value
-      dragging.begin(beforeDrag)
-    }
     wanted = { handle, place, snap }
     asking ??= follow()
   }
 
   async function follow(): Promise<void> {
+    await resting?.catch(() => undefined)
+    if (!beforeDrag) {
+      beforeDrag = document.value
+      dragging.begin(beforeDrag)
+    }
     while (wanted) {
       const next = wanted
       wanted = null
@@ -116,12 +118,21 @@ export const useExercise = defineStore('exercise', () => {
     beforeDrag = null
     if (!before || !isMoved) return
     isMoved = false
-    try {
-      document.value = await dragging.rest()
+    const mine = dragging.rest().then((moved) => {
+      document.value = moved
       remember(before)
-      await draw(document.value)
+    })
+    resting = mine
+    try {
+      await mine
+      const moved = document.value
+      const answer = await ask(api.POST('/api/desk/draw', { body: { exercise: moved } }))
+      // While the hand is on its way again, or has been, this answer is an old one.
+      if (document.value === moved && !beforeDrag) take(answer.exercise, answer.drawing)
     } catch (error) {
       refuse(error)
+    } finally {
+      if (resting === mine) resting = null
     }
   }
 
