@@ -13,7 +13,7 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
-from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
+from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
 from orthopsis.core.plane.arc import Arc, Place, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
@@ -23,9 +23,8 @@ from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, CornerHandles, Handle, Setting, Value, Values
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
+from orthopsis.core.things.profile.divide import SAME_SHARE, Grid
 from orthopsis.core.view.eye import Array
-
-SAME_SHARE = 1e-9
 
 
 @dataclass(frozen=True, slots=True)
@@ -163,110 +162,26 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     moves = block.edge_moves(values, setting) + block.guide_moves(values, setting)
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
-    moves += _divide(values, setting)
-    grid = _Grid(values, setting)
+    grid = _grid(values, setting)
+    moves += grid.moves()
     moves += front_moves(outline, "front.on_side", lambda c: [grid.mark(f"front.{c}", outline.flat[c])])
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
     block_form = _solid(values, setting, outline.block_form)
     shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
-    moves += _back(values, setting, outline, shown)
+    moves += _back(values, setting, outline, grid, shown)
     whole = solid(values, setting)
     return moves + rounded_moves(outline, whole, setting, grid.mark, is_see_through=values.is_see_through)
 
 
-def _marked(values: Values, setting: Setting) -> list[Place]:
-    """Return the places on the side that are crossings: corners, and where curves begin and have their centres."""
+def _grid(values: Values, setting: Setting) -> Grid:
+    """Return the light lines on whose crossings all lies: corners, and where curves begin and have their centres."""
     shares = _shares(values, setting)
-    return [*shares.corners.values(), *(p for r in shares.rounded.values() for p in (r.start, r.end, r.centre))]
+    rounded = (place for r in shares.rounded.values() for place in (r.start, r.end, r.centre))
+    return Grid(values, setting, _role(values), [*shares.corners.values(), *rounded])
 
 
-def _levels(values: Values, setting: Setting) -> list[float]:
-    """Return the heights between bottom and top at which something is marked, as shares."""
-    return _inner(y for _, y in _marked(values, setting))
-
-
-def _columns(values: Values, setting: Setting) -> list[float]:
-    """Return the places between the nearest edge and the end at which something is marked, as shares."""
-    return _inner(_from_near(values, x) for x, _ in _marked(values, setting))
-
-
-def _inner(shares: Iterable[float]) -> list[float]:
-    found: list[float] = []
-    for share in sorted(shares):
-        if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):
-            found.append(share)
-    return found
-
-
-def _divide(values: Values, setting: Setting) -> list[Move]:
-    """Tick the nearest edge at the outline's heights, run the ticks to the point; places along by the diagonal."""
-    n, role, frame = values.full, _role(values), setting.frame
-    levels, columns = _levels(values, setting), _columns(values, setting)
-    ticks = _inner([*levels, *columns])
-    told = [values.move("divide", "divide.ticks", _tick(values, setting, i, share)) for i, share in enumerate(ticks)]
-    rule = [
-        RuleToPoint(n(f"construction.level.{i}"), n(f"measure.tick.{i}"), frame.way(role).family, "construction")
-        for i in range(len(ticks))
-    ]
-    told += [values.move("divide", "divide.levels", act) for act in rule]
-    if not columns:
-        return told
-    up = frame.way("up").family
-    acts: list[Act] = [Rule(n("construction.diagonal"), n("near.bottom"), n(f"{role}.top"), "free", "construction")]
-    for i, share in enumerate(columns):
-        row, mark = ticks.index(_nearest(ticks, share)), n(f"measure.column.{i}")
-        acts.append(Cross(mark, n("construction.diagonal"), n(f"construction.level.{row}")))
-        column, foot = n(f"construction.column.{i}"), n(f"measure.foot.{i}")
-        acts.append(Run(column, foot, mark, up, n(f"guide.bottom.{role}"), "construction"))
-    return told + [values.move("divide", "divide.columns", act) for act in acts]
-
-
-def _nearest(shares: list[float], share: float) -> float:
-    return min(shares, key=lambda other: abs(other - share))
-
-
-def _tick(values: Values, setting: Setting, number: int, share: float) -> MeasureAlong | Divide:
-    """Return the act that ticks the nearest edge: by ruler if it is upright, else by a measuring line."""
-    n, up = values.full, setting.frame.way("up")
-    if up.goal.is_ideal:
-        return MeasureAlong(n(f"measure.tick.{number}"), n("near.edge"), share * values.mm("height"))
-    first, second = block.first_level(setting), block.second_level(setting)
-    from_first = share if first == "bottom" else 1 - share
-    return Divide(n(f"measure.tick.{number}"), n(f"near.{first}"), n(f"near.{second}"), up.family, from_first)
-
-
-class _Grid:
-    """The light lines over a side, on whose crossings every place of the outline lies."""
-
-    def __init__(self, values: Values, setting: Setting) -> None:
-        self.values, self.role = values, _role(values)
-        self.columns = _columns(values, setting)
-        self.ticks = _inner([*_levels(values, setting), *self.columns])
-
-    def mark(self, name: str, place: Place) -> Cross:
-        """Return the act that marks a place of the side, in shares of its width and height."""
-        across, up = place
-        return Cross(self.values.full(name), self._column(_from_near(self.values, across)), self._row(up))
-
-    def _row(self, share: float) -> str:
-        n = self.values.full
-        if share <= SAME_SHARE:
-            return n(f"guide.bottom.{self.role}")
-        if share >= 1 - SAME_SHARE:
-            return n(f"guide.top.{self.role}")
-        return n(f"construction.level.{self.ticks.index(_nearest(self.ticks, share))}")
-
-    def _column(self, share: float) -> str:
-        n = self.values.full
-        if share <= SAME_SHARE:
-            return n("near.edge")
-        if share >= 1 - SAME_SHARE:
-            return n(f"{self.role}.edge")
-        return n(f"construction.column.{self.columns.index(_nearest(self.columns, share))}")
-
-
-def _back(values: Values, setting: Setting, outline: Outline, shown: set[int]) -> list[Move]:
+def _back(values: Values, setting: Setting, outline: Outline, grid: Grid, shown: set[int]) -> list[Move]:
     """Cut the guide lines of the corners at the nearest edge with the end of the other side; the rest follows."""
     n, over = values.full, block.other(_role(values))
     near = [c for c, (x, _) in outline.flat.items() if _from_near(values, x) <= SAME_SHARE]
@@ -274,17 +189,14 @@ def _back(values: Values, setting: Setting, outline: Outline, shown: set[int]) -
         values.move("depth", "depth.profile_side", Cross(n(f"back.{c}"), outline.guide(c), n(f"{over}.edge")))
         for c in near
     ]
-    ticks = _inner([*_levels(values, setting), *_columns(values, setting)])
 
     def fallback(corner: int) -> list[Move]:
-        return _round_the_corner(values, setting, outline, ticks, corner)
+        return _round_the_corner(values, setting, outline, grid, corner)
 
     return moves + back_moves(outline, near, shown, fallback)
 
 
-def _round_the_corner(
-    values: Values, setting: Setting, outline: Outline, ticks: list[float], number: int
-) -> list[Move]:
+def _round_the_corner(values: Values, setting: Setting, outline: Outline, grid: Grid, number: int) -> list[Move]:
     """Carry a height round the nearest edge to the end of the other side, and from there to the corner's guide line."""
     n, role, frame = values.full, _role(values), setting.frame
     over, share = block.other(role), outline.flat[number][1]
@@ -293,8 +205,7 @@ def _round_the_corner(
         aim: list[Act] = []
     else:
         line = n(f"construction.round.{number}")
-        tick = n(f"measure.tick.{ticks.index(_nearest(ticks, share))}")
-        aim = [RuleToPoint(line, tick, frame.way(over).family, "construction")]
+        aim = [RuleToPoint(line, grid.tick_name(share), frame.way(over).family, "construction")]
     at_end = n(f"measure.round.{number}")
     along = frame.way(role).family
     run = Run(
