@@ -8,11 +8,11 @@ stamp_of() { cat "$@" | sha256sum | cut -c1-24; }
 is_stamped() { [ "$(cat ".build/$1.stamp" 2>/dev/null)" = "$2" ]; }
 stamp() { mkdir -p .build && printf '%s\n' "$2" > ".build/$1.stamp"; }
 
-# need_packages COMMAND=PACKAGE ...: Debian packages whose command is not there
+# need_packages COMMAND=PACKAGE ...: Debian packages whose command, or file at a whole path, is not there
 need_packages() {
   local missing=() pair
   for pair in "$@"; do
-    command -v "${pair%%=*}" >/dev/null 2>&1 || [ -x "/usr/sbin/${pair%%=*}" ] || [[ " ${missing[*]-} " == *" ${pair#*=} "* ]] ||
+    command -v "${pair%%=*}" >/dev/null 2>&1 || [ -x "/usr/sbin/${pair%%=*}" ] || [ -f "${pair%%=*}" ] || [[ " ${missing[*]-} " == *" ${pair#*=} "* ]] ||
       missing+=("${pair#*=}")
   done
   [ ${#missing[@]} -eq 0 ] && return

@@ -16,8 +16,9 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
 from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
-from orthopsis.core.things.declare import Setting, Values
+from orthopsis.core.things.declare import Values
 from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.frame import Frame, distance_names, distance_points, measuring_name, measuring_point
 
 

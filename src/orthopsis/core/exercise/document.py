@@ -23,8 +23,9 @@ from orthopsis.core.light.tone import LightSide
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
-from orthopsis.core.things.declare import Length, Shape, Text, ThingKind, Value
+from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
+from orthopsis.core.things.parameters import Length, Shape, Text, Value
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 

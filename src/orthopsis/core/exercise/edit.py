@@ -19,9 +19,9 @@ from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import parse_length
 from orthopsis.core.sheet.ruler import round_to, usual_division
-from orthopsis.core.things.declare import Choice, Length, Shape, Text, Value
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.outline import parse_outline, scaled, size
+from orthopsis.core.things.parameters import Choice, Length, Shape, Text, Value
 
 
 def type_at(exercise: Exercise, path: str, text: str) -> Exercise:

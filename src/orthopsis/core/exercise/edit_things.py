@@ -5,7 +5,7 @@ from orthopsis.core.exercise.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.exercise.edit_document import changed_at, check_index
 from orthopsis.core.exercise.setting import setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.things.declare import FIRST_CORNER
+from orthopsis.core.things.parameters import FIRST_CORNER
 from orthopsis.core.things.registry import KINDS
 
 

@@ -11,7 +11,7 @@ from orthopsis.core.exercise.views import LONGEST_STRIP_MM, VIEWS, fresh_view
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import FIRST_CORNER, Value
+from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.wording.exercise import HALVES
 
 

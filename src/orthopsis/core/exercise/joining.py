@@ -13,8 +13,8 @@ from orthopsis.core.exercise.document import ThingDocument
 from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.things.declare import Anchor, InLine, Joint
 from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.standing import Anchor, InLine, Joint
 
 
 def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> tuple[Placed, ...]:

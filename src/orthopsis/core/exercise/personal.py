@@ -4,7 +4,8 @@ from dataclasses import dataclass
 
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.edit_document import changed_at
-from orthopsis.core.things.declare import Personal, Value, Values
+from orthopsis.core.things.declare import Personal, Values
+from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.registry import KINDS
 
 

@@ -28,7 +28,7 @@ from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Piece, Seen, Sight
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Edge, Solid
-from orthopsis.core.things.declare import Length
+from orthopsis.core.things.parameters import Length
 
 
 @dataclass(frozen=True, slots=True)

@@ -5,7 +5,8 @@ from contextlib import contextmanager
 from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.things.declare import Build, Setting, ThingKind, Values
+from orthopsis.core.things.declare import Build, ThingKind, Values
+from orthopsis.core.things.standing import Setting
 
 GAP = "gap_mm"
 """The value of a thing, and its handle, that says how far in line with another it stands."""

@@ -5,8 +5,8 @@ from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.things.declare import PLACE, Choice, Length, Text
 from orthopsis.core.things.outline import format_outline
+from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
 from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, HALF, JOINED, SHEET, STANDS
 from orthopsis.core.wording.names import view_words
 

@@ -11,8 +11,9 @@ from orthopsis.core.exercise.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import Setting, Values, check_values
+from orthopsis.core.things.declare import Values, check_values
 from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.frame import Frame, PointRole, point_roles
 from orthopsis.core.wording.names import point_words
 from orthopsis.core.wording.vocabulary import Wording

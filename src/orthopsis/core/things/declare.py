@@ -5,7 +5,6 @@ made from a ``ThingKind``. Nothing outside a thing's own module knows it by name
 """
 
 import math
-import re
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 from functools import lru_cache
@@ -16,148 +15,12 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.sheet.paper import Half, Sheet
-from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.outline import Outline, check_outline, size
-from orthopsis.core.view.frame import Frame, ViewKind
-
-Value = float | str | Outline
-
-
-@dataclass(frozen=True, slots=True)
-class Length:
-    """A measured length in page mm with its limits (both allowed)."""
-
-    name: str
-    says: str
-    default_mm: float
-    least_mm: float
-    most_mm: float
-
-
-@dataclass(frozen=True, slots=True)
-class Choice:
-    """One of a few words; ``options`` maps what is stored to what is read in the sentence."""
-
-    name: str
-    says: str
-    options: Mapping[str, str]
-    default: str
-
-
-@dataclass(frozen=True, slots=True)
-class Shape:
-    """An outline of straight edges, with holes: what is typed or chosen for a front (see ``things.outline``).
-
-    ``ready`` maps the word of a ready shape to its outline in a square of 1 by 1.
-    """
-
-    name: str
-    says: str
-    ready: Mapping[str, Outline]
-    default: Outline
-
-
-@dataclass(frozen=True, slots=True)
-class Text:
-    """A word that is typed, of at most ``longest`` characters."""
-
-    name: str
-    says: str
-    default: str
-    longest: int
-
-
-Parameter = Length | Choice | Shape | Text
-PLACE = re.compile(r"\{([\w.]+)\}")
-"""A place in the template of a sentence."""
-
-FIRST_CORNER = (
-    Length("left", "the distance from the left edge", 60.0, 0.0, 2000.0),
-    Length("bottom", "the distance from the bottom edge", 40.0, 0.0, 2000.0),
-)
-"""Where the corner lies that is drawn first; every thing begins with these."""
-LOOK = Choice("look", "the look", {"solid": "Solid", "see_through": "See-through", "open": "Open"}, "solid")
-"""Whether hidden edges are shown, and whether one looks into it; every thing ends with this."""
-
-
-@dataclass(frozen=True, slots=True)
-class InLine:
-    """A thing stands in line with another: as tall in the world, on one line to a vanishing point.
-
-    Attributes:
-        top, at_top: full name and place of the corner over the anchor's point.
-        runs, goal: name and place of the vanishing point to which both lines run.
-        gap_mm: how far along the lower line it stands, from the anchor's point.
-    """
-
-    top: str
-    at_top: Point
-    runs: str
-    goal: Point
-    gap_mm: float
-
-
-@dataclass(frozen=True, slots=True)
-class Anchor:
-    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
-
-    ``in_line``: how it is found from there, where the two do not touch.
-    """
-
-    thing: str
-    point: str
-    at: Point
-    in_line: InLine | None = None
-
-    @property
-    def points(self) -> dict[str, Point]:
-        """The points of the other thing that are taken up, by full name."""
-        found = {self.point: self.at} if self.point else {}
-        return found | ({self.in_line.top: self.in_line.at_top} if self.in_line is not None else {})
-
-
-@dataclass(frozen=True, slots=True)
-class Setting:
-    """What a thing stands in, and on which part of the sheet; the light is not its business."""
-
-    frame: Frame
-    sheet: Sheet
-    anchor: Anchor | None = None
-    half: Half = "whole"
-
-    def across(self, share: float) -> float:
-        """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
-        low, high = self.sheet.part(self.half)
-        return round_to(low + share * (high - low), self.sheet.division_mm)
-
-    @property
-    def fresh_size(self) -> float:
-        """The size of a new thing: a sixth of the shorter side of its part of the sheet, mm."""
-        low, high = self.sheet.part(self.half)
-        return round_to(min(high - low, self.sheet.height_mm) / 6, self.sheet.division_mm)
-
-
-@dataclass(frozen=True, slots=True)
-class Joint:
-    """A place where another thing can stand.
-
-    Attributes:
-        says: how it is said, before the name of this thing: ``on top of``.
-        corner: where the other's lower nearest corner comes on the page.
-        point: full name of that corner, or empty where only its height is given.
-        depth: its world depth, mm.
-        top: for a place in line: the corner over it, and its full name.
-        runs: for a place in line: role of the direction.
-    """
-
-    says: str
-    corner: Point
-    point: str
-    depth: float
-    top: tuple[Point, str] | None = None
-    runs: str = ""
+from orthopsis.core.things.parameters import LOOK, PLACE, Choice, Length, Parameter, Shape, Value
+from orthopsis.core.things.standing import Anchor, InLine, Joint, Setting
+from orthopsis.core.view.frame import ViewKind
 
 
 @dataclass(frozen=True, slots=True)

@@ -12,7 +12,9 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Setting, Value, Values
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.standing import Setting
 
 HALF_WAY = 0.5
 FARTHEST_SHARE = 0.97

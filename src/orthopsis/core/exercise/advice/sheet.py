@@ -9,7 +9,7 @@ from orthopsis.core.exercise.drawing import Advice, CureEdit, Step
 from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Length
+from orthopsis.core.things.parameters import Length
 
 OFF_MARK_MM = 0.005
 """A length nearer to a mark of the ruler than this lies on it."""

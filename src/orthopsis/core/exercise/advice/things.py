@@ -12,7 +12,7 @@ from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.crossing import crossing_pairs
-from orthopsis.core.things.declare import FIRST_CORNER, LOOK
+from orthopsis.core.things.parameters import FIRST_CORNER, LOOK
 
 ON_LEVEL_MM = 1e-6
 FLAT_DEG = 2.0

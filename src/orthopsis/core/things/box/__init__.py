@@ -1,8 +1,10 @@
 """A box, in every kind of view: from its front face in one-point, from its nearest edge in two- and three-point."""
 
 from orthopsis.core.things.box.corner import CORNER
-from orthopsis.core.things.box.front import CORNERS, FRONT
-from orthopsis.core.things.declare import FIRST_CORNER, LOOK, Choice, Length, ThingKind
+from orthopsis.core.things.box.face import CORNERS
+from orthopsis.core.things.box.front import FRONT
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
 
 SIDE_BY = {"measured": "measured", "half": "about half way", "true": "of true length", "cube": "as long as it is tall"}
 SIDES = tuple(

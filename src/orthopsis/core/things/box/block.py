@@ -30,7 +30,9 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Anchor, Joint, Setting, Value, Values
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.standing import Anchor, Joint, Setting
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import measuring_name, measuring_point
 

@@ -11,7 +11,9 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.box import block
 from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Role
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.declare import Build, Clause, Handle, Values
+from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.standing import Setting
 
 _UPRIGHTS = ("near", "left", "right", "far")
 _FACES = (

@@ -5,10 +5,11 @@ knows the alphabet and the measures of letters; how an outline is carried back i
 """
 
 from orthopsis.core.things.box import SIDES
-from orthopsis.core.things.declare import FIRST_CORNER, LOOK, Choice, Length, Text, ThingKind
+from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.letters.builds import FRONT, SIDE
 from orthopsis.core.things.letters.measures import THICKNESS
 from orthopsis.core.things.letters.names import LONG, WHOSE
+from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
 from orthopsis.core.things.profile import DEPTH_CORNERS
 
 LETTERS = ThingKind(

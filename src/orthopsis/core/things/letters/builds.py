@@ -5,12 +5,14 @@ from dataclasses import replace
 
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Build, Clause, Handle, Setting, Value, Values
+from orthopsis.core.things.declare import Build, Clause, Handle, Values
 from orthopsis.core.things.letters.measures import on_block, shaped
 from orthopsis.core.things.letters.names import own_name, own_name_on_side
 from orthopsis.core.things.outline import size
+from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
 from orthopsis.core.things.profile.side import SIDE as PROFILE_SIDE
+from orthopsis.core.things.standing import Setting
 
 _WHOSE = (
     Clause("It is {whose}. ", {"whose": ("all",)}),

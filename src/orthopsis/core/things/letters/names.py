@@ -7,10 +7,11 @@ small to draw well, it may be set in two rows or as initials instead, as the tea
 import math
 from dataclasses import replace
 
-from orthopsis.core.things.declare import Personal, Value, Values
+from orthopsis.core.things.declare import Personal, Values
 from orthopsis.core.things.letters.measures import shaped
 from orthopsis.core.things.letters.word import ROW_END, readable
 from orthopsis.core.things.outline import size
+from orthopsis.core.things.parameters import Value
 
 WHOSE = {"all": "the same for everybody", "student": "a place for each student's own name"}
 LONG = {"smaller": "made smaller", "rows": "set in two rows", "initials": "cut to initials"}

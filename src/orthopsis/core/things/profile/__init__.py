@@ -5,8 +5,9 @@ corners: a rounded shape starts from its block form.
 """
 
 from orthopsis.core.things.box import SIDES
-from orthopsis.core.things.declare import FIRST_CORNER, LOOK, Choice, Length, Shape, ThingKind
+from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, scaled
+from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Shape
 from orthopsis.core.things.profile.front import FRONT
 from orthopsis.core.things.profile.shapes import READY
 from orthopsis.core.things.profile.side import SIDE

@@ -10,7 +10,7 @@ from orthopsis.core.construct.rounding import Node, nodes, round_moves
 from orthopsis.core.plane.arc import QUARTER_RAD, Place
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.declare import Setting
+from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
 
 Turned = Callable[[float, float], str]

@@ -11,7 +11,8 @@ from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Mov
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.things.box import block
 from orthopsis.core.things.box.block import Role
-from orthopsis.core.things.declare import Setting, Values
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.standing import Setting
 
 SAME_SHARE = 1e-9
 

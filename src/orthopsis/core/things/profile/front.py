@@ -12,20 +12,12 @@ from orthopsis.core.plane.arc import Arc, Place
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.declare import (
-    FIRST_CORNER,
-    Build,
-    Clause,
-    CornerHandles,
-    Handle,
-    Joint,
-    Setting,
-    Value,
-    Values,
-)
+from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, Values
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
+from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
+from orthopsis.core.things.standing import Joint, Setting
 from orthopsis.core.view.eye import Array
 
 

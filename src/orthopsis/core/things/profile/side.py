@@ -20,10 +20,12 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block, corner
 from orthopsis.core.things.box.block import ROLES, Role
-from orthopsis.core.things.declare import FIRST_CORNER, Build, Clause, CornerHandles, Handle, Setting, Value, Values
+from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, Values
 from orthopsis.core.things.outline import pieces, roundings, with_corner
+from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
 from orthopsis.core.things.profile.divide import SAME_SHARE, Grid
+from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
 
 
