@@ -248,6 +248,7 @@ class _Ways:
         self.outline = outline
         self.edges = {frozenset(pair): pair[0] for pair in outline.edges}
         self.any_way = any_way
+        self._ranks: dict[tuple[int, int], tuple[bool, int] | None] = {}
         self._aim = {c: unit_toward(outline.page[c], outline.goal) for c in outline.corners}
         self._crossing = {
             (corner, family): self._sine(corner, unit_toward(outline.page[corner], goal))
@@ -262,7 +263,10 @@ class _Ways:
             if there in found:
                 continue
             for here in found:
-                rank = self._rank(here, there)
+                pair = (here, there)
+                if pair not in self._ranks:
+                    self._ranks[pair] = self._rank(here, there)
+                rank = self._ranks[pair]
                 if rank is not None and (best is None or rank < best[0]):
                     best = (rank, here, there)
         return None if best is None else best[1:]

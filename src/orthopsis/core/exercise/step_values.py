@@ -80,11 +80,13 @@ def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
 def _profile_corner(solved: Solved, breath: Breath) -> str:
     """Return along which corner's guide line a depth is cut: where the corner lies on the front."""
     line = next((a.line for m in breath.moves if isinstance(a := m.act, MeasureAlong | ShareAlong)), "")
+    if not line:
+        return ""
     corner = line.replace(".guide.", ".front.")
     marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
     move = next(marked, None)
     if move is None or not isinstance(move.act, Offset):
-        return f"corner {corner_words(line)}" if line else ""
+        return f"corner {corner_words(line)}"
     of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
     return f"the corner{of} at {_figure(solved, move.act.across_mm)} across, {_figure(solved, move.act.up_mm)} up"
 

@@ -259,10 +259,14 @@ def _planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
     return np.column_stack((a, b, eyes[:, 2] * normal[:, 2] / height - a * eyes[:, 0] - b * eyes[:, 1]))
 
 
-def face_plane(eye: Eye, outline: Array) -> Array:
-    """Return (a, b, c) with nearness = a x + b y + c on one face, from its corners in the world, shape (n, 3)."""
-    eyes = np.array([(*eye.principal.xy, eye.distance_mm)])
-    return np.asarray(_planes(outline, np.roll(outline, -1, axis=0), np.zeros(1, dtype=np.int64), eyes)[0])
+def face_planes(eye: Eye, outlines: Sequence[Array]) -> Array:
+    """Return (a, b, c) with nearness = a x + b y + c on each face, from its corners in the world, shape (n, 3)."""
+    counts = np.array([len(outline) for outline in outlines], dtype=np.int64)
+    begins, start = _begins(counts), np.vstack(outlines)
+    following = np.arange(1, len(start) + 1)
+    following[begins + counts - 1] = begins
+    eyes = np.tile((*eye.principal.xy, eye.distance_mm), (len(outlines), 1))
+    return _planes(start, start[following], begins, eyes)
 
 
 def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:

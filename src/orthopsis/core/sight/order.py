@@ -9,15 +9,14 @@ from graphlib import CycleError, TopologicalSorter
 
 import numpy as np
 import shapely
-from numpy.typing import NDArray
 from shapely import STRtree
 
 from orthopsis.core.plane.tolerance import SAME_DEPTH, THIN_FACE_MM2
-from orthopsis.core.sight.hidden import Seen, face_plane
+from orthopsis.core.sight.hidden import Seen, face_planes
 from orthopsis.core.sight.solid import Face, faces_toward_eye, is_broad
+from orthopsis.core.view.eye import Array
 
 Place = tuple[float, float]
-Plane = tuple[float, float, float]
 CLEAR = 100 * SAME_DEPTH
 """Difference of nearness from which on one face is said to lie before another; where faces meet it is none."""
 
@@ -41,17 +40,19 @@ def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
         outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
     if len(things) == 1 and things[0].solid.topology.is_convex:
         return shown
-    planes: list[Plane] = []
-    for number, face in shown:
-        solid = things[number].solid
-        a, b, c = face_plane(things[number].eye, solid.places[[solid.index(name) for name in face.corners]])
-        planes.append((float(a), float(b), float(c)))
+    planes = np.empty((len(shown), 3))
+    for number, seen in enumerate(things):
+        mine = [i for i, (of, _) in enumerate(shown) if of == number]
+        if mine:
+            solid = seen.solid
+            outlines_in_world = [solid.places[[solid.index(name) for name in shown[i][1].corners]] for i in mine]
+            planes[mine] = face_planes(seen.eye, outlines_in_world)
     return [shown[i] for i in _sorted(outlines, planes)]
 
 
-def _sorted(outlines: Sequence[list[list[Place]]], planes: Sequence[Plane]) -> list[int]:
+def _sorted(outlines: Sequence[list[list[Place]]], planes: Array) -> list[int]:
     graph: dict[int, set[int]] = {i: set() for i in range(len(outlines))}
-    for nearer, farther in _overlapping(outlines, np.array(planes).reshape(-1, 3)):
+    for nearer, farther in _overlapping(outlines, planes):
         graph[nearer].add(farther)
     try:
         return list(TopologicalSorter(graph).static_order())
@@ -60,7 +61,7 @@ def _sorted(outlines: Sequence[list[list[Place]]], planes: Sequence[Plane]) -> l
         return sorted(graph, key=lambda i: -len(graph[i]))
 
 
-def _overlapping(outlines: Sequence[list[list[Place]]], planes: NDArray[np.float64]) -> list[tuple[int, int]]:
+def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[tuple[int, int]]:
     """Return (nearer, farther) for all pairs of faces that overlap on the page."""
     areas = np.array([shapely.Polygon(loops[0], loops[1:]) for loops in outlines], dtype=object)
     first, second = STRtree(areas).query(areas, predicate="intersects")
