@@ -17,6 +17,8 @@ from orthopsis.core.sight.solid import Face, faces_toward_eye, is_broad
 from orthopsis.core.view.eye import Array
 
 Place = tuple[float, float]
+SNAP_MM = 1e-6
+"""Grid on which overlaps are computed where they cannot be without one: slower, but it always succeeds."""
 CLEAR = 100 * SAME_DEPTH
 """Difference of nearness from which on one face is said to lie before another; where faces meet it is none."""
 
@@ -64,10 +66,15 @@ def _sorted(outlines: Sequence[list[list[Place]]], planes: Array) -> list[int]:
 def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[tuple[int, int]]:
     """Return (nearer, farther) for all pairs of faces that overlap on the page."""
     areas = np.array([shapely.Polygon(loops[0], loops[1:]) for loops in outlines], dtype=object)
+    broken = ~shapely.is_valid(areas)  # faces seen nearly edge-on may cross themselves by rounding
+    areas[broken] = shapely.make_valid(areas[broken])
     first, second = STRtree(areas).query(areas, predicate="intersects")
     once = first < second
     first, second = first[once], second[once]
-    shared = shapely.intersection(areas[first], areas[second])
+    try:
+        shared = shapely.intersection(areas[first], areas[second])
+    except shapely.errors.GEOSException:
+        shared = shapely.intersection(areas[first], areas[second], grid_size=SNAP_MM)
     some = shapely.area(shared) > THIN_FACE_MM2
     first, second = first[some], second[some]
     at = shapely.point_on_surface(shared[some])
