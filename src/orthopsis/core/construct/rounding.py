@@ -69,8 +69,8 @@ def _curve_nodes(outline: Outline, corner: int) -> list[Node]:
     ]
 
 
-def _is_one_of(angle: float, angles: Sequence[float]) -> bool:
-    return any(abs(angle - other) <= SAME_ANGLE_RAD for other in angles)
+def _is_one_of(angle: float, angles: Sequence[float], apart_rad: float = SAME_ANGLE_RAD) -> bool:
+    return any(abs(angle - other) <= apart_rad for other in angles)
 
 
 def _apart(found: list[Node]) -> list[Node]:
@@ -91,7 +91,7 @@ def _turns(outline: Outline, corner: int) -> list[tuple[str, float]]:
     """Return the inner corners of a curve's pieces by name, with their angles, in order."""
     touching = touches(outline, corner)
     even = [(f"at.{i}", QUARTER_RAD * i / FACETS) for i in range(1, FACETS)]
-    apart = [(n, a) for n, a in even if not _is_one_of(a, touching)]
+    apart = [(n, a) for n, a in even if not _is_one_of(a, touching, QUARTER_RAD / FACETS / 4)]
     return sorted([*apart, *((f"touch.{i}", a) for i, a in enumerate(touching, start=1))], key=lambda turn: turn[1])
 
 
