@@ -66,7 +66,7 @@ def main() -> None:
             ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),
             ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
             ("letters_12", rows_of_letters(12), "Move the shape: Letter 1", "one of 12 block letters"),
-            ("word_12", word("BREAKWATERS8"), "Move the shape: Word", "a word of 12 block letters"),
+            ("word_12", word("BREAKWATERS8"), "Move the word: Word", "a word of 12 block letters"),
         )
         for name, exercise, label, what in cases:
             times = [t for t in measure(page, address, exercise, label) if t < 1000]

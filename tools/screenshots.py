@@ -64,7 +64,7 @@ def desk_from_above(page: Page) -> None:
 
 def desk_word(page: Page) -> None:
     page.goto("/desk/14")
-    page.get_by_label("Move the shape: Tide").focus()
+    page.get_by_label("Move the word: Tide").focus()
 
 
 def own_sheets(page: Page) -> None:

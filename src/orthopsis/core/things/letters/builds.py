@@ -125,7 +125,7 @@ FRONT = replace(
         *PROFILE_FRONT.sentence[1:],
     ),
     handles=(
-        PROFILE_FRONT.handles[0],
+        replace(PROFILE_FRONT.handles[0], says="Move the word"),
         Handle(
             "size",
             "Stretch the word",
