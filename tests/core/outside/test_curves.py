@@ -33,7 +33,8 @@ def test_a_constructed_curve_is_a_piece_of_an_ellipse(exercise: Exercise) -> Non
         size = np.ptp(places, axis=0).max()
         if np.linalg.svd(places - places.mean(axis=0), compute_uv=False)[1] < 0.01 * size:
             continue  # seen nearly edge-on: any flat ellipse fits
-        with np.errstate(divide="ignore", invalid="ignore"):  # the library divides by zero where the axes lie level and upright
+        # The library divides by zero where the axes lie level and upright.
+        with np.errstate(divide="ignore", invalid="ignore"):
             fit = EllipseModel.from_estimate(places)
         assert fit, "an ellipse was found"
         assert off_ellipse(fit, places) < 1e-4 * size
