@@ -20,6 +20,7 @@ from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 
 SAMPLES = 41
+Page = NDArray[np.float64]
 UNSURE_MM = 0.05
 
 
@@ -60,20 +61,29 @@ def gaps(segments: Segments, at: NDArray[np.float64]) -> NDArray[np.float64]:
 
 
 def without_seams(segments: Segments, things: Sequence[Seen]) -> Segments:
-    """Leave out what the kernel draws where two plane pieces of a curved surface meet: it does not know them as one."""
-    seams: Segments = []
+    """Leave out what the kernel draws where two plane pieces of a curved surface meet: it does not know them as one.
+
+    What lies on an edge as well stays.
+    """
+    seams, edges = list[tuple[Page, Page]](), list[tuple[Page, Page]]()
     for seen in things:
-        page, edges = seen.solid.picture(seen.eye), {frozenset((e.start, e.end)) for e in seen.solid.edges}
+        page, known = seen.solid.picture(seen.eye), {frozenset((e.start, e.end)) for e in seen.solid.edges}
+        edges += [(np.array(page[e.start]), np.array(page[e.end])) for e in seen.solid.edges]
         for face in seen.solid.faces:
             if face.is_curved:
                 for a, b in ((face.corners[1], face.corners[2]), (face.corners[0], face.corners[3])):
-                    if frozenset((a, b)) not in edges:
+                    if frozenset((a, b)) not in known:
                         seams.append((np.array(page[a]), np.array(page[b])))
     if not seams or not segments:
         return segments
-    starts, ends = (gaps(seams, np.array([segment[i] for segment in segments])) for i in (0, 1))
-    on_seam = (np.maximum(starts, ends) < 1e-4).any(axis=1)
-    return [segment for segment, on in zip(segments, on_seam.tolist(), strict=True) if not on]
+    is_seam = lie_on(segments, seams) & ~lie_on(segments, edges)
+    return [segment for segment, seam in zip(segments, is_seam.tolist(), strict=True) if not seam]
+
+
+def lie_on(segments: Segments, lines: Segments) -> NDArray[np.bool_]:
+    """Tell of each segment whether it lies on one of the lines."""
+    starts, ends = (gaps(lines, np.array([segment[i] for segment in segments])) for i in (0, 1))
+    return np.asarray((np.maximum(starts, ends) < 1e-4).any(axis=1))
 
 
 def seen_segments(things: Sequence[Seen]) -> Segments:
