@@ -19,8 +19,6 @@ from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.things.declare import Values
-from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.paperwork.sheets import steps_pdf
 
 NEAR_MM = 0.05
@@ -39,7 +37,6 @@ class Hand:
         self.letters: dict[str, list[list[Place]]] = {}
         self.scanned: list[str] = []
         self.share = 0.0
-        self.seen: dict[str, list[list[Place]]] = {}
         """What the eye takes from the pictures: on which crossings a letter's corners lie, which words do not say."""
         self.ticks: list[Place] = []
         self.columns: list[tuple[Place, Place]] = []
@@ -250,21 +247,23 @@ def run_ticks(hand: Hand, count: str) -> None:
     assert len(hand.ticks) - 2 == int(count)
 
 
-def columns(hand: Hand) -> None:
+def columns(hand: Hand, rows: str) -> None:
     """The diagonal of the left side, from the foot of the nearest edge to the top of its far end."""
-    diagonal = (hand.at["foot"], hand.at["top left"])
-    crossings = [hand.cross(diagonal, (tick, hand.at["left"])) for tick in hand.ticks[1:-1]]
+    diagonal, numbers = (hand.at["foot"], hand.at["top left"]), re.findall(r"\d+", rows)
+    crossings = [hand.cross(diagonal, (hand.ticks[int(number)], hand.at["left"])) for number in numbers]
     hand.columns = [hand.upright(at) for at in (hand.at["foot"], *crossings, hand.at["top left"])]
 
 
-def letter_on_side(hand: Hand, count: str) -> None:
-    """Find each corner, seen roughly on the picture, on the nearest crossing of the light lines."""
-    letter = list(hand.seen)[len(hand.letters)]
-    grid = {hand.cross(column, (tick, hand.at["left"])): tick for column in hand.columns for tick in hand.ticks}
+def letter_on_side(hand: Hand, letter: str, crossings: str, count: str) -> None:
+    """Find each corner where two light lines cross, counted along and up."""
     loops = []
-    for rough in hand.seen[letter]:
-        loop = [min(grid, key=lambda at: (at[0] - x) ** 2 + (at[1] - y) ** 2) for x, y in rough]
-        hand.rows |= {at: grid[at] for at in loop}
+    for group in crossings.split("; then on its own "):
+        loop = []
+        for pair in group.split("; "):
+            along, up = (int(number) for number in pair.split())
+            at = hand.cross(hand.columns[along], (hand.ticks[up], hand.at["left"]))
+            hand.rows[at] = hand.ticks[up]
+            loop.append(at)
         loops.append(loop)
         for a, b in zip(loop, [*loop[1:], loop[0]], strict=True):
             hand.rule(a, b)
@@ -385,11 +384,15 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
     (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
     (
-        r"Draw the side's diagonal from the foot of the nearest edge\. Its crossings with the light lines give the "
-        r"places: draw lines upright there\.",
+        r"Draw the side's diagonal from the foot of the nearest edge\. Where it crosses the light lines ([\d, and]+), "
+        r"counted from the foot, are the places along the side: draw lines upright there\.",
         columns,
     ),
-    (r"Find the shape's corners where the light lines cross, and draw its outline: (\d+) lines\.", letter_on_side),
+    (
+        r"Count the light lines from the nearest edge and from the foot, which are 0\. Corners of ([\w ]+) of \w+, "
+        r"along and up: ([\d; a-z]+)\. Mark them, and draw the outline: (\d+) lines\.",
+        letter_on_side,
+    ),
     (
         r"Scan the corners with the pencil on the other point: a light line from each corner whose line does not cross "
         r"the shape\. (\d+) guide lines? in all\.",
@@ -421,10 +424,9 @@ def printed(exercise: Exercise) -> list[str]:
     return texts
 
 
-def draw_again(exercise: Exercise, seen: dict[str, list[list[Place]]] | None = None) -> Hand:
-    """Draw what the printed steps say; ``seen`` is what the eye takes from their pictures."""
+def draw_again(exercise: Exercise) -> Hand:
+    """Draw what the printed steps say."""
     hand = Hand(draw(exercise).sheet.width_mm)
-    hand.seen = seen or {}
     for text in printed(exercise):
         found = [(match, act) for pattern, act in SENTENCES if (match := re.search(pattern + "$", text))]
         assert len(found) == 1, f"not understood: {text}"
@@ -466,17 +468,7 @@ def test_knot_on_a_long_block_is_drawn_again_and_found_right() -> None:
     sides = {"left_by": "measured", "left_length": 200, "right_by": "measured", "right_length": 26}
     view = {"kind": "two_point", "left_mm": -120, "right_mm": 520}
     exercise = exercise_of({**word, **sides, "width": 64, "gap": 12}, views=[view])
-    assert_drawn_and_found_right(exercise, draw_again(exercise, seen_on_pictures(exercise)))
-
-
-def seen_on_pictures(exercise: Exercise) -> dict[str, list[list[Place]]]:
-    """Return where the letters' corners are, as well as one sees them on a picture: to half a millimetre."""
-    points, letters = draw(exercise).points, letters_of(Values("Knot", exercise.things[0].held()))
-    corner, seen = iter(range(1, 200)), {}
-    for letter in letters:
-        places = [[points[f"Knot.front.{next(corner)}"] for _ in loop] for loop in letter.outline]
-        seen[letter.name] = [[(round(2 * x) / 2, round(2 * y) / 2) for x, y in loop] for loop in places]
-    return seen
+    assert_drawn_and_found_right(exercise, draw_again(exercise))
 
 
 def assert_drawn_and_found_right(exercise: Exercise, hand: Hand) -> None:

@@ -1864,6 +1864,32 @@ export interface components {
             };
         };
         /**
+         * Scale
+         * @description Measures, or counted light lines, along one side of what a step draws; ``side`` of it the texts stand.
+         */
+        Scale: {
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "below" | "left" | "right";
+            /** Marks */
+            marks: components["schemas"]["ScaleMark"][];
+        };
+        /**
+         * ScaleMark
+         * @description A place on a scale, and what is read there.
+         */
+        ScaleMark: {
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Text */
+            text: string;
+        };
+        /**
          * Sentence
          * @description One sentence of the exercise in words.
          */
@@ -2025,7 +2051,8 @@ export interface components {
          * @description One step of the work (a fact, not a caption).
          *
          *     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-         *     tells that a lesson may well end after it.
+         *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
+         *     the measures, ``beside_scales`` says the rest.
          */
         Step: {
             /** Key */
@@ -2051,8 +2078,14 @@ export interface components {
             thing: string;
             /** Title */
             title: string;
+            /** Short */
+            short: string;
             /** Text */
             text: string;
+            /** Scales */
+            scales: components["schemas"]["Scale"][];
+            /** Beside Scales */
+            beside_scales: string;
             /** Tool */
             tool: string;
             /** Rests On */

@@ -5,7 +5,6 @@
  */
 import { computed, nextTick, ref, watch } from 'vue'
 
-import type { Step } from '@/api/types'
 import SheetThumb from '@/sheet/SheetThumb.vue'
 import { stageAfter } from '@/sheet/stage'
 import { useExercise } from '@/stores/exercise'
@@ -48,14 +47,6 @@ watch(step, async (number) => {
   await nextTick()
   strip.value?.querySelector(`[data-step="${number}"]`)?.scrollIntoView({ block: 'nearest', inline: 'nearest' })
 })
-
-/** A title without the thing's name, which stands over its steps: "front face", "K: the front". */
-function ownTitle(step: Step): string {
-  const [who, ...rest] = step.title.split(': ')
-  if (!rest.length) return step.title
-  const part = who!.replace(new RegExp(` of ${step.thing.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')}$`), '')
-  return part === who ? rest.join(': ') : [part, ...rest].join(': ')
-}
 </script>
 
 <template>
@@ -79,7 +70,7 @@ function ownTitle(step: Step): string {
           </span>
           <span class="title"
             ><b>{{ rung.number }}</b
-            ><i v-if="rung.step.extra">extra: </i> {{ rung.step.thing ? ownTitle(rung.step) : rung.step.title }}</span
+            ><i v-if="rung.step.extra">extra: </i> {{ rung.step.short }}</span
           >
         </button>
         <span class="tick"

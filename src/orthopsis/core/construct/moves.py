@@ -130,11 +130,15 @@ class ShareAlong:
 
 @dataclass(frozen=True, slots=True)
 class Cross:
-    """Mark the point where two ruled lines cross."""
+    """Mark the point where two ruled lines cross.
+
+    ``counted``: on a divided face, which light lines they are, counted from its nearest edge and from its foot.
+    """
 
     makes: str
     first: str
     second: str
+    counted: tuple[int, int] | None = None
 
 
 @dataclass(frozen=True, slots=True)

@@ -120,11 +120,26 @@ StepAct = Literal["earlier", "later", "join", "part", "split", "whole", "extra",
 made extra and required again, left out, told in the teacher's words and in its own again."""
 
 
+class ScaleMark(Part):
+    """A place on a scale, and what is read there."""
+
+    at: Place
+    text: str
+
+
+class Scale(Part):
+    """Measures, or counted light lines, along one side of what a step draws; ``side`` of it the texts stand."""
+
+    side: Literal["below", "left", "right"]
+    marks: list[ScaleMark]
+
+
 class Step(Part):
     """One step of the work (a fact, not a caption).
 
     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-    tells that a lesson may well end after it.
+    tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
+    the measures, ``beside_scales`` says the rest.
     """
 
     key: str
@@ -134,7 +149,10 @@ class Step(Part):
     phase: str
     thing: str
     title: str
+    short: str
     text: str
+    scales: list[Scale]
+    beside_scales: str
     tool: str
     rests_on: str
     count: int

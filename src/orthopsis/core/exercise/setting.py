@@ -8,6 +8,7 @@ from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.joining import join_things
 from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.exercise.views import VIEWS, frame_of
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
@@ -49,6 +50,12 @@ class Prepared:
     def length(self, mm: float) -> str:
         """Return a length as this class writes it."""
         return format_length(mm, self.sheet.units, self.sheet.division_mm)
+
+    def figure(self, mm: float) -> str:
+        """Return a length without its unit, where the unit is known."""
+        if abs(mm) <= SAME_POINT_MM:
+            return "0"
+        return self.length(mm).removeprefix("about ").removesuffix(f" {self.sheet.units}")
 
 
 def sheet_of(exercise: Exercise) -> Sheet:

@@ -4,6 +4,7 @@ from collections.abc import Sequence
 
 from orthopsis.core.construct.moves import (
     Act,
+    Cross,
     Curve,
     Divide,
     Measure,
@@ -24,8 +25,6 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import PointRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
-
-ZERO_MM = 1e-6
 
 
 def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
@@ -48,6 +47,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "upright": _upright(solved, breath),
         "start": _start(solved, breath),
         "offsets": _offsets(solved, acts),
+        "crossings": _crossings(acts),
+        "rows": listed([str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]),
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
         **_in_line(solved, breath),
@@ -67,12 +68,28 @@ def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
 
 def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
     """Return the corners that are measured from another place, across and up, in the class's units, loop by loop."""
+    marks = [act for act in acts if isinstance(act, Offset)]
+    texts = [f"{solved.prepared.figure(act.across_mm)} {solved.prepared.figure(act.up_mm)}" for act in marks]
+    return _by_loop(acts, list(zip((act.makes for act in marks), texts, strict=True)))
+
+
+def _crossings(acts: Sequence[Act]) -> str:
+    """Return at which light lines corners lie, counted from the nearest edge and from the foot, loop by loop."""
+    marks = [act for act in acts if isinstance(act, Cross) and act.counted is not None]
+    return _by_loop(acts, [(act.makes, "{} {}".format(*act.counted or ())) for act in marks])
+
+
+def _by_loop(acts: Sequence[Act], marks: Sequence[tuple[str, str]]) -> str:
+    """Return what is said of the corners of outlines, each outline on its own.
+
+    Args:
+        marks: the full name of each corner, and what is said of it, in order.
+    """
     following = {act.start: act.end for act in acts if isinstance(act, Rule)}
     loops: list[list[str]] = [[]]
-    marks = [act for act in acts if isinstance(act, Offset)]
-    for i, act in enumerate(marks):
-        loops[-1].append(f"{_figure(solved, act.across_mm)} {_figure(solved, act.up_mm)}")
-        if i + 1 < len(marks) and following.get(act.makes) != marks[i + 1].makes:
+    for i, (makes, text) in enumerate(marks):
+        loops[-1].append(text)
+        if i + 1 < len(marks) and following.get(makes) != marks[i + 1][0]:
             loops.append([])
     return "; then on its own ".join("; ".join(loop) for loop in loops)
 
@@ -82,20 +99,14 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
     line = next((a.line for m in breath.moves if isinstance(a := m.act, MeasureAlong | ShareAlong)), "")
     if not line:
         return ""
-    corner = line.replace(".guide.", ".front.")
+    corner = solved.board.lines[line].turns_to
     marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
     move = next(marked, None)
     if move is None or not isinstance(move.act, Offset):
         return f"corner {corner_words(line)}"
     of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
-    return f"the corner{of} at {_figure(solved, move.act.across_mm)} across, {_figure(solved, move.act.up_mm)} up"
-
-
-def _figure(solved: Solved, mm: float) -> str:
-    """Return a length without its unit, where the unit is known."""
-    if abs(mm) <= ZERO_MM:
-        return "0"
-    return solved.prepared.length(mm).removeprefix("about ").removesuffix(f" {solved.prepared.sheet.units}")
+    across, up = solved.prepared.figure(move.act.across_mm), solved.prepared.figure(move.act.up_mm)
+    return f"the corner{of} at {across} across, {up} up"
 
 
 def _curve_marks(solved: Solved, acts: Sequence[Act]) -> str:

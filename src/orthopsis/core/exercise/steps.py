@@ -8,6 +8,7 @@ from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, 
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.scales import scales
 from orthopsis.core.exercise.step_values import step_values
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.wording.names import view_words
@@ -53,8 +54,9 @@ def line_by_line(solved: Solved, told: Told) -> list[Told]:
     for number, part in enumerate(parts, start=1):
         own = {name: value for name, value in step_values(solved, part).items() if value != ""}
         step = _built_step(solved, part, f"{told.step.key}~{number}", whole | own)
-        title = f"{told.step.title} ({number} of {len(parts)})"
-        result.append(_told(part, step.model_copy(update={"title": title})))
+        counted_as = f" ({number} of {len(parts)})"
+        titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
+        result.append(_told(part, step.model_copy(update=titles)))
     return result
 
 
@@ -87,12 +89,17 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
     points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
     words, phrases = solved.prepared.wording, STEPS[breath.name]
+    title = _of_view(solved, breath, words.say(phrases.title, values))
+    shown = scales(solved, breath) if phrases.beside_scales else []
     return Step(
         key=key,
         phase=breath.phase,
         thing=breath.thing,
-        title=_title(solved, breath, words.say(phrases.title, values)),
+        title=f"{values['thing']}: {title}" if breath.thing else title,
+        short=f"{breath.part}: {title}" if breath.part else title,
         text=words.say(phrases.instruction(words), values),
+        scales=shown,
+        beside_scales=words.say(phrases.beside_scales, values) if shown else "",
         tool=phrases.tool,
         rests_on=rests,
         count=len(draws),
@@ -108,8 +115,8 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
     )
 
 
-def _title(solved: Solved, breath: Breath, title: str) -> str:
-    """Return the title, with the view it belongs to where the sheet has several."""
+def _of_view(solved: Solved, breath: Breath, title: str) -> str:
+    """Return the title of setting up, with the view it belongs to where the sheet has several."""
     if not breath.view or len(solved.prepared.frames) == 1:
         return title
     view = view_words(breath.view)
@@ -138,12 +145,16 @@ def _plain(
     takes: list[int] | None = None, darkens: list[int] | None = None, count: int = 0, tones: bool = False,
 ) -> Step:  # fmt: skip
     words, phrases = solved.prepared.wording, STEPS[key]
+    title = words.say(phrases.title, values)
     return Step(
         key=f"/{key}",
         phase=key,
         thing="",
-        title=words.say(phrases.title, values),
+        title=title,
+        short=title,
         text=words.say(phrases.instruction(words), values),
+        scales=[],
+        beside_scales="",
         tool=phrases.tool,
         rests_on="",
         count=count,

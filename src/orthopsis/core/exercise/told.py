@@ -92,17 +92,21 @@ def _worded(step: Step, change: StepChange | None, can: list[StepAct]) -> Step:
     if change is not None:
         update["extra"] = change.extra
         if change.text and change.step == step.key:
-            update["text"] = change.text
+            update |= {"text": change.text, "beside_scales": change.text if step.scales else ""}
     return step.model_copy(update=update)
 
 
 def _join(one: Step, two: Step) -> Step:
     tools = one.tool if two.tool in one.tool else f"{one.tool}, {two.tool}"
-    title = two.title.removeprefix(f"{one.thing}: ") if one.thing == two.thing else two.title
+    title = two.short if one.thing == two.thing else two.title
+    has_scales = bool(one.scales or two.scales)
     return one.model_copy(
         update={
             "title": f"{one.title}; {title}",
+            "short": f"{one.short}; {title}",
             "text": f"{one.text} {two.text}",
+            "scales": [*one.scales, *two.scales],
+            "beside_scales": " ".join(step.beside_scales or step.text for step in (one, two)) if has_scales else "",
             "tool": tools,
             "count": one.count + two.count,
             "minutes": one.minutes + two.minutes,

@@ -75,7 +75,7 @@ def _side(role: str) -> dict[str, StepPhrases]:
 
 CORNER: dict[str, StepPhrases] = {
     "front.edge": StepPhrases(
-        "{thing}: nearest edge",
+        "nearest edge",
         (
             "Start {start}. Draw the nearest edge of {thing}, straight up, {height} tall.",
             "Mark the foot of the nearest edge of {thing} {start}. Draw it [upright], {height} tall.",
@@ -86,7 +86,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "front.edge_aimed": StepPhrases(
-        "{thing}: nearest edge, to the [third point]",
+        "nearest edge, to the [third point]",
         (
             "Make a mark {start}. Put the ruler on the [third point], turn it to the "
             "mark, and "
@@ -101,7 +101,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the third point",
     ),
     "front.edge_raised": StepPhrases(
-        "{thing}: nearest edge, away from the [third point]",
+        "nearest edge, away from the [third point]",
         (
             "Begin {start}. Put the ruler on the [third point], turn it to that corner, and draw the nearest edge of "
             "{thing} from there away from the point: {depth} long.",
@@ -114,7 +114,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the third point",
     ),
     "front.edge_in_line": StepPhrases(
-        "{thing}: nearest edge, in line with {other}",
+        "nearest edge, in line with {other}",
         (
             "From the foot and the top of the nearest edge of {other} draw light lines to the {aim}. Measure {length} "
             "along the lower "
@@ -131,7 +131,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the point, then set square",
     ),
     "guides.edge": StepPhrases(
-        "{thing}: {lines} to the two points",
+        "{lines} to the two points",
         (
             "Put the ruler on the [left point]. Draw a light line from both ends of the edge. Do the same with the "
             "[right point]. Count: {count}.",
@@ -146,7 +146,7 @@ CORNER: dict[str, StepPhrases] = {
     **_side("left"),
     **_side("right"),
     "back.cross": StepPhrases(
-        "{thing}: the back lines cross over",
+        "the back lines cross over",
         (
             "From the {level} of the left end draw a light line to the [right point]. From the {level} of the right "
             "end "
@@ -160,7 +160,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the points, pencil light",
     ),
     "back.edges": StepPhrases(
-        "{thing}: {lines} at the back",
+        "{lines} at the back",
         (
             "Draw the back edges up to the crossing. Count: {count}.",
             "Draw the {lines} of the back, from the two ends up to the crossing.",
@@ -171,7 +171,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler",
     ),
     "divide.ticks": StepPhrases(
-        "{thing}: tick the nearest edge",
+        "tick the nearest edge",
         (
             "Make small ticks on the nearest edge: {ticks} from its {tick_start}.",
             "Tick the nearest edge {ticks} from its {tick_start}.",
@@ -182,7 +182,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler",
     ),
     "divide.levels": StepPhrases(
-        "{thing}: {lines} across the side",
+        "{lines} across the side",
         (
             "From each tick draw a light line to the point of that side. Count: {count}.",
             "Run the ticks to the point of that side, lightly: {lines}.",
@@ -193,32 +193,39 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "divide.columns": StepPhrases(
-        "{thing}: places along the side, by its diagonal",
+        "places along the side, by its diagonal",
         (
-            "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses a light line, draw a "
-            "line "
-            "straight up and down.",
-            "Draw the side's diagonal from the foot of the nearest edge. Its crossings with the light lines give the "
-            "places: draw lines {upright} there.",
-            "The side's diagonal cuts the levels at the true places along it; rule them {upright}.",
+            "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses the light lines "
+            "{rows}, counted from the foot, draw a line straight up and down.",
+            "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the light lines {rows}, "
+            "counted from the foot, are the places along the side: draw lines {upright} there.",
+            "The side's diagonal cuts the levels {rows}, counted from the foot, at the true places along it; rule them "
+            "{upright}.",
         ),
         "A diagonal carries a division from the upright to the line that goes away.",
         "Measuring the places on the page.",
         "ruler and set square",
+        "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the numbered light lines, draw "
+        "lines {upright}.",
     ),
     "front.on_side": StepPhrases(
-        "{thing}: the shape on its side, {rules}",
+        "the shape on its side, {rules}",
         (
-            "Draw the shape over the light lines. Count: {rule_count} lines.",
-            "Find the shape's corners where the light lines cross, and draw its outline: {rules}.",
-            "Draw the outline of {thing} from crossing to crossing: {rules}.",
+            "Count the light lines: the nearest edge and the foot are 0. Mark the corners where these lines cross, "
+            "along and up: {crossings}. Draw the shape: {rule_count} lines.",
+            "Count the light lines from the nearest edge and from the foot, which are 0. Corners of {thing}, along and "
+            "up: {crossings}. Mark them, and draw the outline: {rules}.",
+            "Draw the outline of {thing} from crossing to crossing, light lines counted along from the nearest edge "
+            "and up from the foot, which are 0: {crossings}; {rules}.",
         ),
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",
         "ruler",
+        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
+        "{rules}.",
     ),
     "guides.profile_side": StepPhrases(
-        "{thing}: {lines} to the other point",
+        "{lines} to the other point",
         (
             "Put the pencil on the other point and the ruler against it. Turn it from corner to corner. Draw only "
             "where "
@@ -235,7 +242,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "depth.profile_side": StepPhrases(
-        "{thing}: the depth at the nearest edge",
+        "the depth at the nearest edge",
         (
             "Where the lines from the nearest edge meet the end of the block, make marks.",
             "Mark where the lines from the nearest edge meet the end of the block: that is the back.",
@@ -246,7 +253,7 @@ CORNER: dict[str, StepPhrases] = {
         "pencil",
     ),
     "back.round": StepPhrases(
-        "{thing}: carry a height round the corner",
+        "carry a height round the corner",
         (
             "Take the height round the nearest edge to the end of the block, and from there to the point of the "
             "shape's "

@@ -4,7 +4,7 @@ from orthopsis.core.wording.step import StepPhrases
 
 FRONT: dict[str, StepPhrases] = {
     "front": StepPhrases(
-        "{thing}: front face",
+        "front face",
         (
             "Start {start}. Draw the front of {thing}: {width} wide, {height} tall.",
             "Mark the lower left corner of {thing} {start}. Draw its front, {width} "
@@ -17,7 +17,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "front.in_line": StepPhrases(
-        "{thing}: front face, in line with {other}",
+        "front face, in line with {other}",
         (
             "From the lower left and the upper left corner of {other} draw light lines to the {aim}. Measure {length} "
             "along the lower "
@@ -35,7 +35,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler on the point, then set square",
     ),
     "guides": StepPhrases(
-        "{thing}: {lines} to the point",
+        "{lines} to the point",
         (
             "Put the ruler on the [vanishing point]. Turn it until it touches a corner of {thing}. Draw very "
             "lightly. Count: {count}.",
@@ -48,7 +48,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "guides.see_through": StepPhrases(
-        "{thing}: {lines} to the point",
+        "{lines} to the point",
         (
             "Put the ruler on the [vanishing point]. Turn it to every corner of {thing}, also through the box. "
             "Draw very lightly. Count: {count}.",
@@ -62,7 +62,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "depth.front": StepPhrases(
-        "{thing}: depth {depth}",
+        "depth {depth}",
         (
             "On the line from the {corner} corner measure {depth} toward the [vanishing point]. Make a mark.",
             "From the {corner} corner measure {depth} along its [guide line] and mark it.",
@@ -73,7 +73,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler",
     ),
     "depth.front_half": StepPhrases(
-        "{thing}: depth about half way",
+        "depth about half way",
         (
             "On the line from the {corner} corner make a mark about half way to the [vanishing point].",
             "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the [vanishing "
@@ -85,7 +85,7 @@ FRONT: dict[str, StepPhrases] = {
         "eye and pencil",
     ),
     "depth.cube": StepPhrases(
-        "{thing}: true cube",
+        "true cube",
         (
             "Put the ruler on the {side} [distance point]. Turn it to the {beside} corner. Where it crosses the "
             "line from the {corner} corner, make a mark.",
@@ -99,7 +99,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler on the distance point",
     ),
     "back": StepPhrases(
-        "{thing}: {lines} at the back",
+        "{lines} at the back",
         (
             "From the mark draw the back of {thing}, with lines that run like the front ones. Count: {count}.",
             "From the mark draw {lines} of the back, parallel to the front edges, from [guide line] to [guide line].",
@@ -110,7 +110,7 @@ FRONT: dict[str, StepPhrases] = {
         "see-through ruler or set square",
     ),
     "front.profile": StepPhrases(
-        "{thing}: the front, {rules}",
+        "the front, {rules}",
         (
             "Start {start}. From there measure out the corners of {thing}, across and up: {offsets}. Draw it with the "
             "ruler.",
@@ -122,9 +122,11 @@ FRONT: dict[str, StepPhrases] = {
         "The front is drawn as it is; strokes of one shape are equally thick.",
         "Adding up measures: measure each corner from the same edge.",
         "ruler and set square",
+        "Start {start}. Mark the corners of {thing} as the measures beside it show, across and up. Draw the front: "
+        "{rules}.",
     ),
     "guides.profile": StepPhrases(
-        "{thing}: {lines} to the point",
+        "{lines} to the point",
         (
             "Put the pencil on the [vanishing point] and the ruler against it. Turn it from corner to corner. Draw "
             "only "
@@ -140,7 +142,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "depth.profile": StepPhrases(
-        "{thing}: depth {depth}",
+        "depth {depth}",
         (
             "On the line from {profile_corner} measure {depth} toward the [vanishing point]. Make a mark.",
             "Along the [guide line] of {profile_corner} measure {depth} and mark it.",
@@ -151,7 +153,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler",
     ),
     "depth.profile_half": StepPhrases(
-        "{thing}: depth about half way",
+        "depth about half way",
         (
             "On the line from {profile_corner} make a mark about half way to the [vanishing point].",
             "Mark the depth by eye on the [guide line] of {profile_corner}, about half way to the [vanishing point].",
@@ -162,7 +164,7 @@ FRONT: dict[str, StepPhrases] = {
         "eye and pencil",
     ),
     "back.profile": StepPhrases(
-        "{thing}: {lines} at the back",
+        "{lines} at the back",
         (
             "From the mark draw the back edges. They run like the front ones. Stop where the front hides them. Count: "
             "{count}.",

@@ -4,7 +4,7 @@ from orthopsis.core.wording.step import StepPhrases
 
 ROUND: dict[str, StepPhrases] = {
     "front.rounded": StepPhrases(
-        "{thing}: round the corners of the front",
+        "round the corners of the front",
         (
             "Mark where each curve begins, on both sides of its corner{marks}. Draw the curve from mark to mark. "
             "Count: {curves}.",
@@ -16,9 +16,11 @@ ROUND: dict[str, StepPhrases] = {
         "A round shape starts from its block form; the curve touches the edges at the marks.",
         "Cutting the corner straight, or bulging beyond the edges.",
         "pencil, free hand",
+        "Mark on both edges of each round corner where its curve begins and ends, as the measures show. Draw the "
+        "curves by hand, {curves}.",
     ),
     "back.rounded": StepPhrases(
-        "{thing}: round the corners at the back",
+        "round the corners at the back",
         (
             "From the marks of the front draw light lines to the [vanishing point], up to the back edges. Draw the "
             "curves there like the front ones. Count: {curves}.",
@@ -31,7 +33,7 @@ ROUND: dict[str, StepPhrases] = {
         "ruler on the point, then free hand",
     ),
     "guides.touching": StepPhrases(
-        "{thing}: {lines} touching the curves",
+        "{lines} touching the curves",
         (
             "Put the ruler on the [vanishing point] and turn it until it just touches a curve. Draw from the front "
             "curve to the back one. Count: {count}.",

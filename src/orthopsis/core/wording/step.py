@@ -7,13 +7,17 @@ from orthopsis.core.wording.vocabulary import LEVELS, Wording
 
 @dataclass(frozen=True, slots=True)
 class StepPhrases:
-    """Title, one instruction for each reading level, the rule, the slip to watch for, and the tool."""
+    """Title, one instruction for each reading level, the rule, the slip to watch for, and the tool.
+
+    The title does not name the thing. ``beside_scales`` is the instruction where the picture carries the measures.
+    """
 
     title: str
     says: tuple[str, str, str]
     rule: str
     slip: str
     tool: str
+    beside_scales: str = ""
 
     def instruction(self, wording: Wording) -> str:
         """Return the template for the class's reading level."""

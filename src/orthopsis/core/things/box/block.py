@@ -26,6 +26,7 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
 )
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
 from orthopsis.core.sheet.length import format_length
@@ -205,6 +206,35 @@ def axes(values: Values, setting: Setting) -> tuple[Array, dict[str, Array]]:
     }
     up = eye.ray(goal(setting, "up")) * true_height(values, setting)
     return eye.at(values.first), {**vectors, "up": np.asarray(up)}
+
+
+SIDES: dict[Role, str] = {"left": "left side", "right": "right side"}
+
+
+def side_panel(values: Values, setting: Setting, role: Role) -> Panel:
+    """Return the side beside the nearest edge that runs to a point, as a face that can be divided."""
+    n, (start, vectors) = values.full, axes(values, setting)
+    edge, first = near_edge(values, setting), first_level(setting)
+    is_from_low = first == "bottom"
+    ends = {level: end_corner(values, setting, role, level) for level in ("bottom", "top")}
+    return Panel(
+        says=SIDES[role],
+        turned=role,
+        low=n("near.bottom"),
+        high=n("near.top"),
+        far_low=n(f"{role}.bottom"),
+        far_high=n(f"{role}.top"),
+        first=n("near.edge"),
+        bottom=n(f"guide.bottom.{role}"),
+        top=n(f"guide.top.{role}"),
+        far=n(f"{role}.edge"),
+        along=setting.frame.way(role),
+        up=setting.frame.way("up"),
+        drawn_from="low" if is_from_low else "high",
+        page=(edge["bottom"], ends["bottom"], ends["top"], edge["top"]),
+        start=start if is_from_low else start + vectors["up"],
+        axes=(vectors[role], vectors["up"] if is_from_low else -vectors["up"]),
+    )
 
 
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:

@@ -13,7 +13,9 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.grid import SAME_SHARE, Grid
 from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Arc, Place, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
@@ -24,7 +26,6 @@ from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, 
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
-from orthopsis.core.things.profile.divide import SAME_SHARE, Grid
 from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
 
@@ -85,18 +86,13 @@ def _from_near(values: Values, across: float) -> float:
     return 1 - across if _role(values) == "left" else across
 
 
-def _places(values: Values, setting: Setting, flat: Array) -> Array:
-    """Return where places of the side, shape (n, 2), are in the world, shape (n, 3)."""
-    start, along, up = _side_axes(values, setting)
-    from_near = 1 - flat[:, 0] if _role(values) == "left" else flat[:, 0]
-    return start + from_near[:, None] * along + flat[:, 1:] * up
+def _on_panel(values: Values, place: Place) -> Place:
+    """Return a place as the panel of the side counts it: from the nearest edge."""
+    return (_from_near(values, place[0]), place[1])
 
 
-def _side_axes(values: Values, setting: Setting) -> tuple[Array, Array, Array]:
-    """Return the foot of the nearest edge, and the vectors along and up the side, in the world."""
-    start, vectors = block.axes(values, setting)
-    along, up = vectors[_role(values)], vectors["up"]
-    return (start + up, along, -up) if block.first_level(setting) == "top" else (start, along, up)
+def _panel(values: Values, setting: Setting) -> Panel:
+    return block.side_panel(values, setting, _role(values))
 
 
 @lru_cache(maxsize=1024)
@@ -104,10 +100,10 @@ def outline_of(values: Values, setting: Setting) -> Outline:
     """Return the outline on its side, with its corners where the eye sees them."""
     role, frame, loops = _role(values), setting.frame, values.outline("outline")
     along, up, over = frame.way(role), frame.way("up"), frame.way(block.other(role))
-    shares = _shares(values, setting)
+    shares, panel = _shares(values, setting), _panel(values, setting)
 
     def see(places: Iterable[Place]) -> list[Point]:
-        seen = frame.eye.see(_places(values, setting, np.array(list(places))))
+        seen = frame.eye.see(panel.places(_on_panel(values, place) for place in places))
         return [Point(x, y) for x, y in seen.tolist()]
 
     return Outline(
@@ -144,7 +140,7 @@ def solid(values: Values, setting: Setting) -> Solid:
 
 def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
     _, vectors = block.axes(values, setting)
-    role = _role(values)
+    role, panel = _role(values), _panel(values, setting)
 
     def turned(across: float, up: float) -> str:
         if abs(up) >= abs(across):
@@ -153,7 +149,7 @@ def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
         return block.other(role) if faces_near else "back"
 
     def places(flat: Array) -> Array:
-        return _places(values, setting, flat)
+        return panel.places(_on_panel(values, (across, up)) for across, up in flat.tolist())
 
     return body(outline, places, vectors[block.other(role)], turned, role)
 
@@ -165,22 +161,27 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
     grid = _grid(values, setting)
+
+    def mark(name: str, place: Place) -> Cross:
+        return grid.mark(name, _on_panel(values, place))
+
     moves += grid.moves()
-    moves += front_moves(outline, "front.on_side", lambda c: [grid.mark(f"front.{c}", outline.flat[c])])
+    moves += front_moves(outline, "front.on_side", lambda c: [mark(f"front.{c}", outline.flat[c])])
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
     block_form = _solid(values, setting, outline.block_form)
     shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
     moves += _back(values, setting, outline, grid, shown)
     whole = solid(values, setting)
-    return moves + rounded_moves(outline, whole, setting, grid.mark, is_see_through=values.is_see_through)
+    return moves + rounded_moves(outline, whole, setting, mark, is_see_through=values.is_see_through)
 
 
 def _grid(values: Values, setting: Setting) -> Grid:
     """Return the light lines on whose crossings all lies: corners, and where curves begin and have their centres."""
     shares = _shares(values, setting)
     rounded = (place for r in shares.rounded.values() for place in (r.start, r.end, r.centre))
-    return Grid(values, setting, _role(values), [*shares.corners.values(), *rounded])
+    places = (_on_panel(values, place) for place in (*shares.corners.values(), *rounded))
+    return Grid(values.name, _panel(values, setting), places)
 
 
 def _back(values: Values, setting: Setting, outline: Outline, grid: Grid, shown: set[int]) -> list[Move]:
@@ -228,10 +229,10 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
 
 def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:
     """Put a corner where the line of sight through the page meets the side."""
-    start, along, up = _side_axes(values, setting)
+    panel = _panel(values, setting)
     sight = setting.frame.eye.ray(at)
     try:
-        from_near, high, _ = np.linalg.solve(np.column_stack((along, up, -sight)), -start)
+        from_near, high, _ = np.linalg.solve(np.column_stack((*panel.axes, -sight)), -panel.start)
     except np.linalg.LinAlgError:
         return {}  # the line of sight runs along the side
     width, height = values.face("outline")

@@ -1,0 +1,44 @@
+<script setup lang="ts">
+/** Measures, or the numbers of light lines, beside what a step draws. Texts that would touch stand in two rows. */
+import { computed } from 'vue'
+
+import type { Scale } from '@/api/types'
+
+import { useSheet } from './context'
+import { placedTexts } from './scales'
+
+const props = withDefaults(defineProps<{ scales: Scale[]; size?: number }>(), { size: 17 })
+const { at, mmPerPx } = useSheet()
+
+const texts = computed(() => props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size)))
+</script>
+
+<template>
+  <g class="scales">
+    <g v-for="(text, i) in texts" :key="i">
+      <path :d="`M${text.from[0]} ${text.from[1]}L${text.to[0]} ${text.to[1]}`" />
+      <text :x="text.x" :y="text.y" :font-size="text.size" :text-anchor="text.anchor">{{ text.text }}</text>
+    </g>
+  </g>
+</template>
+
+<style scoped>
+.scales {
+  pointer-events: none;
+}
+
+path {
+  stroke: var(--accent);
+  stroke-width: 1.2px;
+  vector-effect: non-scaling-stroke;
+}
+
+text {
+  fill: var(--accent);
+  font-weight: 700;
+  paint-order: stroke;
+  stroke: var(--paper);
+  stroke-width: 3px;
+  vector-effect: non-scaling-stroke;
+}
+</style>

@@ -1,0 +1,106 @@
+"""How is a face divided by ticks and its diagonal, so that places on it can be marked where light lines cross?
+
+The first edge is ticked at all heights, and at all shares of the way along the face too. The ticks run to the point of
+the face; where its diagonal meets them are the places along it.
+"""
+
+from collections.abc import Iterable
+
+from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.plane.arc import Place
+
+SAME_SHARE = 1e-9
+
+
+class Grid:
+    """The light lines over a face.
+
+    Attributes:
+        ticks: shares of the first edge at which it is ticked.
+        columns: shares of the way along at which there are lines like the first edge.
+    """
+
+    def __init__(self, thing: str, panel: Panel, places: Iterable[Place]) -> None:
+        self._thing, self._panel = thing, panel
+        marked = list(places)
+        self.columns = _inner(along for along, _ in marked)
+        self.ticks = _inner([*(up for _, up in marked), *self.columns])
+
+    def moves(self) -> list[Move]:
+        """Return the moves that draw the lines."""
+        n, panel = self._full, self._panel
+        told = [self._move("divide.ticks", self._tick(i, share)) for i, share in enumerate(self.ticks)]
+        for i in range(len(self.ticks)):
+            line, tick = n(f"construction.level.{i}"), n(f"measure.tick.{i}")
+            told.append(self._move("divide.levels", RuleToPoint(line, tick, panel.along.family, "construction")))
+        if not self.columns:
+            return told
+        acts: list[Act] = [Rule(n("construction.diagonal"), panel.low, panel.far_high, "free", "construction")]
+        for i, share in enumerate(self.columns):
+            mark, foot = n(f"measure.column.{i}"), n(f"measure.foot.{i}")
+            counted = (i + 1, _counted(self.ticks, share))
+            acts.append(Cross(mark, n("construction.diagonal"), self.row(share), counted))
+            line = n(f"construction.column.{i}")
+            acts.append(Run(line, foot, mark, panel.up.family, panel.bottom, "construction"))
+        return told + [self._move("divide.columns", act) for act in acts]
+
+    def mark(self, name: str, place: Place) -> Cross:
+        """Return the act that marks a place of the face under a name within the thing."""
+        along, up = place
+        counted = (_counted(self.columns, along), _counted(self.ticks, up))
+        return Cross(self._full(name), self.column(along), self.row(up), counted)
+
+    def tick_name(self, share: float) -> str:
+        """Return the full name of the tick at a share of the first edge."""
+        return self._full(f"measure.tick.{_number(self.ticks, share)}")
+
+    def row(self, share: float) -> str:
+        """Return the full name of the line that runs along at a share of the first edge."""
+        if share <= SAME_SHARE:
+            return self._panel.bottom
+        if share >= 1 - SAME_SHARE:
+            return self._panel.top
+        return self._full(f"construction.level.{_number(self.ticks, share)}")
+
+    def column(self, share: float) -> str:
+        """Return the full name of the line like the first edge at a share of the way along."""
+        if share <= SAME_SHARE:
+            return self._panel.first
+        if share >= 1 - SAME_SHARE:
+            return self._panel.far
+        return self._full(f"construction.column.{_number(self.columns, share)}")
+
+    def _full(self, name: str) -> str:
+        return f"{self._thing}.{name}"
+
+    def _move(self, breath: str, act: Act) -> Move:
+        return Move("divide", self._thing, breath, act)
+
+    def _tick(self, number: int, share: float) -> MeasureAlong | Divide:
+        """Return the act that ticks the first edge: by ruler if it is true, else by a measuring line."""
+        panel, name = self._panel, self._full(f"measure.tick.{number}")
+        start, end = (panel.low, panel.high) if panel.drawn_from == "low" else (panel.high, panel.low)
+        from_start = share if panel.drawn_from == "low" else 1 - share
+        if panel.up.goal.is_ideal:
+            return MeasureAlong(name, panel.first, from_start * panel.first_mm)
+        return Divide(name, start, end, panel.up.family, from_start)
+
+
+def _inner(shares: Iterable[float]) -> list[float]:
+    found: list[float] = []
+    for share in sorted(shares):
+        if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):
+            found.append(share)
+    return found
+
+
+def _number(shares: list[float], share: float) -> int:
+    return min(range(len(shares)), key=lambda i: abs(shares[i] - share))
+
+
+def _counted(shares: list[float], share: float) -> int:
+    """Return which line is at a share, counted from the first edge or the foot, which is 0."""
+    if share <= SAME_SHARE:
+        return 0
+    return len(shares) + 1 if share >= 1 - SAME_SHARE else _number(shares, share) + 1
