@@ -21,8 +21,8 @@ class Grid:
         columns: shares of the way along at which there are lines like the first edge.
     """
 
-    def __init__(self, thing: str, panel: Panel, places: Iterable[Place]) -> None:
-        self._thing, self._panel = thing, panel
+    def __init__(self, thing: str, panel: Panel, places: Iterable[Place], told_as: str = "divide") -> None:
+        self._thing, self._panel, self._told_as = thing, panel, told_as
         marked = list(places)
         self.columns = _inner(along for along, _ in marked)
         self.ticks = _inner([*(up for _, up in marked), *self.columns])
@@ -30,10 +30,12 @@ class Grid:
     def moves(self) -> list[Move]:
         """Return the moves that draw the lines."""
         n, panel = self._full, self._panel
-        told = [self._move("divide.ticks", self._tick(i, share)) for i, share in enumerate(self.ticks)]
+        breath = "ticks" if panel.up.goal.is_ideal else "ticks_measured"
+        marks = {f"measure.tick.{i}": share for i, share in enumerate(self.ticks)}
+        told = [self._move(breath, tick(panel, n(name), share)) for name, share in marks.items()]
         for i in range(len(self.ticks)):
-            line, tick = n(f"construction.level.{i}"), n(f"measure.tick.{i}")
-            told.append(self._move("divide.levels", RuleToPoint(line, tick, panel.along.family, "construction")))
+            ends = n(f"measure.tick.{i}"), n(f"measure.end.{i}")
+            told.append(self._move("levels", ruled_along(panel, n(f"construction.level.{i}"), *ends)))
         if not self.columns:
             return told
         acts: list[Act] = [Rule(n("construction.diagonal"), panel.low, panel.far_high, "free", "construction")]
@@ -43,7 +45,7 @@ class Grid:
             acts.append(Cross(mark, n("construction.diagonal"), self.row(share), counted))
             line = n(f"construction.column.{i}")
             acts.append(Run(line, foot, mark, panel.up.family, panel.bottom, "construction"))
-        return told + [self._move("divide.columns", act) for act in acts]
+        return told + [self._move("columns", act) for act in acts]
 
     def mark(self, name: str, place: Place) -> Cross:
         """Return the act that marks a place of the face under a name within the thing."""
@@ -75,16 +77,23 @@ class Grid:
         return f"{self._thing}.{name}"
 
     def _move(self, breath: str, act: Act) -> Move:
-        return Move("divide", self._thing, breath, act)
+        return Move("divide", self._thing, f"{self._told_as}.{breath}", act)
 
-    def _tick(self, number: int, share: float) -> MeasureAlong | Divide:
-        """Return the act that ticks the first edge: by ruler if it is true, else by a measuring line."""
-        panel, name = self._panel, self._full(f"measure.tick.{number}")
-        start, end = (panel.low, panel.high) if panel.drawn_from == "low" else (panel.high, panel.low)
-        from_start = share if panel.drawn_from == "low" else 1 - share
-        if panel.up.goal.is_ideal:
-            return MeasureAlong(name, panel.first, from_start * panel.first_mm)
-        return Divide(name, start, end, panel.up.family, from_start)
+
+def ruled_along(panel: Panel, line: str, start: str, end: str) -> Act:
+    """Return the act that rules a light line along the face, from its first edge on."""
+    if panel.along.goal.is_ideal:
+        return Run(line, end, start, panel.along.family, panel.far, "construction")
+    return RuleToPoint(line, start, panel.along.family, "construction")
+
+
+def tick(panel: Panel, name: str, share: float) -> Act:
+    """Return the act that ticks the first edge: by ruler if it is true, else by a measuring line."""
+    start, end = (panel.low, panel.high) if panel.drawn_from == "low" else (panel.high, panel.low)
+    from_start = share if panel.drawn_from == "low" else 1 - share
+    if panel.up.goal.is_ideal:
+        return MeasureAlong(name, panel.first, from_start * panel.first_mm)
+    return Divide(name, start, end, panel.up.family, from_start)
 
 
 def _inner(shares: Iterable[float]) -> list[float]:

@@ -9,6 +9,8 @@ from dataclasses import dataclass
 from typing import Literal
 
 Phase = Literal["setup", "front", "divide", "guides", "depth", "back", "round", "take_away", "darken", "tone"]
+EYE_LEVEL = "eye level"
+"""The full name of that line."""
 Family = str
 """``level``, ``upright``, ``free``, or the name of a vanishing point."""
 

@@ -5,7 +5,7 @@ edge from its *low* to its *high* end. Places on it are shares ``(along, up)``, 
 the world it is a parallelogram.
 """
 
-from collections.abc import Iterable
+from collections.abc import Iterable, Mapping
 from dataclasses import dataclass
 from typing import Literal
 
@@ -17,6 +17,13 @@ from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 
 End = Literal["low", "high"]
+Vector = tuple[float, float, float]
+
+
+def vector(array: Array) -> Vector:
+    """Return a world vector of shape (3,) as plain numbers."""
+    x, y, z = array.tolist()
+    return (x, y, z)
 
 
 @dataclass(frozen=True, slots=True)
@@ -25,17 +32,16 @@ class Panel:
 
     Attributes:
         says: how it is called: ``left side``.
-        turned: which way it faces (see ``sight.solid.Face``).
         low, high, far_low, far_high: full names of its corners.
         first, bottom, top, far: full names of its edges on the board: the first one, from its ends on, opposite.
         along, up: its directions.
         drawn_from: the end from which the first edge is drawn, and so measured.
         page: the corners low, far low, far high and high on the page, mm.
-        start, axes: in the world, where low is, and the vectors along and up, shape (3,) each, mm.
+        start, axes: in the world, where low is, and the vectors along and up, mm.
+        first_says: how its first edge is called.
     """
 
     says: str
-    turned: str
     low: str
     high: str
     far_low: str
@@ -48,8 +54,9 @@ class Panel:
     up: Way
     drawn_from: End
     page: tuple[Point, Point, Point, Point]
-    start: Array
-    axes: tuple[Array, Array]
+    start: Vector
+    axes: tuple[Vector, Vector]
+    first_says: str = "nearest edge"
 
     @property
     def is_true(self) -> bool:
@@ -64,4 +71,46 @@ class Panel:
     def places(self, shares: Iterable[Place]) -> Array:
         """Return where places on it are in the world, shape (n, 3), mm."""
         flat = np.array(list(shares), dtype=float).reshape(-1, 2)
-        return self.start + flat[:, :1] * self.axes[0] + flat[:, 1:] * self.axes[1]
+        along, up = np.array(self.axes)
+        return np.asarray(np.array(self.start) + flat[:, :1] * along + flat[:, 1:] * up)
+
+    @property
+    def points(self) -> Mapping[str, Point]:
+        """Its corners on the page, by full name."""
+        return dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
+
+    @property
+    def lines(self) -> Mapping[str, tuple[Point, Point, Way]]:
+        """Its edges by full name: from where to where they are drawn, and which way they run."""
+        low, far_low, far_high, high = self.page
+        first = (low, high) if self.drawn_from == "low" else (high, low)
+        return {
+            self.first: (*first, self.up),
+            self.bottom: (low, far_low, self.along),
+            self.top: (high, far_high, self.along),
+            self.far: (far_low, far_high, self.up),
+        }
+
+    def true_share(self, page_share: float) -> float:
+        """Return the share of the true way along for a share of its lower edge on the page.
+
+        Source: on a line that vanishes at distance D, what lies x of L along on the page lies
+        x (D - L) / (L (D - x)) along in truth: cross-ratio (textbook; from memory).
+        """
+        reach = self._reach
+        return page_share if reach is None else page_share * (reach - 1) / (reach - page_share)
+
+    def page_share(self, true_share: float) -> float:
+        """Return the share of its lower edge on the page for a share of the true way along."""
+        reach = self._reach
+        return true_share if reach is None else true_share * reach / (reach - 1 + true_share)
+
+    @property
+    def bottom_mm(self) -> float:
+        """How long its lower edge is on the page, mm."""
+        return distance(self.page[0], self.page[1])
+
+    @property
+    def _reach(self) -> float | None:
+        """How far its vanishing point is, in lengths of the lower edge on the page; none where that is drawn true."""
+        return None if self.along.goal.is_ideal else distance(self.page[0], self.along.goal) / self.bottom_mm

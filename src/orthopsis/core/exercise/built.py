@@ -9,10 +9,10 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.placed import Placed
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
 from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
@@ -64,13 +64,14 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
     given = _given(setting.frame)
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
-    board = execute(moves, Board(setting.sheet, dict(given)))
+    lines = _given_lines(setting)
+    board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     solid = how.solid(values, setting)
     page = solid.picture(setting.frame.eye)
     return Built(
         moves,
         {name: point for name, point in board.points.items() if name not in given},
-        board.lines,
+        {name: line for name, line in board.lines.items() if name not in lines},
         solid,
         page,
         tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
@@ -83,6 +84,19 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
 def forget() -> None:
     """Forget what was built, so that a measurement begins with nothing."""
     _build.cache_clear()
+
+
+def _given_lines(setting: Setting) -> dict[str, Ruled]:
+    """Return the lines that a thing on a face may use: the edges of the face, and the eye level."""
+    if setting.anchor is None or setting.anchor.panel is None:
+        return {}
+    other, level = setting.anchor.thing, setting.frame.level_mm
+    ends = Point(0.0, level), Point(setting.sheet.width_mm, level)
+    lines = {EYE_LEVEL: Ruled(EYE_LEVEL, join(*ends), *ends, "level", "construction", "")}
+    for name, (start, end, way) in setting.anchor.panel.lines.items():
+        rests_on = "" if way.goal.is_ideal else way.family
+        lines[name] = Ruled(name, join(start, end), start, end, way.family, "edge", other, rests_on)
+    return lines
 
 
 @lru_cache(maxsize=256)

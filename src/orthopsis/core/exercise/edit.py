@@ -68,8 +68,8 @@ def _followers(exercise: Exercise, path: str, value: Value | None) -> dict[str, 
     parts = path.split(".")
     if value is None or len(parts) != 3:
         return {}
-    placed = placed_at(exercise, parts)
     try:
+        placed = _standing(exercise, parts)
         follow = placed.build.follow(placed.values, placed.setting, parts[2], value)
     except (GeometryError, KeyError):
         return {}
@@ -90,7 +90,7 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     parts = handle_id.split(".")
     if len(parts) == 3 and parts[0] == "views":
         return drag_view(exercise, parts, Point(x, y), division)
-    placed = placed_at(exercise, parts)
+    placed = _standing(exercise, parts)
     if parts[2] == GAP:
         return _drag_gap(exercise, placed.index, Point(x, y), division)
     handle = placed.build.handle(parts[2])
@@ -100,6 +100,12 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     return changed_at(
         exercise, {f"things.{placed.index}.{n}": v for n, v in _snapped(placed, changed, division).items()}
     )
+
+
+def _standing(exercise: Exercise, parts: list[str]) -> Placed:
+    """Return the thing that a path in its parts names, on its face if it lies on one."""
+    placed = placed_at(exercise, parts)
+    return prepare(exercise).things[placed.index] if placed.kind.lies_on_face else placed
 
 
 def _drag_gap(exercise: Exercise, index: int, at: Point, division: float) -> Exercise:

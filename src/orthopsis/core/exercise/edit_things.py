@@ -3,7 +3,7 @@
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.exercise.edit_document import changed_at, check_index
-from orthopsis.core.exercise.setting import setting_of, sheet_of
+from orthopsis.core.exercise.setting import prepare, setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.parameters import FIRST_CORNER
 from orthopsis.core.things.registry import KINDS
@@ -25,6 +25,8 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
         )
     setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
     builds = KINDS[kind].builds
+    if KINDS[kind].lies_on_face:
+        return _add_on_face(exercise, kind)
     if setting.frame.kind not in builds:
         views = " or ".join(VIEWS[v].title.lower() for v in builds)
         raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
@@ -34,16 +36,34 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
     return exercise.model_copy(update={"things": (*exercise.things, thing)})
 
 
+def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
+    """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
+    for host in reversed(prepare(exercise).things):
+        panels = host.build.panels(host.values, host.setting)
+        if panels:
+            break
+    else:
+        raise GeometryError("no_face", "There is no face to lie on.", "Add a box or a word first.")
+    name = _free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
+    taken = {t.joined_by for t in exercise.things if t.joined_to == host.values.name}
+    key = next((k for k in panels if f"face_{k}" not in taken), next(iter(panels)))
+    held = KINDS[kind].builds[host.setting.frame.kind].place(host.setting, len(exercise.things))
+    lies = {"joined_to": host.values.name, "joined_by": f"face_{key}", "view": host.setting.frame.name}
+    thing = THING_MODELS[kind].model_validate({"name": name, **lies, **held})
+    return exercise.model_copy(update={"things": (*exercise.things, thing)})
+
+
 def remove_thing(exercise: Exercise, index: int) -> Exercise:
-    """Return the exercise without a thing."""
+    """Return the exercise without a thing and what lies on its faces; what stood by it stands alone."""
     check_index(exercise, index)
-    gone = exercise.things[index].name
-    alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == gone}
+    host = exercise.things[index].name
+    gone = {host, *(t.name for t in exercise.things if t.joined_to == host and KINDS[t.kind].lies_on_face)}
+    alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == host}
     exercise = changed_at(exercise, alone) if alone else exercise
     return exercise.model_copy(
         update={
-            "things": exercise.things[:index] + exercise.things[index + 1 :],
-            "steps": tuple(c for c in exercise.steps if not c.step.startswith(f"{gone}/")),
+            "things": tuple(thing for thing in exercise.things if thing.name not in gone),
+            "steps": tuple(c for c in exercise.steps if c.step.partition("/")[0] not in gone),
         }
     )
 
@@ -67,7 +87,8 @@ def copy_thing(exercise: Exercise, index: int) -> Exercise:
     name = _free_name(stem[:30], {t.name for t in exercise.things})
     shift = 10 * sheet_of(exercise).division_mm
     aside = FIRST_CORNER[0].name
-    moved = {aside: float(thing.held()[aside]) + shift}  # type: ignore[arg-type]
+    held = thing.held()
+    moved = {aside: float(held[aside]) + shift} if aside in held else {}  # type: ignore[arg-type]
     copy = thing.model_copy(update={"name": name, **moved})
     return exercise.model_copy(update={"things": (*exercise.things[: index + 1], copy, *exercise.things[index + 1 :])})
 

@@ -12,6 +12,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import HALVES
 
 
@@ -51,7 +52,7 @@ def other_half(exercise: Exercise, path: str, half: str) -> Exercise:
         if held is not None:
             changes[f"views.{number}.{name}"] = moved(held)
     aside = FIRST_CORNER[0].name
-    mine = [i for i, thing in enumerate(exercise.things) if thing.view == view.name]
+    mine = [i for i, t in enumerate(exercise.things) if t.view == view.name and not KINDS[t.kind].lies_on_face]
     for i in mine:
         changes[f"things.{i}.{aside}"] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
     changed = changed_at(exercise, changes)

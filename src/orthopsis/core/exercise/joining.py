@@ -31,11 +31,12 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
         if index in done:
             return done[index]
         document, placed = documents[index], replace(alone[index], layer=index)
-        if document.joined_to:
+        if document.joined_to or placed.kind.lies_on_face:
             with placed_errors(placed):
                 other = number.get(document.joined_to, -1)
                 _check(document, index, other, below, alone)
-                placed = _joined(placed, place(other, (*below, index)), document)
+                join = _laid if placed.kind.lies_on_face else _joined
+                placed = join(placed, place(other, (*below, index)), document)
         done[index] = placed
         return placed
 
@@ -43,11 +44,14 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
 
 
 def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ...], alone: Sequence[Placed]) -> None:
-    if other < 0:
+    lies = alone[index].kind.lies_on_face
+    if lies and not document.joined_to:
+        why, fix = f"“{document.name}” lies on nothing.", "Choose the thing on whose face it lies."
+    elif other < 0:
         why, fix = f"“{document.name}” stands by “{document.joined_to}”, which is not there.", "Choose another one."
     elif other == index or other in below:
         why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
-    elif alone[other].setting.frame.name != document.view:
+    elif not lies and alone[other].setting.frame.name != document.view:
         why, fix = "Things that stand together share their points.", "Choose the same points for both."
     else:
         return
@@ -75,6 +79,14 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     setting = replace(placed.setting, anchor=anchor)
     factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
     return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)
+
+
+def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
+    """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
+    panel = other.build.panels(other.values, other.setting).get(document.joined_by.removeprefix("face_"))
+    anchor = Anchor(other.values.name, panel.low if panel else "", panel.page[0] if panel else Point(0, 0), panel=panel)
+    setting = replace(other.setting, anchor=anchor)
+    return replace(placed, setting=setting, factor=other.factor, layer=other.layer)
 
 
 def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import Measure, Move, Shift
+from orthopsis.core.construct.moves import EYE_LEVEL, Measure, Move, Shift
 from orthopsis.core.exercise.built import Built, build
 from orthopsis.core.exercise.curves import bend, curve_pieces
 from orthopsis.core.exercise.drawing import (
@@ -19,7 +19,7 @@ from orthopsis.core.exercise.drawing import (
 )
 from orthopsis.core.exercise.placed import GAP, Placed, placed_errors
 from orthopsis.core.exercise.setting import Prepared, half_of
-from orthopsis.core.exercise.sheet_setup import EYE_LEVEL, MARGIN, sheet_moves
+from orthopsis.core.exercise.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.arc import QUARTER_RAD

@@ -18,7 +18,8 @@ from orthopsis.core.exercise.views import VIEWS, ViewPlace
 from orthopsis.core.sheet.length import Units, parse_length
 from orthopsis.core.sheet.paper import PAPERS
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.wording.exercise import ALONE, HALVES, JOINED, OPTIONS, SAYS, UNSTATED
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, JOINED, OPTIONS, SAYS, UNSTATED
 from orthopsis.core.wording.names import view_words
 
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
@@ -102,10 +103,12 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
     if re.fullmatch(r"things\.\d+\.view", path):
         return {view.name: view_words(view.name) for view in exercise.views}
     if re.fullmatch(r"things\.\d+\.joined_by", path):
-        return JOINED
+        return FACES if KINDS[exercise.things[int(path.split(".")[1])].kind].lies_on_face else JOINED
     if re.fullmatch(r"things\.\d+\.joined_to", path):
         own = exercise.things[int(path.split(".")[1])]
-        others = [thing.name for thing in exercise.things if thing.name != own.name and thing.view == own.view]
+        if KINDS[own.kind].lies_on_face:
+            return {t.name: t.name for t in exercise.things if not KINDS[t.kind].lies_on_face}
+        others = [t.name for t in exercise.things if t.name != own.name and t.view == own.view]
         return {"": ALONE, **{name: name for name in others}}
     return OPTIONS[path]
 

@@ -7,7 +7,7 @@ from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
-from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, HALF, JOINED, SHEET, STANDS
+from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, FACES, HALF, JOINED, SHEET, STANDS
 from orthopsis.core.wording.names import view_words
 
 
@@ -49,7 +49,7 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
     about = f"things.{placed.index}"
     pieces += _stands(prepared, placed)
-    if len(prepared.frames) > 1:
+    if len(prepared.frames) > 1 and not placed.kind.lies_on_face:
         path = f"{about}.view"
         name = placed.setting.frame.name
         pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
@@ -59,6 +59,8 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
 def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say what a thing stands on or by; nothing where it is alone."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    if placed.kind.lies_on_face:
+        return _lies(prepared, placed)
     if len(prepared.things) == 1:
         return []
     pieces = [SentencePiece(text=" It stands ")]
@@ -83,6 +85,19 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
             SentencePiece(text=" along its line"),
         ]
     return [*pieces, SentencePiece(text=".")]
+
+
+def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
+    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    host = prepared.thing(thing.joined_to)
+    drawn = {f"face_{key}" for key in host.build.panels(host.values, host.setting)} if host is not None else set(FACES)
+    offered = {by: says for by, says in FACES.items() if by in drawn or by == thing.joined_by}
+    on = SentencePiece(
+        text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it lies on"
+    )
+    which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "the face it lies on")
+    return [SentencePiece(text=" It lies on "), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
 
 
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:

@@ -79,14 +79,15 @@ def prepare(exercise: Exercise) -> Prepared:
     names = list(by_name)
     alone = []
     for index, thing in enumerate(exercise.things):
-        if thing.view not in by_name:
+        kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
+        if thing.view not in by_name and not kind.lies_on_face:
             raise GeometryError(
                 "unknown_view", f"“{thing.name}” uses a point that is not on the sheet.", "Choose another point.",
                 about=f"things.{index}.view", nearest=frames[0].name,
             )  # fmt: skip
-        kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
-        half = half_of(exercise, names.index(thing.view))
-        placed = Placed(index, kind, values, Setting(by_name[thing.view], sheet, half=half))
+        view = thing.view if thing.view in by_name else names[0]
+        half = half_of(exercise, names.index(view))
+        placed = Placed(index, kind, values, Setting(by_name[view], sheet, half=half))
         with placed_errors(placed):
             _check_stands(placed)
             check_values(kind.parameters, values, sheet)

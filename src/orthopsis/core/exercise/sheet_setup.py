@@ -1,9 +1,8 @@
 """How the sheet itself is made ready: margin, fold, centre, and the eye level over it."""
 
-from orthopsis.core.construct.moves import Across, Act, Cross, Measure, Rule
+from orthopsis.core.construct.moves import EYE_LEVEL, Across, Act, Cross, Measure, Rule
 from orthopsis.core.exercise.setting import Prepared
 
-EYE_LEVEL = "eye level"
 MARGIN = ("margin bottom", "margin right", "margin top", "margin left")
 FOLD = "fold"
 SAME_MM = 1e-6

@@ -20,6 +20,7 @@ from orthopsis.core.construct.moves import (
     Slide,
 )
 from orthopsis.core.construct.steps import Breath
+from orthopsis.core.exercise.face_values import face_values
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import PointRole
@@ -39,7 +40,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "rules": counted(len(rules), "line"),
         "rule_count": len(rules),
         "ticks": listed(_ticks(solved, acts)),
-        "tick_start": "foot" if any(isinstance(act, MeasureAlong) for act in acts) else "nearer end",
+        "tick_start": _tick_start(solved, acts),
         "thing": part_words(breath.part, breath.thing),
         "count": len(drawn),
         "lines": counted(len(drawn), noun),
@@ -52,12 +53,24 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
         **_in_line(solved, breath),
+        **face_values(solved, breath),
         "level": _level(acts),
         "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
     }
     for act in acts:
         values |= _of_act(solved, act)
     return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+def _tick_start(solved: Solved, acts: list[Act]) -> str:
+    """Return from which end of its line a tick is measured."""
+    line = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
+    if not line:
+        return "nearer end"
+    start, end = solved.board.lines[line].start, solved.board.lines[line].end
+    if abs(end.x - start.x) > abs(end.y - start.y):
+        return "left end" if start.x < end.x else "right end"
+    return "foot" if start.y < end.y else "top"
 
 
 def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
@@ -168,6 +181,8 @@ def _start(solved: Solved, breath: Breath) -> str:
     if thing is None:
         return ""
     anchor = thing.setting.anchor
+    if thing.kind.lies_on_face:
+        return ""
     begin = next((m.act for m in breath.moves if isinstance(m.act, Measure)), None)
     first = Point(begin.from_left_mm, begin.from_bottom_mm) if begin is not None else thing.values.first
     if anchor is None or begin is not None:

@@ -40,7 +40,7 @@ def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
             faces = list(faces_toward_eye(seen.solid, corners))
         shown += [(number, face) for face in faces]
         outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
-    if len(things) == 1 and things[0].solid.topology.is_convex:
+    if not shown or (len(things) == 1 and things[0].solid.topology.is_convex):
         return shown
     planes = np.empty((len(shown), 3))
     for number, seen in enumerate(things):

@@ -73,7 +73,8 @@ class Topology:
         self.names, self.faces, self.edges = names, faces, edges
         self.is_open, self.is_convex = is_open, is_convex
         self.row = {name: i for i, name in enumerate(names)}
-        self.edge_rows = np.array([(self.row[e.start], self.row[e.end]) for e in edges], dtype=np.int64)
+        ends = [(self.row[e.start], self.row[e.end]) for e in edges]
+        self.edge_rows = np.array(ends, dtype=np.int64).reshape(-1, 2)
         sides = [
             [(self.row[a], self.row[b]) for loop in face.loops for a, b in zip(loop, (*loop[1:], loop[0]), strict=True)]
             for face in faces

@@ -11,6 +11,7 @@ from functools import lru_cache
 from typing import Literal
 
 from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
@@ -71,12 +72,17 @@ class Values:
     @property
     def is_see_through(self) -> bool:
         """Whether hidden edges are shown and nothing is hidden by this thing."""
-        return self.word(LOOK.name) == "see_through"
+        return self.held.get(LOOK.name) == "see_through"
 
     @property
     def is_open(self) -> bool:
         """Whether one looks into it."""
-        return self.word(LOOK.name) == "open"
+        return self.held.get(LOOK.name) == "open"
+
+    @property
+    def shows_inside(self) -> bool:
+        """Whether its inner sides are seen, and so drawn."""
+        return self.is_see_through or self.is_open
 
     def full(self, name: str) -> str:
         """Return the full name of a point or line of this thing."""
@@ -185,6 +191,15 @@ class Personal:
 
 
 @dataclass(frozen=True, slots=True)
+class Skewed:
+    """A place as it is drawn, where it would be in truth (page mm), and the values that would put it there."""
+
+    drawn: Point
+    true: Point
+    cure: Mapping[str, str]
+
+
+@dataclass(frozen=True, slots=True)
 class Build:
     """How a kind of thing is built in one kind of view.
 
@@ -205,6 +220,8 @@ class Build:
         corners: the corners of its outline, where they can be dragged.
         keep_shape: measures (mm) with which it has the same shape in the world in another setting.
         personal: what becomes of it on the sheet of a student, by the student's name; nothing where it is the same.
+        panels: its faces on which other things can lie, by the way they are turned.
+        skewed: places that are not where they would be in truth, for a thing that lies on a face.
     """
 
     sentence: tuple[Clause, ...]
@@ -222,6 +239,8 @@ class Build:
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
     personal: Callable[[Values, str], Personal | None] = lambda values, name: None
     joints: Callable[[Values, Setting], Mapping[str, Joint]] = lambda values, setting: {}
+    panels: Callable[[Values, Setting], Mapping[str, Panel]] = lambda values, setting: {}
+    skewed: Callable[[Values, Setting], list[Skewed]] = lambda values, setting: []
     stand: Callable[[Values, Setting, Joint], Mapping[str, Value]] = stand_on_front
     foot_depth: Callable[[Values, Setting], float] = lambda values, setting: setting.frame.eye.distance_mm
 
@@ -244,14 +263,17 @@ class ThingKind:
     Attributes:
         kind: its word in the exercise document.
         title: its word on the screen.
-        parameters: what can be said of it; they begin with ``FIRST_CORNER`` and end with ``LOOK``.
+        parameters: what can be said of it; those of a thing that stands for itself begin with ``FIRST_CORNER`` and
+            end with ``LOOK``.
         builds: how it is built, by kind of view; where one is missing the thing cannot stand in such a view.
+        lies_on_face: whether it lies on a face of another thing, which is the ``panel`` of its anchor.
     """
 
     kind: str
     title: str
     parameters: tuple[Parameter, ...]
     builds: Mapping[ViewKind, Build]
+    lies_on_face: bool = False
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""

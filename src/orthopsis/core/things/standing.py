@@ -2,6 +2,7 @@
 
 from dataclasses import dataclass
 
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
@@ -29,19 +30,21 @@ class InLine:
 class Anchor:
     """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
 
-    ``in_line``: how it is found from there, where the two do not touch.
+    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
     """
 
     thing: str
     point: str
     at: Point
     in_line: InLine | None = None
+    panel: Panel | None = None
 
     @property
     def points(self) -> dict[str, Point]:
         """The points of the other thing that are taken up, by full name."""
         found = {self.point: self.at} if self.point else {}
-        return found | ({self.in_line.top: self.in_line.at_top} if self.in_line is not None else {})
+        found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
+        return found | (dict(self.panel.points) if self.panel is not None else {})
 
 
 @dataclass(frozen=True, slots=True)

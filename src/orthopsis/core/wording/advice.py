@@ -123,6 +123,16 @@ ADVICE: dict[str, AdvicePhrases] = {
         "A class measures only what its ruler shows.",
         ("Round all lengths to the ruler",),
     ),
+    "face_unseen": AdvicePhrases(
+        "“{thing}” lies on {face} of {other}, which is not seen: nothing of it is drawn.",
+        "What lies on a face is seen only where the face is.",
+        ("Lay it on a face that is seen",),
+    ),
+    "measured_middle": AdvicePhrases(
+        "What is measured on the {face} lies up to {value} from where it would be in truth; it will look skewed.",
+        "On a face that goes away the near half is wider than the far half; its diagonals find the true middle.",
+        ("Find it by ticks and the diagonal",),
+    ),
     "things_cross": AdvicePhrases(
         "“{thing}” and “{other}” stand in each other; where they cross no line is drawn.",
         "Two solid things cannot be in one place; what is hidden there cannot be told.",

@@ -9,7 +9,7 @@ def _side(role: str) -> dict[str, StepPhrases]:
     rule = "The mark is made once; the end of the side stands between the two [guide lines]."
     return {
         f"depth.{role}.measured": StepPhrases(
-            f"{{thing}}: {role} side, {{length}}",
+            f"{role} side, {{length}}",
             (
                 f"Measure {{length}} straight to the {role} of the nearest edge. There draw the end of the side, "
                 f"between "
@@ -26,7 +26,7 @@ def _side(role: str) -> dict[str, StepPhrases]:
             "ruler and set square",
         ),
         f"depth.{role}.along": StepPhrases(
-            f"{{thing}}: {role} side, {{length}}",
+            f"{role} side, {{length}}",
             (
                 f"Measure {{length}} along the line from the {{first}} of the nearest edge to the {point}. From that "
                 f"mark "
@@ -43,7 +43,7 @@ def _side(role: str) -> dict[str, StepPhrases]:
             "ruler on the third point",
         ),
         f"depth.{role}.half": StepPhrases(
-            f"{{thing}}: {role} side by eye",
+            f"{role} side by eye",
             (
                 f"Make a mark about half way to the {point}. There draw the end of the side, between the two lines.",
                 f"Mark the end of the {role} side by eye, about half way to the {point}, and draw it {{upright}} "
@@ -56,7 +56,7 @@ def _side(role: str) -> dict[str, StepPhrases]:
             "eye, pencil and set square",
         ),
         f"depth.{role}.true": StepPhrases(
-            f"{{thing}}: {role} side, {{length}} true",
+            f"{role} side, {{length}} true",
             (
                 f"Lay off {{length}} to the {role} on a [level line] from the nearest corner. From there aim at the "
                 f"[measuring point]: where it crosses the line to the {point} the side ends.",

@@ -57,3 +57,11 @@ JOINED = {
     "in_line_right": "further right in line with",
 }
 """How a thing may stand by another one."""
+FACES = {
+    "face_front": "the front",
+    "face_left": "the left side",
+    "face_right": "the right side",
+    "face_top": "the top",
+    "face_bottom": "the underside",
+}
+"""On which face of another one a thing may lie."""

@@ -58,6 +58,8 @@ def edge_words(thing: str, name: str) -> str:
         return f"line of {thing} touching the curve of corner {part.split('.')[1]}"
     if group == "depth" and part.isdecimal():
         return f"edge of {thing} going away from corner {part}"
+    if group in ("column", "row"):
+        return f"line {part} {'up' if group == 'column' else 'along'} of {thing}"
     if group == "depth":
         return f"{part} edge of {thing} going away"
     if part == "edge":

@@ -6,6 +6,7 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
@@ -65,6 +66,15 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
     return moves + block.back_moves(values, setting, _levels(values, setting))
+
+
+def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+    """Return the faces that can be divided: the two sides, and the top or the bottom where its edges are drawn."""
+    levels = [level for level in _levels(values, setting) if not (values.is_open and level == "top")]
+    return {
+        **block.side_panels(values, setting),
+        **{level: block.level_panel(values, setting, level) for level in levels},
+    }
 
 
 def _levels(values: Values, setting: Setting) -> tuple[str, ...]:
@@ -247,4 +257,5 @@ CORNER = Build(
     joints=block.joints,
     stand=block.stand,
     foot_depth=block.foot_depth,
+    panels=panels,
 )

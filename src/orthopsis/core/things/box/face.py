@@ -6,8 +6,9 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.count import guide_corners
+from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, measured_share
@@ -102,6 +103,71 @@ def depth_share(values: Values, setting: Setting) -> float:
     if not guided_corners(values, setting) and values.mm("depth") > FARTHEST_SHARE * reach:
         return HALF_WAY
     return measured_share(values, setting, reach)
+
+
+def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+    """Return the faces that can be divided: the front, and the sides whose edges are drawn."""
+    guided, eye, goal = guided_corners(values, setting), setting.frame.eye, goal_of(setting)
+    points, result = corner_points(values), dict[str, Panel]()
+    across, up, away = (setting.frame.way(role) for role in ("across", "up", "away"))
+    share = depth_share(values, setting)
+    back = {c: between(p, goal, share) for c, p in points.items()}
+    n, at = values.full, {c: eye.at(p) for c, p in points.items()}
+    wide, high = at["bottom_right"] - at["bottom_left"], at["top_left"] - at["bottom_left"]
+    if not values.is_open:
+        result["front"] = Panel(
+            says="front",
+            low=n("front.bottom_left"),
+            high=n("front.top_left"),
+            far_low=n("front.bottom_right"),
+            far_high=n("front.top_right"),
+            first=n("front.left"),
+            bottom=n("front.bottom"),
+            top=n("front.top"),
+            far=n("front.right"),
+            along=across,
+            up=up,
+            drawn_from="low",
+            page=(points["bottom_left"], points["bottom_right"], points["top_right"], points["top_left"]),
+            start=vector(at["bottom_left"]),
+            axes=(vector(wide), vector(high)),
+            first_says="left edge of the front",
+        )
+    deep = eye.ray(goal) * eye.world_length(goal, share)
+    for side, (one, two) in SIDE_FACES.items():
+        low, top = (one, two) if side in ("right", "bottom") else (two, one)
+        if not {low, top} <= set(guided) or not (values.shows_inside or _is_outward(side, points[low], goal)):
+            continue
+        is_level = side in ("top", "bottom")
+        result[side] = Panel(
+            says=side if is_level else f"{side} side",
+            low=n(f"front.{low}"),
+            high=n(f"front.{top}"),
+            far_low=n(f"back.{low}"),
+            far_high=n(f"back.{top}"),
+            first=n(f"front.{side}"),
+            bottom=n(f"guide.{low}"),
+            top=n(f"guide.{top}"),
+            far=n(f"back.{side}"),
+            along=away,
+            up=across if is_level else up,
+            drawn_from="low",
+            page=(points[low], back[low], back[top], points[top]),
+            start=vector(at[low]),
+            axes=(vector(deep), vector(wide if is_level else high)),
+            first_says=f"{side} edge of the front",
+        )
+    return result
+
+
+def _is_outward(side: str, corner: Point, goal: Point) -> bool:
+    """Tell whether a side's outer face is turned toward the eye."""
+    return {
+        "left": goal.x < corner.x,
+        "right": goal.x > corner.x,
+        "bottom": goal.y < corner.y,
+        "top": goal.y > corner.y,
+    }[side]
 
 
 def check_metric(values: Values, setting: Setting) -> None:

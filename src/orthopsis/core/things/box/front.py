@@ -16,6 +16,7 @@ from orthopsis.core.things.box.face import (
     goal_of,
     guided_corners,
     height_of,
+    panels,
     solid,
 )
 from orthopsis.core.things.box.front_recipe import recipe
@@ -173,4 +174,5 @@ FRONT = Build(
     true_length=true_length,
     joints=joints,
     stand=stand,
+    panels=panels,
 )

@@ -232,7 +232,7 @@ def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Ma
     panel = _panel(values, setting)
     sight = setting.frame.eye.ray(at)
     try:
-        from_near, high, _ = np.linalg.solve(np.column_stack((*panel.axes, -sight)), -panel.start)
+        from_near, high, _ = np.linalg.solve(np.column_stack((*panel.axes, -sight)), -np.array(panel.start))
     except np.linalg.LinAlgError:
         return {}  # the line of sight runs along the side
     width, height = values.face("outline")
