@@ -2,13 +2,18 @@
 
 from typing import Any
 
+from hypothesis import assume
 from hypothesis import strategies as st
 
 from conftest import exercise_of
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
+from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from orthopsis.core.things.profile.shapes import READY
 
 Place = tuple[float, float]
@@ -130,3 +135,49 @@ def _front_boxes(draw: Any, name: str, view: str) -> dict[str, Any]:
         "kind": "box", "name": name, "left": left, "bottom": bottom, "width": width, "height": height,
         "depth_by": how, "depth": draw(st.floats(1.0, 4.0)), "look": draw(LOOKS),
     }  # fmt: skip
+
+
+WAYS = ("diagonal", "measuring", "page", "eye", "repeat_near", "repeat_far")
+
+
+@st.composite
+def divided(draw: Any) -> Exercise:
+    """Return a box anywhere with a division on a face of it that is drawn, in one of the ways there are."""
+    exercise = draw(exercises(most=1))
+    faces = sorted(faces_of(exercise))
+    assume(faces)
+    way = draw(st.sampled_from(WAYS))
+    along, up = draw(st.sampled_from(["1", "2", "3", "7"])), draw(st.sampled_from(["1", "2", "5", "2:1:3"]))
+    if way in ("diagonal", "measuring", "page", "eye"):
+        along = draw(st.sampled_from([along, "1:2", "3:1:1"]))
+    thing = {"kind": "division", "name": "Parts", "joined_to": "Box 1", "way": way, "along": along, "up": up}
+    lies = {"joined_by": f"face_{draw(st.sampled_from(faces))}", "bay": draw(st.floats(1.0, 30.0))}
+    return exercise_of(exercise.things[0].model_dump(mode="json"), {**thing, **lies}, views=_views(exercise))
+
+
+@st.composite
+def patterned(draw: Any) -> Exercise:
+    """Return a word, a shape or a box with a pattern on a face of it."""
+    exercise = draw(words(looks=("solid",)) | profiles(looks=("solid",)) | exercises(most=1))
+    faces = sorted(faces_of(exercise))
+    assume(faces)
+    host = exercise.things[0]
+    pattern = {
+        "kind": "pattern", "name": "Pattern", "joined_to": host.name, "design": draw(st.sampled_from([*DESIGNS, EACH])),
+        "joined_by": f"face_{draw(st.sampled_from(faces))}", "along": str(draw(st.integers(1, 9))),
+        "up": str(draw(st.integers(1, 9))),
+    }  # fmt: skip
+    return exercise_of(host.model_dump(mode="json"), pattern, views=_views(exercise))
+
+
+def faces_of(exercise: Exercise) -> dict[str, Panel]:
+    """Return the faces of the first thing on which others can lie; nothing where it cannot be drawn."""
+    try:
+        placed = prepare(exercise).things[0]
+        return dict(placed.build.panels(placed.values, placed.setting))
+    except GeometryError:
+        return {}
+
+
+def _views(exercise: Exercise) -> list[dict[str, Any]]:
+    return [view.model_dump(mode="json") for view in exercise.views]

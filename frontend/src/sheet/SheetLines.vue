@@ -14,20 +14,26 @@ const props = defineProps<{ stage?: Stage; selected?: string; bare?: boolean; we
 const { picture, at } = useSheet()
 const thickness = computed(() => props.weight ?? 1)
 
-type Look = 'dark' | 'behind' | 'light' | 'guide' | 'aid' | 'level' | 'none'
+type Look = 'dark' | 'thin' | 'behind' | 'light' | 'guide' | 'aid' | 'level' | 'none'
 
 function lookOf(line: DrawnLine): Look {
   if (props.hide?.has(line.id)) return 'none'
   const kind = line.name === 'eye level' ? 'level' : line.role === 'guide' ? 'guide' : aid(line) ? 'aid' : 'light'
   if (props.stage) {
-    if (props.stage.dark.has(line.id)) return line.behind ? 'behind' : 'dark'
+    if (props.stage.dark.has(line.id)) return finished(line)
     if (!props.stage.light.has(line.id)) return 'none'
     return kind
   }
   if (!line.visible) return 'none'
-  if (line.role === 'edge') return line.behind ? 'behind' : 'dark'
-  if (line.role === 'detail') return 'level'
+  if (line.role === 'detail' && !line.thing) return 'level'
+  if (line.role === 'edge' || line.role === 'detail') return finished(line)
   return props.bare || kind === 'light' || kind === 'level' ? 'none' : kind
+}
+
+/** Lines on a face, such as a division or a pattern, are thinner than the edges of the thing. */
+function finished(line: DrawnLine): Look {
+  if (line.behind) return 'behind'
+  return line.role === 'detail' ? 'thin' : 'dark'
 }
 
 function pathOf(line: DrawnLine): string {
@@ -79,6 +85,11 @@ path {
   stroke-width: calc(2.2px * var(--weight));
 }
 
+.thin {
+  stroke: var(--ink);
+  stroke-width: calc(1.1px * var(--weight));
+}
+
 .behind {
   stroke: #55585e;
   stroke-width: calc(1.1px * var(--weight));
@@ -90,7 +101,7 @@ path {
 }
 
 .light.fresh,
-path.fresh:not(.dark, .behind, .level) {
+path.fresh:not(.dark, .thin, .behind, .level) {
   stroke-width: calc(1.8px * var(--weight));
 }
 

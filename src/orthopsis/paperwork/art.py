@@ -7,10 +7,11 @@ from typing import Literal
 from orthopsis.core.exercise.drawing import Drawing, DrawnLine, Place
 from orthopsis.core.exercise.stage import Stage, stage_after
 
-Pen = Literal["dark", "behind", "light", "fresh", "guide", "fresh_guide", "level", "overlay"]
+Pen = Literal["dark", "detail", "behind", "light", "fresh", "guide", "fresh_guide", "level", "overlay"]
 
 WIDTH_MM: dict[Pen, float] = {
     "dark": 0.6,
+    "detail": 0.3,
     "behind": 0.3,
     "light": 0.2,
     "guide": 0.18,
@@ -21,6 +22,7 @@ WIDTH_MM: dict[Pen, float] = {
 }
 GREY: dict[Pen, float] = {
     "dark": 0.05,
+    "detail": 0.15,
     "behind": 0.3,
     "light": 0.55,
     "guide": 0.5,
@@ -105,9 +107,7 @@ def overlay_art(drawing: Drawing) -> Art:
 
 def full_art(drawing: Drawing) -> Art:
     """Return everything that was solved: light lines, edges seen and hidden, faces."""
-    edges = [
-        _line(line, "dark" if line.visible else "light") for line in drawing.lines if line.role in ("edge", "detail")
-    ]
+    edges = [_line(line, _final_pen(line)) for line in drawing.lines if line.role in ("edge", "detail")]
     light = [_line(line, _light_pen(line, False)) for line in drawing.lines if line.role not in ("edge", "detail")]
     return _page(drawing, (*light, *edges), _faces(drawing))
 
@@ -116,10 +116,16 @@ def _staged(drawing: Drawing, stage: Stage) -> Art:
     lines = []
     for line in drawing.lines:
         if line.id in stage.dark:
-            lines.append(_line(line, "behind" if line.behind else "dark"))
+            lines.append(_line(line, "behind" if line.behind else "detail" if line.role == "detail" else "dark"))
         elif line.id in stage.light:
             lines.append(_line(line, _light_pen(line, line.id in stage.fresh)))
     return _page(drawing, lines, _faces(drawing) if stage.toned else ())
+
+
+def _final_pen(line: DrawnLine) -> Pen:
+    if not line.visible:
+        return "light"
+    return "detail" if line.role == "detail" else "dark"
 
 
 def _light_pen(line: DrawnLine, is_fresh: bool) -> Pen:

@@ -13,7 +13,7 @@ import numpy as np
 from orthopsis.core.check.hand import HAND_ERROR_MM, tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.setting import adornments, prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 
@@ -54,7 +54,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
-    wanted = [e for e in expected_lines(draw(exercise), {}) if e.is_asked]
+    wanted = [e for e in expected_lines(draw(exercise), {}, adornments(prepared)) if e.is_asked]
     points = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []

@@ -12,7 +12,7 @@ from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves, expected_lines
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.setting import Prepared, prepare
+from orthopsis.core.exercise.setting import Prepared, adornments, prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import distance_names, distance_points
@@ -33,7 +33,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     prepared = prepare(exercise)
     drawing = draw(exercise)
     free = {p.values.name: p.build.free_lines(p.values, p.setting) for p in prepared.things}
-    expected = expected_lines(drawing, free)
+    expected = expected_lines(drawing, free, adornments(prepared))
     targets = _targets(prepared)
     frames = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     matches = match(strokes, expected, frames)

@@ -1,12 +1,14 @@
 """A line that a student drew, and the lines that were asked for."""
 
 import math
-from collections.abc import Mapping
+from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 
 from orthopsis.core.exercise.drawing import Drawing
 from orthopsis.core.plane.homogeneous import Point, distance
 
+FINISHED = ("edge", "detail")
+"""The roles of lines that a finished sheet shows."""
 SHORTEST_MM = 6.0
 """Shorter expected pieces are not asked for, shorter strokes are not judged (common practice, no source)."""
 
@@ -98,15 +100,18 @@ def expected_curves(drawing: Drawing) -> list[ExpectedCurve]:
     return [
         ExpectedCurve(f"{line.thing}.{line.name}", tuple(Point(*at) for at in (line.start, *line.bend, line.end)))
         for line in drawing.lines
-        if line.bend and line.visible and line.role == "edge"
+        if line.bend and line.visible and line.role in FINISHED
     ]
 
 
-def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, ...]]]) -> list[Expected]:
+def expected_lines(
+    drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, ...]]], adornments: Collection[str] = ()
+) -> list[Expected]:
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 
     Args:
         free: for a thing, how the names of its freely placed lines begin, by the point they are carried toward.
+        adornments: things whose lines nobody has to draw, such as patterns.
     """
     result = []
     spans: dict[tuple[str, str], list[Point]] = {}
@@ -114,7 +119,7 @@ def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, 
     for line in drawing.lines:
         if line.bend:
             continue  # a curve is not judged as a line
-        if line.role == "edge" and line.visible:
+        if line.role in FINISHED and line.thing and line.visible:
             spans.setdefault((line.thing, line.name), []).extend((Point(*line.start), Point(*line.end)))
             families[line.thing, line.name] = line.family
         elif line.role == "guide":
@@ -124,7 +129,8 @@ def expected_lines(drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, 
         about = next((point for point, begins in free.get(thing, {}).items() if name.startswith(begins)), "")
         start, end = points[0], points[-1]
         if distance(start, end) >= SHORTEST_MM:
-            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, True, about))
+            is_asked = thing not in adornments
+            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, is_asked, about))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
     result.append(Expected("eye level", "", "level", Point(0.0, height), Point(width, height), True))
     return result

@@ -8,7 +8,9 @@ animation, print and marking all replay the one list. Names of points and lines 
 from dataclasses import dataclass
 from typing import Literal
 
-Phase = Literal["setup", "front", "divide", "guides", "depth", "back", "round", "take_away", "darken", "tone"]
+Phase = Literal[
+    "setup", "front", "divide", "guides", "depth", "back", "round", "pattern", "take_away", "darken", "tone"
+]
 EYE_LEVEL = "eye level"
 """The full name of that line."""
 Family = str

@@ -27,11 +27,39 @@ def vector(array: Array) -> Vector:
 
 
 @dataclass(frozen=True, slots=True)
+class PartCorner:
+    """A corner of a part of a face: its full name, its share along and up, its place on the page, mm."""
+
+    name: str
+    place: Place
+    at: Point
+
+
+@dataclass(frozen=True, slots=True)
+class Part:
+    """A part of a face with outlines of its own, such as a letter.
+
+    Attributes:
+        name: what it is called, such as the letter.
+        pieces: the loops of each piece, its outline before its holes, by the name of the piece's face in the solid.
+    """
+
+    name: str
+    pieces: tuple[tuple[str, tuple[tuple[PartCorner, ...], ...]], ...]
+
+    @property
+    def loops(self) -> tuple[tuple[PartCorner, ...], ...]:
+        """All its loops."""
+        return tuple(loop for _, loops in self.pieces for loop in loops)
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided.
 
     Attributes:
         says: how it is called: ``left side``.
+        face: its name in the thing's solid.
         low, high, far_low, far_high: full names of its corners.
         first, bottom, top, far: full names of its edges on the board: the first one, from its ends on, opposite.
         along, up: its directions.
@@ -39,9 +67,11 @@ class Panel:
         page: the corners low, far low, far high and high on the page, mm.
         start, axes: in the world, where low is, and the vectors along and up, mm.
         first_says: how its first edge is called.
+        parts: what is left of it, where it is cut to an outline; none where it is whole.
     """
 
     says: str
+    face: str
     low: str
     high: str
     far_low: str
@@ -57,6 +87,7 @@ class Panel:
     start: Vector
     axes: tuple[Vector, Vector]
     first_says: str = "nearest edge"
+    parts: tuple[Part, ...] = ()
 
     @property
     def is_true(self) -> bool:
@@ -77,7 +108,15 @@ class Panel:
     @property
     def points(self) -> Mapping[str, Point]:
         """Its corners on the page, by full name."""
-        return dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
+        corners = dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
+        return corners | {c.name: c.at for part in self.parts for loop in part.loops for c in loop}
+
+    @property
+    def whole(self) -> Part:
+        """The face itself as a part."""
+        names, places = (self.low, self.far_low, self.far_high, self.high), ((0, 0), (1, 0), (1, 1), (0, 1))
+        corners = zip(names, places, self.page, strict=True)
+        return Part("", ((self.face, (tuple(PartCorner(name, place, at) for name, place, at in corners),)),))
 
     @property
     def lines(self) -> Mapping[str, tuple[Point, Point, Way]]:

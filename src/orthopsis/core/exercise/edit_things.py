@@ -3,6 +3,7 @@
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.exercise.edit_document import changed_at, check_index
+from orthopsis.core.exercise.joining import faces_for
 from orthopsis.core.exercise.setting import prepare, setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.parameters import FIRST_CORNER
@@ -39,7 +40,7 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
 def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
     for host in reversed(prepare(exercise).things):
-        panels = host.build.panels(host.values, host.setting)
+        panels = faces_for(KINDS[kind], host)
         if panels:
             break
     else:

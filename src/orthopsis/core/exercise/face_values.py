@@ -19,6 +19,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
     is_true = panel.along.goal.is_ideal
     return {
         "other": anchor.thing,
+        "where": f"{breath.part} of {anchor.thing}" if breath.part else f"the {panel.says} of {anchor.thing}",
         "face": panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),

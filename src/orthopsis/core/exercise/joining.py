@@ -5,14 +5,16 @@ touches there too: that leaves its picture as it is. In line with another it doe
 """
 
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import ThingDocument
 from orthopsis.core.exercise.placed import Placed, placed_errors
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
 from orthopsis.core.sheet.length import format_length
+from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Anchor, InLine, Joint
 
@@ -83,10 +85,16 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
-    panel = other.build.panels(other.values, other.setting).get(document.joined_by.removeprefix("face_"))
+    panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
     anchor = Anchor(other.values.name, panel.low if panel else "", panel.page[0] if panel else Point(0, 0), panel=panel)
     setting = replace(other.setting, anchor=anchor)
     return replace(placed, setting=setting, factor=other.factor, layer=other.layer)
+
+
+def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
+    """Return the faces of a thing on which one of this kind can lie, by the way they are turned."""
+    panels = other.build.panels(other.values, other.setting)
+    return {key: panel for key, panel in panels.items() if kind.can_lie_on(panel)}
 
 
 def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:

@@ -1,5 +1,6 @@
 """From an exercise to its picture: execute the recipes, look what is seen, number the lines."""
 
+from collections.abc import Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
@@ -13,20 +14,19 @@ from orthopsis.core.exercise.drawing import (
     MeasureMark,
     Picture,
     Place,
+    Role,
     SheetSize,
     TapedStrip,
-    TonedFace,
 )
 from orthopsis.core.exercise.placed import GAP, Placed, placed_errors
 from orthopsis.core.exercise.setting import Prepared, half_of
 from orthopsis.core.exercise.sheet_setup import MARGIN, sheet_moves
+from orthopsis.core.exercise.toned import toned_faces
 from orthopsis.core.exercise.views import VIEWS
-from orthopsis.core.light.tone import face_tone, inside_tone
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point, between, toward
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Piece, Seen, Sight
-from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.parameters import Length
 
@@ -74,7 +74,7 @@ def solve(prepared: Prepared) -> Solved:
 
 
 def _drawing_order(prepared: Prepared) -> list[int]:
-    """Return the numbers of the things as they are drawn: in their order, but what stands on another after that."""
+    """Return the numbers of the things as they are drawn: what stands on another after that, patterns last."""
     order: list[int] = []
 
     def add(placed: Placed) -> None:
@@ -85,7 +85,7 @@ def _drawing_order(prepared: Prepared) -> list[int]:
         if placed.index not in order:
             order.append(placed.index)
 
-    for placed in prepared.things:
+    for placed in sorted(prepared.things, key=lambda p: p.kind.is_late):
         add(placed)
     return order
 
@@ -120,7 +120,7 @@ def picture(solved: Solved) -> Picture:
         ],
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
         lines=list(solved.lines),
-        faces=_faces(solved),
+        faces=toned_faces(solved.prepared, solved.seen, solved.built),
         handles=_handles(solved),
         measures=_measures(solved),
     )
@@ -187,16 +187,17 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
     result: list[DrawnLine] = []
     for placed, pieces in zip(prepared.things, sight.pieces(), strict=True):
         name = placed.values.name
+        role: Role = "detail" if placed.kind.lies_on_face else "edge"
         straight = [piece for piece in pieces if piece.edge.angles is None]
         for piece in straight:
             ends = _ends(board, name, piece.edge)
             if ends is not None:
                 start, end = _along(*ends, piece.start), _along(*ends, piece.end)
-                result.append(_edge_line(first + len(result), name, piece, start, end, []))
+                result.append(_edge_line(first + len(result), name, piece, role, start, end))
         if len(straight) < len(pieces):
             for piece, arc, span in curve_pieces(board, name, pieces):
                 ends_on = arc.at(span[0]).xy, arc.at(span[1]).xy
-                result.append(_edge_line(first + len(result), name, piece, *ends_on, bend(arc, *span)))
+                result.append(_edge_line(first + len(result), name, piece, role, *ends_on, bend(arc, *span)))
     level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
     behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
     behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
@@ -217,18 +218,20 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
     return result
 
 
-def _edge_line(number: int, thing: str, piece: Piece, start: Place, end: Place, bent: list[Place]) -> DrawnLine:
+def _edge_line(
+    number: int, thing: str, piece: Piece, role: Role, start: Place, end: Place, bent: Sequence[Place] = ()
+) -> DrawnLine:
     return DrawnLine(
         id=number,
         thing=thing,
         name=piece.edge.name,
         start=start,
         end=end,
-        role="edge",
+        role=role,
         family=piece.edge.runs,
         visible=piece.visible,
         behind=piece.behind,
-        bend=bent,
+        bend=list(bent),
     )
 
 
@@ -240,27 +243,6 @@ def _ends(board: Board, thing: str, edge: Edge) -> tuple[Point, Point] | None:
     """Return the constructed ends of an edge; None where the hand never made them because they are hidden."""
     start, end = board.points.get(f"{thing}.{edge.start}"), board.points.get(f"{thing}.{edge.end}")
     return None if start is None or end is None else (start, end)
-
-
-def _faces(solved: Solved) -> list[TonedFace]:
-    light = solved.prepared.exercise.light
-    result = []
-    groups: dict[int, list[int]] = {}
-    for number, seen in enumerate(solved.seen):
-        if not seen.see_through:
-            groups.setdefault(seen.layer, []).append(number)
-    for layer in sorted(groups, reverse=True):
-        group = groups[layer]
-        faces = [(0, face) for face in solved.built[group[0]].faces]
-        if len(group) > 1:
-            faces = painted_together([solved.seen[i] for i in group])
-        for i, face in faces:
-            thing = solved.built[group[i]]
-            loops: list[list[Place]] = [[thing.page[c] for c in loop] for loop in face.loops]
-            tone = face_tone(face.turned, light) if face.name in thing.outward else inside_tone(face.turned, light)
-            name = solved.prepared.things[group[i]].values.name
-            result.append(TonedFace(thing=name, name=face.name, loops=loops, tone=tone))
-    return result
 
 
 def _handles(solved: Solved) -> list[HandlePlace]:

@@ -1,6 +1,7 @@
 """The exercise in words: sentences whose values are places that can be edited."""
 
 from orthopsis.core.exercise.drawing import PlaceOption, Sentence, SentencePiece
+from orthopsis.core.exercise.joining import faces_for
 from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Prepared
@@ -91,7 +92,7 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
     host = prepared.thing(thing.joined_to)
-    drawn = {f"face_{key}" for key in host.build.panels(host.values, host.setting)} if host is not None else set(FACES)
+    drawn = {f"face_{key}" for key in faces_for(placed.kind, host)} if host is not None else set(FACES)
     offered = {by: says for by, says in FACES.items() if by in drawn or by == thing.joined_by}
     on = SentencePiece(
         text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it lies on"

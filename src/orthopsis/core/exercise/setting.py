@@ -58,6 +58,11 @@ class Prepared:
         return self.length(mm).removeprefix("about ").removesuffix(f" {self.sheet.units}")
 
 
+def adornments(prepared: Prepared) -> set[str]:
+    """Return the names of the things that are added at the end and that nobody has to draw, such as patterns."""
+    return {placed.values.name for placed in prepared.things if placed.kind.is_late}
+
+
 def sheet_of(exercise: Exercise) -> Sheet:
     """Return the sheet of an exercise."""
     spec = exercise.sheet

@@ -105,7 +105,7 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
         count=len(draws),
         rule=words.words(phrases.rule),
         slip=words.words(phrases.slip),
-        minutes=step_minutes(breath.phase, len(acts), words.level),
+        minutes=step_minutes(breath.phase, len(draws), words.level, len(acts) - len(draws)),
         extra=False,
         draws=draws,
         marks=points,
@@ -127,13 +127,13 @@ def _finish(solved: Solved) -> list[Step]:
     level = solved.prepared.wording.level
     light = list(solved.light_ids.values())
     final = list(solved.final_ids)
-    edges = [i for i in final if solved.lines[i].role == "edge"]
-    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges})
+    edges = [i for i in final if solved.lines[i].thing]
+    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges if solved.lines[i].role == "edge"})
     take_away = _plain(solved, "take_away", {}, step_minutes("take_away", len(light), level), draws=final, takes=light)
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
     tone_values = {"light": solved.prepared.exercise.light}
-    opaque = [p for p in solved.prepared.things if not p.values.is_see_through]
+    opaque = [p for p in solved.prepared.things if not (p.values.is_see_through or p.kind.lies_on_face)]
     result = [take_away, darken]
     if opaque:
         result.append(_plain(solved, "tone", tone_values, step_minutes("tone", 3 * len(opaque), level), tones=True))

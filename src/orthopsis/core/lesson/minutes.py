@@ -1,6 +1,6 @@
 """How long does a step take a class?
 
-Seconds for each mark, light line or dark line, for a class of the middle level; the youngest take longer,
+Seconds for each light line or dark line, and for each mark, for a class of the middle level; the youngest take longer,
 the oldest less. Common practice, no source: teachers correct them by experience.
 """
 
@@ -14,6 +14,7 @@ _BASE_S = {
     "depth": 40,
     "back": 30,
     "round": 40,
+    "pattern": 40,
     "take_away": 60,
     "darken": 30,
     "tone": 60,
@@ -26,14 +27,18 @@ _EACH_S = {
     "depth": 20,
     "back": 25,
     "round": 30,
+    "pattern": 6,
     "take_away": 6,
     "darken": 8,
     "tone": 12,
 }
+_MARK_S = {"divide": 5, "pattern": 1}
+"""Where marks are made quicker than lines."""
 _FACTOR: dict[Level, float] = {"youngest": 1.6, "middle": 1.0, "oldest": 0.75}
 
 
-def step_minutes(phase: str, acts: int, level: Level) -> float:
-    """Return the minutes of a step with this many acts, to the half minute, at least half a minute."""
-    seconds = (_BASE_S[phase] + _EACH_S[phase] * acts) * _FACTOR[level]
+def step_minutes(phase: str, lines: int, level: Level, marks: int = 0) -> float:
+    """Return the minutes of a step with so many lines and marks, to the half minute, at least half a minute."""
+    each = _EACH_S[phase]
+    seconds = (_BASE_S[phase] + each * lines + _MARK_S.get(phase, each) * marks) * _FACTOR[level]
     return max(0.5, round(seconds / 30) / 2)

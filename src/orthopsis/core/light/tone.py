@@ -12,6 +12,10 @@ _FROM_LEFT = {"top": 0, "left": 1, "front": 1, "right": 3, "bottom": 3, "back": 
 _FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back": 2}
 
 
+CONTRAST = (2, 3, 0, 1)
+"""For each tone step the one in which fields on such a face are told apart from it."""
+
+
 def face_tone(turned: str, light: LightSide) -> int:
     """Return the tone step 0 to 3 of a face that is turned this way."""
     return (_FROM_LEFT if light == "left" else _FROM_RIGHT)[turned]

@@ -200,6 +200,14 @@ class Skewed:
 
 
 @dataclass(frozen=True, slots=True)
+class Field:
+    """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm."""
+
+    face: str
+    loops: tuple[tuple[tuple[float, float], ...], ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Build:
     """How a kind of thing is built in one kind of view.
 
@@ -222,6 +230,7 @@ class Build:
         personal: what becomes of it on the sheet of a student, by the student's name; nothing where it is the same.
         panels: its faces on which other things can lie, by the way they are turned.
         skewed: places that are not where they would be in truth, for a thing that lies on a face.
+        fields: the parts of that face that it tones, such as every other field of checks.
     """
 
     sentence: tuple[Clause, ...]
@@ -241,6 +250,7 @@ class Build:
     joints: Callable[[Values, Setting], Mapping[str, Joint]] = lambda values, setting: {}
     panels: Callable[[Values, Setting], Mapping[str, Panel]] = lambda values, setting: {}
     skewed: Callable[[Values, Setting], list[Skewed]] = lambda values, setting: []
+    fields: Callable[[Values, Setting], tuple[Field, ...]] = lambda values, setting: ()
     stand: Callable[[Values, Setting, Joint], Mapping[str, Value]] = stand_on_front
     foot_depth: Callable[[Values, Setting], float] = lambda values, setting: setting.frame.eye.distance_mm
 
@@ -267,6 +277,8 @@ class ThingKind:
             end with ``LOOK``.
         builds: how it is built, by kind of view; where one is missing the thing cannot stand in such a view.
         lies_on_face: whether it lies on a face of another thing, which is the ``panel`` of its anchor.
+        is_late: whether it is drawn after all other things.
+        can_lie_on: whether it can lie on a face like this.
     """
 
     kind: str
@@ -274,6 +286,8 @@ class ThingKind:
     parameters: tuple[Parameter, ...]
     builds: Mapping[ViewKind, Build]
     lies_on_face: bool = False
+    is_late: bool = False
+    can_lie_on: Callable[[Panel], bool] = lambda panel: True
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""

@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from orthopsis.core.exercise.advice.piece import piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
+from orthopsis.core.exercise.joining import faces_for
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.plane.homogeneous import distance
@@ -21,7 +22,7 @@ def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
     if anchor.panel is None:
         document = solved.prepared.exercise.things[placed.index]
         host = solved.prepared.by_name[anchor.thing]
-        drawn = next(iter(host.build.panels(host.values, host.setting)), "")
+        drawn = next(iter(faces_for(placed.kind, host)), "")
         face = FACES.get(document.joined_by, "this place")
         shown = {"thing": placed.values.name, "face": face, "other": anchor.thing}
         edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []

@@ -29,7 +29,7 @@ ROOM_FOR_THIRD = 1.15
 def on_placing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on the points of each view."""
     for number, frame in enumerate(solved.prepared.frames):
-        things = [p for p in solved.prepared.things if p.setting.frame is frame]
+        things = [p for p in solved.prepared.things if p.setting.frame is frame and not p.kind.lies_on_face]
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
             yield from _distance_points(solved, number, frame, things)

@@ -219,6 +219,7 @@ def side_panel(values: Values, setting: Setting, role: Role) -> Panel:
     ends = {level: end_corner(values, setting, role, level) for level in ("bottom", "top")}
     return Panel(
         says=SIDES[role],
+        face=role,
         low=n("near.bottom"),
         high=n("near.top"),
         far_low=n(f"{role}.bottom"),
@@ -244,6 +245,7 @@ def level_panel(values: Values, setting: Setting, level: str) -> Panel:
     far = meet(join(ends[0], right.goal), join(ends[1], left.goal))
     return Panel(
         says=level,
+        face=level,
         low=n(f"near.{level}"),
         high=n(f"left.{level}"),
         far_low=n(f"right.{level}"),

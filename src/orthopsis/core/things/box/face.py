@@ -117,6 +117,7 @@ def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
     if not values.is_open:
         result["front"] = Panel(
             says="front",
+            face="front",
             low=n("front.bottom_left"),
             high=n("front.top_left"),
             far_low=n("front.bottom_right"),
@@ -141,6 +142,7 @@ def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
         is_level = side in ("top", "bottom")
         result[side] = Panel(
             says=side if is_level else f"{side} side",
+            face=side,
             low=n(f"front.{low}"),
             high=n(f"front.{top}"),
             far_low=n(f"back.{low}"),

@@ -41,7 +41,8 @@ def mark_moves(values: Values, setting: Setting, panel: Panel, at: Divided) -> l
     Raises:
         GeometryError: the lower edge runs so flat that it cannot be divided by a measuring line.
     """
-    told = _WAYS[values.word("way")](values, setting, panel, at)
+    find = _WAYS[values.word("way")]
+    told = find(values, setting, panel, at) if at.along or at.up else []
     return [values.move("divide", breath, act) for breath, act in told]
 
 
@@ -100,7 +101,7 @@ def _centre(values: Values, name: str, quad: tuple[str, ...], told: Told) -> str
 
 
 def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
-    if panel.along.goal.is_ideal:
+    if panel.along.goal.is_ideal or not at.along:
         return _by_ruler(values, setting, panel, at)
     n, (low, far, _, _) = values.full, panel.page
     if abs(far.y - low.y) < FLAT_FOOT * panel.bottom_mm:
@@ -129,6 +130,8 @@ def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -
 
 
 def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
+    if not at.along:
+        return _ticks(values, panel, at)
     n, is_near, count = values.full, values.word("way") == "repeat_near", len(at.along)
     told: Told = []
     order = range(1, count + 1) if is_near else range(count, 0, -1)

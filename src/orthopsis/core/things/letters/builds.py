@@ -51,6 +51,7 @@ def _of_word(build: Build, shape: Shaped) -> Build:
         follow=lambda values, setting, name, value: build.follow(shape(values, setting), setting, name, value),
         true_length=lambda values, setting, role: build.true_length(shape(values, setting), setting, role),
         joints=lambda values, setting: build.joints(shape(values, setting), setting),
+        panels=lambda values, setting: build.panels(shape(values, setting), setting),
         handles_at=_handles_at(build, shape),
         corners=None,
     )

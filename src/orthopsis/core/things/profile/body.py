@@ -6,6 +6,7 @@ import numpy as np
 
 from orthopsis.core.construct.carry import Outline
 from orthopsis.core.construct.moves import Act, Move
+from orthopsis.core.construct.panel import Part, PartCorner
 from orthopsis.core.construct.rounding import Node, nodes, round_moves
 from orthopsis.core.plane.arc import QUARTER_RAD, Place
 from orthopsis.core.sight.hidden import Seen, Sight
@@ -34,9 +35,9 @@ def _ends(outline: Outline, loops: list[list[Node]], front_turned: str) -> Itera
     fronts = [tuple(f"front.{node.name}" for node in loop) for loop in loops]
     backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in loops]
     for number, (outer, *holes) in enumerate(outline.pieces):
-        name = f".{number + 1}" if number else ""
-        yield Face(f"front{name}", fronts[outer], front_turned, tuple(fronts[i] for i in holes))
-        yield Face(f"back{name}", backs[outer], "back", tuple(backs[i] for i in holes))
+        name = _front_name(number)
+        yield Face(name, fronts[outer], front_turned, tuple(fronts[i] for i in holes))
+        yield Face(name.replace("front", "back"), backs[outer], "back", tuple(backs[i] for i in holes))
 
 
 def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
@@ -72,6 +73,33 @@ def _is_curve(a: Node, b: Node) -> bool:
 def _pairs(loops: list[list[Node]]) -> Iterator[tuple[Node, Node]]:
     for loop in loops:
         yield from zip(loop, (*loop[1:], loop[0]), strict=True)
+
+
+def parts_of(outline: Outline, on_panel: Callable[[Place], Place]) -> tuple[Part, ...]:
+    """Return what a shape covers of its face, part by part, as a pattern needs it.
+
+    Args:
+        on_panel: from a place on the front to the one that the face counts.
+    """
+    loops = [tuple(_corner(outline, node, on_panel) for node in loop) for loop in nodes(outline)]
+    pieces = [(_front_name(i), tuple(loops[loop] for loop in piece)) for i, piece in enumerate(outline.pieces)]
+    left, result = iter(pieces), []
+    for name, count in outline.parts or (("", len(outline.loops)),):
+        mine: list[tuple[str, tuple[tuple[PartCorner, ...], ...]]] = []
+        while sum(len(own) for _, own in mine) < count:
+            mine.append(next(left))
+        result.append(Part(name, tuple(mine)))
+    return tuple(result)
+
+
+def _front_name(piece: int) -> str:
+    """Return what the front of a piece is called."""
+    return f"front.{piece + 1}" if piece else "front"
+
+
+def _corner(outline: Outline, node: Node, on_panel: Callable[[Place], Place]) -> PartCorner:
+    at = outline.page[node.corner] if node.angle is None else outline.arcs[node.corner].at(node.angle)
+    return PartCorner(outline.full(f"front.{node.name}"), on_panel(node.flat), at)
 
 
 def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: bool) -> set[int]:

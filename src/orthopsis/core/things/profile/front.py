@@ -7,6 +7,7 @@ import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
 from orthopsis.core.construct.moves import Act, Measure, Move, Offset
+from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, Place
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
@@ -16,7 +17,7 @@ from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, 
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
-from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
+from orthopsis.core.things.profile.body import body, parts_of, rounded_moves, shown_back
 from orthopsis.core.things.standing import Joint, Setting
 from orthopsis.core.view.eye import Array
 
@@ -239,6 +240,40 @@ def true_length(values: Values, setting: Setting, role: str) -> float:
     return setting.frame.eye.world_length(_goal(setting), _share(values, setting))
 
 
+def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+    """Return the front, as far as the shape covers it."""
+    outline, first, eye, n = outline_of(values, setting), values.first, setting.frame.eye, values.full
+    width, height = size(values.outline("outline"))
+    page = (
+        first,
+        Point(first.x + width, first.y),
+        Point(first.x + width, first.y + height),
+        Point(first.x, first.y + height),
+    )
+    low, far_low, _, high = (eye.at(point) for point in page)
+    panel = Panel(
+        says="front",
+        face="front",
+        low=n("measure.origin"),
+        high=n("front.room.high"),
+        far_low=n("front.room.far_low"),
+        far_high=n("front.room.far_high"),
+        first=n("front.room.first"),
+        bottom=n("front.room.bottom"),
+        top=n("front.room.top"),
+        far=n("front.room.far"),
+        along=setting.frame.way("across"),
+        up=setting.frame.way("up"),
+        drawn_from="low",
+        page=page,
+        start=vector(low),
+        axes=(vector(far_low - low), vector(high - low)),
+        first_says="left edge",
+        parts=parts_of(outline, lambda at: at),
+    )
+    return {"front": panel}
+
+
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
     """Return where others can stand: on its top."""
     first, near = values.first, setting.frame.eye.distance_mm
@@ -269,4 +304,5 @@ FRONT = Build(
     follow=follow,
     true_length=true_length,
     joints=joints,
+    panels=panels,
 )

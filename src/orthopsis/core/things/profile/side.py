@@ -7,7 +7,7 @@ corners go to that point like all others.
 
 import itertools
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from functools import lru_cache
 
 import numpy as np
@@ -25,7 +25,7 @@ from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, Values
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
-from orthopsis.core.things.profile.body import body, rounded_moves, shown_back
+from orthopsis.core.things.profile.body import body, parts_of, rounded_moves, shown_back
 from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
 
@@ -223,6 +223,12 @@ def _round_the_corner(values: Values, setting: Setting, outline: Outline, grid: 
     return [values.move("back", "back.round", act) for act in acts]
 
 
+def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+    """Return the side from which the shape is cut, with what is left of it."""
+    panel, outline = _panel(values, setting), outline_of(values, setting)
+    return {_role(values): replace(panel, says="front", parts=parts_of(outline, lambda at: _on_panel(values, at)))}
+
+
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
     return corner.CORNER.handles[1].drag(values, setting, at)
 
@@ -278,4 +284,5 @@ SIDE = Build(
     joints=block.joints,
     stand=block.stand,
     foot_depth=block.foot_depth,
+    panels=panels,
 )
