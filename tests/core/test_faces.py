@@ -123,8 +123,6 @@ def test_the_ruler_on_the_page_is_told_to_be_skewed_and_cured() -> None:
     assert "measured_middle" not in {a.code for a in draw(cured).advice}
     parts = wall(way="page").document()["things"][1]
     flat = exercise_of(box("Loft", 20, 30, 90, 60), {**parts, "joined_by": "face_front"})
-        box("Loft", 20, 30, 90, 60), {**wall(way="page").document()["things"][1], "joined_by": "face_front"}
-    )
     assert "measured_middle" not in {a.code for a in draw(flat).advice}, "a ruler is right on a face drawn true"
 
 
