@@ -58,7 +58,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
 def _is_covered(e: Expected, matched: set[str]) -> bool:
     """Tell whether a receding edge is there as a part of its guide line."""
     thing, _, name = e.name.partition(".")
-    return f"{thing}.guide.{name.removeprefix('depth.')}" in matched
+    return f"{thing}.{name.replace('depth.', 'guide.', 1)}" in matched
 
 
 def _targets(prepared: Prepared) -> dict[str, Point]:

@@ -5,8 +5,9 @@ animation, print and marking all replay the one list. Names of points and lines 
 (``Crate.front.top_left``); lengths are page millimetres.
 """
 
-from dataclasses import dataclass
-from typing import Literal
+from collections.abc import Mapping
+from dataclasses import dataclass, fields, replace
+from typing import Any, Literal
 
 Phase = Literal[
     "setup", "front", "divide", "guides", "depth", "back", "round", "pattern", "take_away", "darken", "tone"
@@ -242,6 +243,18 @@ def outputs(act: Act) -> set[str]:
     """Return the full names of the points and lines that an act makes."""
     names = {value for field in ("makes", "makes_point") if isinstance(value := getattr(act, field, None), str)}
     return names | {name for name, _ in getattr(act, "marks", ())}
+
+
+def renamed(act: Act, names: Mapping[str, str]) -> Act:
+    """Return an act with other names for some of the points and lines that it takes up or makes."""
+
+    def other(value: object) -> object:
+        if isinstance(value, tuple):
+            return tuple(other(v) for v in value)
+        return names.get(value, value) if isinstance(value, str) else value
+
+    changes: dict[str, Any] = {field.name: other(getattr(act, field.name)) for field in fields(act)}
+    return replace(act, **changes)
 
 
 @dataclass(frozen=True, slots=True)

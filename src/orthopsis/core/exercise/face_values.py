@@ -1,10 +1,10 @@
 """Which values may the sentence of a step name that works on a face of another thing?"""
 
-from orthopsis.core.construct.moves import MeasureAlong, ShareAlong, Shift
+from orthopsis.core.construct.moves import MeasureAlong, ShareAlong
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.exercise.picture import Solved
-from orthopsis.core.wording.vocabulary import counted, listed
+from orthopsis.core.wording.vocabulary import counted
 
 
 def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
@@ -14,7 +14,6 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
     if anchor is None or anchor.panel is None:
         return {}
     panel, prepared, acts = anchor.panel, solved.prepared, [move.act for move in breath.moves]
-    marks = [prepared.length(abs(act.across_mm)) for act in acts if isinstance(act, Shift)]
     measured = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
     is_true = panel.along.goal.is_ideal
     return {
@@ -25,7 +24,6 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "first_end": _first_end(panel),
         "along": prepared.wording.term("level") if is_true else f"to the {prepared.point_words(panel.along.family)}",
         "upward": f"like the {panel.first_says}",
-        "length_marks": listed(marks),
         "bay_end": "near" if measured == panel.bottom else "far",
         "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
     }

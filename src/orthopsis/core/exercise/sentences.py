@@ -105,7 +105,8 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
     parameter, values = placed.kind.parameter(name), placed.values
     path = f"things.{placed.index}.{name}"
     if isinstance(parameter, Choice):
-        return choice_piece(parameter.options, path, values.word(name), parameter.says)
+        offered = parameter.offered(placed.setting.frame.kind, values.word(name))
+        return choice_piece(offered, path, values.word(name), parameter.says)
     if isinstance(parameter, Length):
         mm = values.mm(name)
         if name in placed.given:

@@ -52,6 +52,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "rows": listed([str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]),
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
+        "length_marks": listed([prepared.length(mm) for mm in _laid_off(acts)]),
         **_in_line(solved, breath),
         **face_values(solved, breath),
         "level": _level(acts),
@@ -60,6 +61,11 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     for act in acts:
         values |= _of_act(solved, act)
     return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+def _laid_off(acts: Sequence[Act]) -> list[float]:
+    """Return the different lengths that are laid off on a level line, mm, the shortest first."""
+    return sorted({round(abs(act.across_mm), 6) for act in acts if isinstance(act, Shift)})
 
 
 def _tick_start(solved: Solved, acts: list[Act]) -> str:

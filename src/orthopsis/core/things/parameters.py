@@ -2,7 +2,7 @@
 
 import re
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from orthopsis.core.things.outline import Outline
 
@@ -22,12 +22,20 @@ class Length:
 
 @dataclass(frozen=True, slots=True)
 class Choice:
-    """One of a few words; ``options`` maps what is stored to what is read in the sentence."""
+    """One of a few words; ``options`` maps what is stored to what is read in the sentence.
+
+    ``shown_in``: for options that are not offered everywhere the kinds of view in which they are.
+    """
 
     name: str
     says: str
     options: Mapping[str, str]
     default: str
+    shown_in: Mapping[str, tuple[str, ...]] = field(default_factory=dict)
+
+    def offered(self, view: str, chosen: str) -> Mapping[str, str]:
+        """Return the options that are offered in a kind of view, the chosen one among them."""
+        return {o: t for o, t in self.options.items() if o == chosen or view in self.shown_in.get(o, (view,))}
 
 
 @dataclass(frozen=True, slots=True)

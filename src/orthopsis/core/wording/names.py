@@ -49,6 +49,8 @@ def edge_words(thing: str, name: str) -> str:
     if not thing:
         return name
     group, _, part = name.partition(".")
+    if not group.islower() or " " in group:
+        return edge_words(f"{group} of {thing}", part)
     part = part.replace("_", " ")
     if part.startswith("edge."):
         return f"{group} edge {part.removeprefix('edge.')} of {thing}"

@@ -7,6 +7,7 @@ knows the alphabet and the measures of letters; how an outline is carried back i
 from orthopsis.core.things.box import SIDES
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.letters.builds import FRONT, SIDE
+from orthopsis.core.things.letters.layouts import LAYOUTS, SHOWN_IN, STRAIGHT
 from orthopsis.core.things.letters.measures import THICKNESS
 from orthopsis.core.things.letters.names import LONG, WHOSE
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
@@ -20,6 +21,10 @@ LETTERS = ThingKind(
         Text("text", "the word", "KNOT", 80),
         Choice("whose", "whose word it is", WHOSE, "all"),
         Choice("long", "what becomes of long names", LONG, "smaller"),
+        Choice("layout", "how its letters stand", LAYOUTS, STRAIGHT, SHOWN_IN),
+        Length("step", "the first step back", 40.0, 1.0, 2000.0),
+        Length("spread", "the room about the point", 30.0, 1.0, 2000.0),
+        Length("slice", "the thickness of the slices", 15.0, 1.0, 1000.0),
         Choice("form", "the form of the letters", {"block": "block", "round": "rounded"}, "block"),
         Length("width", "the width of a letter", 50.0, 4.0, 1000.0),
         Length("height", "the height", 60.0, 5.0, 1000.0),

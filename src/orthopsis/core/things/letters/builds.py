@@ -1,18 +1,27 @@
 """A word is built as the profile of its outline; here stand its own sentences and handles."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import replace
+from functools import lru_cache
 
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
+from orthopsis.core.things.letters.assembly import Member, Members, assembled_moves, assembled_solid
+from orthopsis.core.things.letters.halves import halves
+from orthopsis.core.things.letters.layouts import LAYOUTS, ONE_POINT, STRAIGHT
 from orthopsis.core.things.letters.measures import on_block, shaped
 from orthopsis.core.things.letters.names import own_name, own_name_on_side
+from orthopsis.core.things.letters.rows import around, row
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
 from orthopsis.core.things.profile.side import SIDE as PROFILE_SIDE
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.standing import Joint, Setting
 
 _WHOSE = (
     Clause("It is {whose}. ", {"whose": ("all",)}),
@@ -65,6 +74,47 @@ def _handles_at(build: Build, shape: Shaped) -> Callable[[Values, Setting], Mapp
     return handles_at
 
 
+def _laid_out(build: Build, layouts: Mapping[str, Members]) -> Build:
+    """Return a word's build with further layouts, in which its letters or halves are things of their own."""
+
+    def members(values: Values, setting: Setting) -> Sequence[Member] | None:
+        layout = values.word("layout")
+        if layout != STRAIGHT and layout not in layouts:
+            raise GeometryError(
+                "no_such_layout",
+                f"“{values.name}” cannot be laid out like this in this kind of view.",
+                "Set it in one row, or choose another layout.",
+                about="layout",
+                nearest=LAYOUTS[STRAIGHT],
+            )
+        return layouts[layout](values, setting) if layout in layouts else None
+
+    @lru_cache(maxsize=512)
+    def solid(values: Values, setting: Setting) -> Solid:
+        found = members(values, setting)
+        return build.solid(values, setting) if found is None else assembled_solid(found, setting)
+
+    def recipe(values: Values, setting: Setting) -> list[Move]:
+        found = members(values, setting)
+        return build.recipe(values, setting) if found is None else assembled_moves(values.name, found, setting)
+
+    def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+        return build.panels(values, setting) if values.word("layout") == STRAIGHT else {}
+
+    def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
+        return build.joints(values, setting) if values.word("layout") == STRAIGHT else {}
+
+    def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]]:
+        found = members(values, setting)
+        if found is None:
+            return build.free_lines(values, setting)
+        own = [(m.name, m.build.free_lines(m.values, setting)) for m in found]
+        goals = {goal for _, free in own for goal in free}
+        return {goal: tuple(f"{name}.{b}" for name, free in own for b in free.get(goal, ())) for goal in goals}
+
+    return replace(build, solid=solid, recipe=recipe, panels=panels, joints=joints, free_lines=free_lines)
+
+
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
     """Stretch the word so that its upper right reaches the place."""
     division, (wide, tall) = setting.sheet.division_mm, size(_true(values, setting).outline("outline"))
@@ -104,6 +154,7 @@ def _place_front(setting: Setting, count: int) -> Mapping[str, Value]:
         "height": round_to(width * 1.2, sheet.division_mm),
         "gap": round_to(width / 5, sheet.division_mm),
         "depth_by": "half",
+        "layout": STRAIGHT,
     }
 
 
@@ -111,19 +162,61 @@ def _place_side(setting: Setting, count: int) -> Mapping[str, Value]:
     """Return values for one more word, on a long block between the points."""
     fresh = dict(PROFILE_SIDE.place(setting, count))
     height = float(fresh["height"])  # type: ignore[arg-type]
-    return {**fresh, "width": height * 0.8, "gap": height * 0.15, "left_by": "half"}
+    return {**fresh, "width": height * 0.8, "gap": height * 0.15, "left_by": "half", "layout": STRAIGHT}
 
 
+def _front_handles(values: Values, setting: Setting) -> Mapping[str, Point]:
+    """Return where the handles are; those of other layouts than one row are at the first letter, or at the point."""
+    layout, goal = values.word("layout"), setting.frame.way("away").goal
+    if layout == STRAIGHT:
+        return _STRAIGHT_FRONT.handles_at(values, setting)
+    if layout == "about":
+        return {"spread": Point(goal.x, goal.y + values.mm("spread"))}
+    step = between(values.first, goal, values.mm("step") / distance(values.first, goal))
+    return {"place": values.first, "step": step}
+
+
+def _front_spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]:
+    layout, first = values.word("layout"), values.first
+    if layout == STRAIGHT:
+        return _STRAIGHT_FRONT.spans(values, setting)
+    handles, goal = _front_handles(values, setting), setting.frame.way("away").goal
+    if layout == "about":
+        return {"spread": (goal, handles["spread"])}
+    from_edges = {"left": (Point(0.0, first.y), first), "bottom": (Point(first.x, 0.0), first)}
+    return {**from_edges, "step": (first, handles["step"])}
+
+
+def _drag_step(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    goal, first = setting.frame.way("away").goal, values.first
+    along = ((at.x - first.x) * (goal.x - first.x) + (at.y - first.y) * (goal.y - first.y)) / distance(first, goal)
+    return {"step": min(max(along, setting.sheet.division_mm), 0.45 * distance(first, goal))}
+
+
+def _drag_spread(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
+    return {"spread": max(at.y - setting.frame.way("away").goal.y, setting.sheet.division_mm)}
+
+
+_STRAIGHT_FRONT = _of_word(PROFILE_FRONT, _true)
+_ROW = (STRAIGHT, "away", "steps")
 FRONT = replace(
-    _of_word(PROFILE_FRONT, _true),
+    _laid_out(_STRAIGHT_FRONT, {"away": row, "steps": row, "about": around}),
     sentence=(
+        Clause("{text} in {form} letters, {layout}, "),
         Clause(
-            "{text} in {form} letters, {width} wide, {height} tall and {gap} apart, {left} from the left edge and "
-            "{bottom} up. "
+            "{width} wide, {height} tall and {gap} apart, {left} from the left edge and {bottom} up. ", {"layout": _ROW}
         ),
+        Clause("{spread} over and under it. ", {"layout": ("about",)}),
+        Clause("The first step back is {step} along the line to the point. ", {"layout": ("away", "steps")}),
         *_WHOSE,
         *_STROKES,
-        *PROFILE_FRONT.sentence[1:],
+        Clause("Depth {depth_by}", {"depth_by": ("measured",)}),
+        Clause(", {depth} along {depth_corner}. ", {"depth_by": ("measured",), "layout": (STRAIGHT,)}),
+        Clause(", {depth} along the longest guide line. ", {"depth_by": ("measured",), "layout": ONE_POINT}),
+        Clause("Depth {depth_by} along {depth_corner}. ", {"depth_by": ("half",), "layout": (STRAIGHT,)}),
+        Clause("Depth {depth_by}. ", {"depth_by": ("half",), "layout": ("about",)}),
+        Clause("Depth {depth_by} to the next. ", {"depth_by": ("half",), "layout": ("away", "steps")}),
+        Clause("{look}."),
     ),
     handles=(
         replace(PROFILE_FRONT.handles[0], says="Move the word"),
@@ -135,14 +228,20 @@ FRONT = replace(
             "size",
         ),
         Handle("depth", "Change the depth", ("depth",), _drag_depth),
+        Handle("step", "Change the first step back", ("step",), _drag_step),
+        Handle("spread", "Change the room about the point", ("spread",), _drag_spread),
     ),
+    handles_at=_front_handles,
+    spans=_front_spans,
     place=_place_front,
     personal=own_name,
 )
 SIDE = replace(
-    _of_word(PROFILE_SIDE, _divided),
+    _laid_out(_of_word(PROFILE_SIDE, _divided), {"corner": halves}),
     sentence=(
-        Clause("{text} in {form} letters on the {side} of a block. Letters as if {width} wide and {gap} apart. "),
+        Clause("{text} in {form} letters {layout} on the {side} of a block. ", {"layout": (STRAIGHT,)}),
+        Clause("{text} in {form} letters {layout} of a block, in slices {slice} thick. ", {"layout": ("corner",)}),
+        Clause("Letters as if {width} wide and {gap} apart. "),
         *_WHOSE,
         *_STROKES,
         *PROFILE_SIDE.sentence[1:],

@@ -94,6 +94,12 @@ def _share(values: Values, setting: Setting) -> float:
     return measured_share(values, setting, reach)
 
 
+def depth_reach(values: Values, setting: Setting) -> float:
+    """Return how long the guide line is along which the depth is cut, mm."""
+    outline = outline_of(values, setting)
+    return distance(outline.page[_depth_corner(values, setting)], outline.goal)
+
+
 def _turned(across: float, up: float) -> str:
     if abs(across) > abs(up):
         return "right" if across > 0 else "left"

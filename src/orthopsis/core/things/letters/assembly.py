@@ -1,0 +1,85 @@
+"""A word whose letters, or halves, are things of their own: how do they become one?
+
+Each member is built by its own kind of build; its points are called by its name within the word: ``K.front.3``. In the
+world it is moved away and enlarged about the eye as far as its place asks, which leaves its picture as it is.
+"""
+
+from collections.abc import Callable, Mapping, Sequence
+from dataclasses import dataclass, field, replace
+
+import numpy as np
+
+from orthopsis.core.construct.moves import Act, Measure, Move, Shift, outputs, renamed
+from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.declare import Build, Values
+from orthopsis.core.things.standing import Setting
+
+
+@dataclass(frozen=True, slots=True)
+class Member:
+    """A part of a word that is built like a thing.
+
+    Attributes:
+        name: within the word: a letter, or a half.
+        values: with its full name, such as ``Word.K``.
+        build: how it is built.
+        factor: how many times it is enlarged about the eye in the world.
+        part: what its steps are told of, where it is one letter.
+        room: the moves that find where it stands; ``origin`` is the point where its lower left then is.
+        shared: points and lines that it has in common with another member, by its own names for them.
+    """
+
+    name: str
+    values: Values
+    build: Build
+    factor: float = 1.0
+    part: str = ""
+    room: tuple[Move, ...] = ()
+    origin: str = ""
+    shared: Mapping[str, str] = field(default_factory=dict)
+
+
+Members = Callable[[Values, Setting], Sequence[Member]]
+
+
+def assembled_solid(members: Sequence[Member], setting: Setting) -> Solid:
+    """Return the solids of all members as one."""
+    solids = [(m, m.build.solid(m.values, setting)) for m in members]
+    names = tuple(f"{m.name}.{name}" for m, solid in solids for name in solid.names)
+    faces = tuple(_face(m.name, face) for m, solid in solids for face in solid.faces)
+    edges = tuple(_edge(m.name, edge) for m, solid in solids for edge in solid.edges)
+    return Solid(Topology(names, faces, edges), np.vstack([solid.places * m.factor for m, solid in solids]))
+
+
+def _face(name: str, face: Face) -> Face:
+    corners, holes = (f"{name}.{c}" for c in face.corners), (tuple(f"{name}.{c}" for c in h) for h in face.holes)
+    return replace(face, name=f"{name}.{face.name}", corners=tuple(corners), holes=tuple(holes))
+
+
+def _edge(name: str, edge: Edge) -> Edge:
+    return replace(edge, name=f"{name}.{edge.name}", start=f"{name}.{edge.start}", end=f"{name}.{edge.end}")
+
+
+def assembled_moves(word: str, members: Sequence[Member], setting: Setting) -> list[Move]:
+    """Return the moves of all members, one after the other; what an earlier one has made is not made again."""
+    made: set[str] = set()
+    result: list[Move] = []
+    for member in members:
+        moves = [*member.room, *(_own(member, move) for move in member.build.recipe(member.values, setting))]
+        for move in moves:
+            act = renamed(move.act, member.shared) if member.shared else move.act
+            if not outputs(act) <= made:
+                made |= outputs(act)
+                result.append(replace(move, thing=word, act=act))
+    return result
+
+
+def _own(member: Member, move: Move) -> Move:
+    """Return a move as a part of the word; a letter with a room begins there instead of at a measured place."""
+    act: Act = move.act
+    breath = move.breath
+    if member.origin and isinstance(act, Measure):
+        act = Shift(act.makes, member.origin, 0.0)
+    if member.origin and breath == "front.profile":
+        breath = "front.in_room"
+    return replace(move, act=act, breath=breath, part=member.part or move.part)

@@ -1,0 +1,89 @@
+"""A word around the nearest corner: half of it on each side, two slices of one block that meet at its nearest edge.
+
+The letters of one side begin where the slice of the other one ends.
+"""
+
+from dataclasses import replace
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.things.box import block
+from orthopsis.core.things.box.block import ROLES, Role
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.letters.assembly import Member
+from orthopsis.core.things.letters.measures import letters_of
+from orthopsis.core.things.letters.word import Letter
+from orthopsis.core.things.outline import Outline, moved, size
+from orthopsis.core.things.profile.side import SIDE
+from orthopsis.core.things.standing import Setting
+
+NAMES: dict[Role, str] = {"left": "left half", "right": "right half"}
+MOST_SLICE = 0.6
+"""A slice may take this share of the other side; letters need the rest (no source)."""
+
+
+def halves(values: Values, setting: Setting) -> list[Member]:
+    """Return the halves of a word, each on its side of the block.
+
+    Raises:
+        GeometryError: the slices are too thick for the sides.
+    """
+    letters = letters_of(values)
+    middle = (len(letters) + 1) // 2
+    members = [_half(values, setting, "left", letters[:middle])]
+    if letters[middle:]:
+        right = _half(values, setting, "right", letters[middle:])
+        members.append(replace(right, shared=_shared(right.values, members[0].values)))
+    return members
+
+
+def _half(values: Values, setting: Setting, role: Role, letters: list[Letter]) -> Member:
+    taken = _taken(values, setting, role)
+    start = letters[0].left
+    outline: Outline = tuple(loop for letter in letters for loop in moved(letter.outline, -start, 0.0))
+    wide, tall = size(outline)
+    room = wide / (1 - taken)
+    at_edge = moved(outline, room - wide if role == "right" else 0.0, 0.0)
+    over = block.other(role)
+    held = {
+        **values.held,
+        "outline": at_edge,
+        "side": role,
+        f"{over}_by": "measured",
+        f"{over}_length": values.mm("slice"),
+    }
+    parts = tuple((letter.name, len(letter.outline)) for letter in letters)
+    own = Values(values.full(NAMES[role]), held, parts, (room, max(tall, values.mm("height"))))
+    return Member(NAMES[role], own, SIDE)
+
+
+def _taken(values: Values, setting: Setting, role: Role) -> float:
+    """Return which share of a side is taken by the slice of the other one."""
+    eye, goal = setting.frame.eye, block.goal(setting, role)
+    whole = eye.world_length(goal, block.side_share(values, setting, role))
+    reach = block.side_reach(values, setting, role)
+    taken = eye.world_length(goal, min(values.mm("slice") / reach, block.FARTHEST_SHARE)) / whole
+    if taken <= MOST_SLICE:
+        return taken
+    division = setting.sheet.division_mm
+    shares = (eye.page_share(block.goal(setting, r), _whole(values, setting, r) * MOST_SLICE) for r in ROLES)
+    longest = min(s * block.side_reach(values, setting, r) for s, r in zip(shares, ROLES, strict=True))
+    most = format_length(max(longest // division, 1) * division, setting.sheet.units, division)
+    raise GeometryError(
+        "slice_too_thick",
+        f"Slices as thick as this leave no room for the letters of “{values.name}”.",
+        f"The thickest that works is {most}.",
+        about="slice",
+        nearest=most.removeprefix("about "),
+    )
+
+
+def _whole(values: Values, setting: Setting, role: Role) -> float:
+    return setting.frame.eye.world_length(block.goal(setting, role), block.side_share(values, setting, role))
+
+
+def _shared(own: Values, first: Values) -> dict[str, str]:
+    """Return what the second half has in common with the first: the nearest edge, and its lines to both points."""
+    names = ["near.bottom", "near.top", "near.edge", "guide.near.edge"]
+    names += [f"guide.{level}.{role}" for level in ("bottom", "top") for role in ROLES]
+    return {own.full(name): first.full(name) for name in names}
