@@ -58,14 +58,14 @@ def _half(values: Values, setting: Setting, role: Role, letters: list[Letter]) -
 
 
 def _taken(values: Values, setting: Setting, role: Role) -> float:
-    """Return which share of a side is taken by the slice of the other one."""
+    """Return which share of a side is taken by the slice of the other one, and a mark of the ruler beyond it."""
     eye, goal = setting.frame.eye, block.goal(setting, role)
     whole = eye.world_length(goal, block.side_share(values, setting, role))
     reach = block.side_reach(values, setting, role)
     taken = eye.world_length(goal, min(values.mm("slice") / reach, block.FARTHEST_SHARE)) / whole
-    if taken <= MOST_SLICE:
-        return taken
     division = setting.sheet.division_mm
+    if taken <= MOST_SLICE:
+        return taken + division / values.mm("height")
     shares = (eye.page_share(block.goal(setting, r), _whole(values, setting, r) * MOST_SLICE) for r in ROLES)
     longest = min(s * block.side_reach(values, setting, r) for s, r in zip(shares, ROLES, strict=True))
     most = format_length(max(longest // division, 1) * division, setting.sheet.units, division)
