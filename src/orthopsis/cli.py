@@ -69,6 +69,9 @@ def _parser() -> argparse.ArgumentParser:
     simulate.add_argument("exercise", type=Path, metavar="EXERCISE.json")
     simulate.add_argument("--students", type=int, default=24, metavar="N")
     simulate.add_argument("--seed", type=int, default=1, metavar="S")
+    simulate.add_argument(
+        "--tones", choices=("none", "even", "one_differs"), default="none", help="whether faces are toned"
+    )
     simulate.add_argument("-o", "--output", type=Path, required=True, metavar="DIR")
     simulate.set_defaults(run=_simulate)
 
@@ -100,7 +103,10 @@ def _solve(options: argparse.Namespace) -> int:
 
 
 def _check(options: argparse.Namespace) -> int:
-    from orthopsis.scan.read import NotRead, read_sheet
+    from orthopsis.core.check.tones import tone_areas
+    from orthopsis.core.exercise.solve import draw_picture
+    from orthopsis.scan.greys import greys_of
+    from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
 
     exercise = _exercise(options.exercise)
     sheet = sheet_of(exercise)
@@ -110,7 +116,8 @@ def _check(options: argparse.Namespace) -> int:
     reading = read_sheet(_bytes(options.sheet), sheet.width_mm, sheet.height_mm, corners)
     if isinstance(reading, NotRead):
         raise Unusable(f"The sheet was not found: {reading.reason}. Give its corners with --corners.")
-    checked = check(exercise, reading.strokes)
+    greys = greys_of(reading.flat_jpeg, tone_areas(draw_picture(exercise).faces), PREVIEW_PX_PER_MM)
+    checked = check(exercise, reading.strokes, greys)
     if options.json:
         answer = {
             "sheet": {"found_by": reading.found_by, "confidence": reading.confidence},
@@ -132,7 +139,7 @@ def _simulate(options: argparse.Namespace) -> int:
     options.output.mkdir(parents=True, exist_ok=True)
     for number in range(1, options.students + 1):
         code = SheetCode("SIMULATED", f"S{number}", 1)
-        photo = simulate_photo(exercise, code, options.seed * 1000 + number)
+        photo = simulate_photo(exercise, code, options.seed * 1000 + number, tones=options.tones)
         _write(options.output / f"sheet-{number:02}.jpg", photo.jpeg)
         truth = json.dumps(photo.truth(), indent=1, ensure_ascii=False)
         _write(options.output / f"sheet-{number:02}.truth.json", truth.encode())

@@ -5,7 +5,7 @@ import math
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import profiles
+from scenes import VIEWS, assert_same_point, profiles
 
 from conftest import exercise_of
 from orthopsis.core.errors import GeometryError
@@ -16,7 +16,8 @@ from orthopsis.core.exercise.picture import solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.sight.order import painted
-from orthopsis.core.things.outline import format_outline, parse_outline, size
+from orthopsis.core.things.outline import format_outline, parse_outline, scaled, size
+from orthopsis.core.things.profile.shapes import READY
 
 BLOCK_H = "0 0, 1.5 0, 1.5 2.5, 4 2.5, 4 0, 5.5 0, 5.5 6, 4 6, 4 3.5, 1.5 3.5, 1.5 6, 0 6"
 BLOCK_F = "0 0, 2 0, 2 2, 3 2, 3 3, 2 3, 2 4.5, 5.5 4.5, 5.5 6, 0 6"
@@ -127,3 +128,12 @@ def moved_corner(exercise: Exercise, handle_id: str) -> tuple[float, float]:
     """Return where a corner of the first thing's outline is now."""
     corners = [corner for loop in exercise.things[0].held()["outline"] for corner in loop]
     return corners[int(handle_id.rpartition("_")[2]) - 1]
+
+
+def test_a_curve_whose_ends_fall_between_marks_stays_a_quarter() -> None:
+    # The same place reckoned from both sides of a corner differs by rounding; both must come to the same mark.
+    outline = scaled(READY["round D"], 30, 30)
+    shape = {"kind": "profile", "name": "Shape", "outline": outline, "left": 60, "bottom": 0.3, "height": 21}
+    solved = solve(prepare(exercise_of(shape, views=[VIEWS["two_point"]])))
+    for name, place in solved.seen[0].solid.picture(solved.seen[0].eye).items():
+        assert_same_point(solved.board.points[f"Shape.{name}"].xy, place, name)

@@ -12,6 +12,7 @@ from PIL import Image
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
@@ -19,8 +20,9 @@ from orthopsis.paperwork.art import answer_art
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.sheets import Copy, sheet_pdf
 from orthopsis.paperwork.svg import svg_bytes
+from orthopsis.scan.greys import greys_of
 from orthopsis.scan.picture import UnusablePicture, kind_of, open_picture
-from orthopsis.scan.read import NotRead, Reading, read_sheet
+from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, Reading, read_sheet
 from orthopsis.scan.simulate import SMALL, Photo, simulate_photo
 from orthopsis.scan.vector import lines_of_svg
 
@@ -184,3 +186,29 @@ def test_a_blank_or_black_picture_is_no_sheet() -> None:
         assert isinstance(result, NotRead) or result.strokes == ()
     assert kind_of(b"%PDF-1.4") == "pdf"
     assert exercise_of(box("A", 10, 10, 20, 20)).things
+
+
+def findings_on_tones(exercise: Exercise, seed: int, tones: str) -> list[str]:
+    """Return what is said of the tones of a made-up student's sheet."""
+    reading = read(photo_of(exercise, seed, mistakes=(), tones=tones).jpeg)
+    greys = greys_of(reading.flat_jpeg, tone_areas(draw(exercise).faces), PREVIEW_PX_PER_MM)
+    assert greys
+    return [f.about for f in check(exercise, reading.strokes, greys).findings if f.code == "tones_differ"]
+
+
+@pytest.mark.parametrize("seed", [31, 32, 33])
+def test_one_tone_a_direction_is_found_and_untoned_sheets_are_left_alone(seed: int, crates: Exercise) -> None:
+    # One tone for each direction of face: common practice, no source.
+    assert findings_on_tones(crates, seed, "none") == []
+    assert findings_on_tones(crates, seed, "even") == []
+    (about,) = findings_on_tones(crates, seed, "one_differs")
+    (guilty,) = (t for t in photo_of(crates, seed, mistakes=(), tones="one_differs").sheet.tones if t.mistake)
+    assert about == f"tone.{guilty.area.direction}"
+
+
+def test_only_what_is_seen_of_a_face_is_measured() -> None:
+    near, far = box("Near", 100, 60, 80, 80, depth_by="half"), box("Far", 130, 90, 90, 90, depth_by="half")
+    areas = {(a.thing, a.name): a for a in tone_areas(draw(exercise_of(near, far)).faces)}
+    for loop in (ring for part in areas["Far", "front"].loops for ring in part):
+        assert not any(100 < x < 180 and 60 < y < 140 for x, y in loop)
+    assert not tone_areas(draw(exercise_of(box("Box", 60, 40, 70, 50, look="see_through"))).faces)

@@ -1056,7 +1056,7 @@ export interface components {
         };
         /**
          * Checked
-         * @description The judgement of one sheet.
+         * @description The judgement of one sheet; ``greys``: of faces, where they were measured.
          */
         Checked: {
             /** Vanishing Points */
@@ -1069,6 +1069,8 @@ export interface components {
             missing: string[];
             /** Findings */
             findings: components["schemas"]["Finding"][];
+            /** Greys */
+            greys: components["schemas"]["FaceGrey"][];
             /** Note */
             note: string;
         };
@@ -1362,6 +1364,20 @@ export interface components {
                 number,
                 number
             ][];
+        };
+        /**
+         * FaceGrey
+         * @description How dark a face is on the sheet: 0 as the paper beside it, 1 black; ``direction``: which way it faces.
+         */
+        FaceGrey: {
+            /** Thing */
+            thing: string;
+            /** Face */
+            face: string;
+            /** Direction */
+            direction: string;
+            /** Darkness */
+            darkness: number;
         };
         /**
          * Finding
@@ -2239,6 +2255,8 @@ export interface components {
         /**
          * TonedFace
          * @description A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
+         *
+         *     ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
          */
         TonedFace: {
             /** Thing */
@@ -2252,6 +2270,11 @@ export interface components {
             ][][];
             /** Tone */
             tone: number;
+            /**
+             * Direction
+             * @default
+             */
+            direction: string;
         };
         /**
          * TypeAct

@@ -19,12 +19,15 @@ from sqlalchemy.orm import Session
 
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.personal import is_personal, sheet_for
 from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.scan.read import NotRead, read_sheet
+from orthopsis.scan.greys import greys_of
+from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
 from orthopsis.store import classes, piles
 from orthopsis.store.engine import Sessions
 from orthopsis.store.models import Pile, SheetRow
@@ -58,7 +61,9 @@ def read_and_check(
             "problem": f"The sheet was not found: {reading.reason}. Place its corners by hand.",
         }
     whose = names.get(reading.code.student, name) if reading.code else name
-    checked = check(sheet_for(exercise, whose).exercise if whose else exercise, reading.strokes)
+    own = sheet_for(exercise, whose).exercise if whose else exercise
+    greys = greys_of(reading.flat_jpeg, tone_areas(draw_picture(own).faces), PREVIEW_PX_PER_MM)
+    checked = check(own, reading.strokes, greys)
     return {
         "state": "read",
         "found_by": reading.found_by,

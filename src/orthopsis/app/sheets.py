@@ -116,7 +116,8 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
             raise Refused("other_class", "This student is in another class.", "Choose one of this pile's class.")
     row.student_id = body.student_id
     if row.strokes and is_personal(_exercise_of(db, row)):
-        checked = check(_exercise_of(db, row), strokes_of(row.strokes))
+        greys = Checked.model_validate(row.checked).greys if row.checked else ()
+        checked = check(_exercise_of(db, row), strokes_of(row.strokes), greys)
         row.strokes = [[*line.start, *line.end] for line in checked.lines]
         row.checked, row.decisions = checked.model_dump(mode="json"), {}
         row.note = _note(db, row, checked, {})
@@ -158,7 +159,7 @@ def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked
     """Judge again without the strokes of a finding: they are not the student's lines."""
     guilty = {n for f in checked.findings if f"{f.code}:{f.about}" == key for n in f.lines}
     rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
-    again = check(_exercise_of(db, row), strokes_of(rows))
+    again = check(_exercise_of(db, row), strokes_of(rows), checked.greys)
     row.strokes = [[*line.start, *line.end] for line in again.lines]
     return again
 

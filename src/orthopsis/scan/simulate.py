@@ -4,7 +4,8 @@ Paper with grain, corner marks, pencil lines that tremble and skip, a desk, tilt
 noise and JPEG. The truth is kept beside each photo. All chance comes from one seed.
 """
 
-from dataclasses import asdict, dataclass
+from dataclasses import asdict, dataclass, replace
+from typing import Literal
 
 import cv2
 import numpy as np
@@ -23,11 +24,19 @@ from orthopsis.paperwork.marks import (
     qr_rows,
     qr_square,
 )
-from orthopsis.scan.student import MISTAKES, DrawnByHand, StudentSheet, draw_as_student
+from orthopsis.scan.student import (
+    MISTAKES,
+    DrawnByHand,
+    StudentSheet,
+    TonedByHand,
+    draw_as_student,
+    tone_as_student,
+)
 
 Picture = NDArray[np.uint8]
 Real = NDArray[np.float32]
 
+Tones = Literal["none", "even", "one_differs"]
 PENCIL_WIDTH_MM = (0.4, 0.75)
 
 
@@ -65,27 +74,36 @@ class Photo:
                 for line in self.sheet.lines
             ],
             "left_out": list(self.sheet.left_out),
+            "tones": [
+                {"thing": t.area.thing, "face": t.area.name, "darkness": t.darkness, "mistake": t.mistake}
+                for t in self.sheet.tones
+            ],
             "corners_px": self.corners_px,
         }  # fmt: skip
 
 
 def simulate_photo(
     exercise: Exercise, code: SheetCode, seed: int, *, mistakes: tuple[str, ...] | None = None,
-    with_marks: bool = True, camera: Camera = TWELVE_MEGAPIXELS,
+    with_marks: bool = True, camera: Camera = TWELVE_MEGAPIXELS, tones: Tones = "none",
 ) -> Photo:  # fmt: skip
     """Return the photo of one made-up student's sheet.
 
     Args:
         mistakes: names of ``student.MISTAKES``; left out, chance decides (a third make none).
+        tones: whether the faces are toned, and whether one of them as no other of its direction.
     """
     rng = np.random.default_rng(seed)
     chosen = _chance_mistakes(rng) if mistakes is None else mistakes
     drawn = draw_as_student(exercise, rng, chosen)
+    if tones != "none":
+        drawn = replace(drawn, tones=tone_as_student(exercise, rng, one_differs=tones == "one_differs"))
     sheet = sheet_of(exercise)
     k = camera.px_per_mm
     paper = _paper(sheet, k, rng)
     if with_marks:
         _print_marks(paper, sheet, code, k)
+    for tone in drawn.tones:
+        _tone(paper, tone, k, rng)
     for line in drawn.lines:
         _pencil(paper, line, k, rng)
     photo, corners = _photograph(paper, camera.photo_px, rng)
@@ -143,6 +161,19 @@ def _pencil(paper: Real, line: DrawnByHand, k: float, rng: np.random.Generator) 
     soft = cv2.GaussianBlur(ink, (0, 0), 1.2).astype(np.float32) / 255
     texture = np.clip(rng.normal(0.8, 0.25, region.shape), 0.15, 1.0).astype(np.float32)
     region *= 1 - soft * cv2.GaussianBlur(texture, (0, 0), 0.8) * np.float32(line.darkness)
+
+
+def _tone(paper: Real, tone: TonedByHand, k: float, rng: np.random.Generator) -> None:
+    """Shade what is seen of a face, unevenly, as the side of a pencil does."""
+    mask = np.zeros(paper.shape, np.uint8)
+    for part in tone.area.loops:
+        rings = [np.round(np.array(ring) * k).astype(np.int32) for ring in part]
+        for ring in rings:
+            ring[:, 1] = paper.shape[0] - ring[:, 1]
+        cv2.fillPoly(mask, rings, 255)
+    small = rng.normal(1.0, 0.12, (paper.shape[0] // 12 + 1, paper.shape[1] // 12 + 1)).astype(np.float32)
+    uneven = cv2.resize(small, (paper.shape[1], paper.shape[0]))
+    paper *= 1 - np.float32(tone.darkness) * uneven * cv2.GaussianBlur(mask, (0, 0), 2.0).astype(np.float32) / 255
 
 
 def _tremble(count: int, length_mm: float, rng: np.random.Generator) -> NDArray[np.float64]:

@@ -12,6 +12,7 @@ import numpy as np
 
 from orthopsis.core.check.hand import HAND_ERROR_MM, tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
+from orthopsis.core.check.tones import ToneArea, tone_areas
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import adornments, prepare
 from orthopsis.core.exercise.solve import draw
@@ -43,11 +44,41 @@ class DrawnByHand:
 
 
 @dataclass(frozen=True, slots=True)
+class TonedByHand:
+    """A face as the made-up student toned it: what is seen of it (page mm), how dark, and what is wrong with it."""
+
+    area: ToneArea
+    darkness: float
+    mistake: str = ""
+
+
+@dataclass(frozen=True, slots=True)
 class StudentSheet:
-    """A made-up sheet: the lines, and which lines were left out."""
+    """A made-up sheet: the lines, which lines were left out, and the toned faces."""
 
     lines: tuple[DrawnByHand, ...]
     left_out: tuple[str, ...]
+    tones: tuple[TonedByHand, ...] = ()
+
+
+TONE_DARKNESS = (0.0, 0.2, 0.4, 0.62)
+"""How dark a pencil makes the four tone steps (no source)."""
+
+
+def tone_as_student(exercise: Exercise, rng: np.random.Generator, *, one_differs: bool) -> tuple[TonedByHand, ...]:
+    """Return the toned faces of a made-up student; if ``one_differs``, one face has a tone of another direction."""
+    faces = draw(exercise).faces
+    steps = {(face.thing, face.name): face.tone for face in faces}
+    areas = tone_areas(faces)
+    alike = [i for i, a in enumerate(areas) if sum(a.direction == other.direction for other in areas) > 1]
+    guilty = int(rng.choice(alike)) if one_differs and alike else -1
+    result = []
+    for number, area in enumerate(areas):
+        step = steps[area.thing, area.name]
+        step = (step + 2) % len(TONE_DARKNESS) if number == guilty else step
+        darkness = TONE_DARKNESS[step] * float(rng.uniform(0.9, 1.1))
+        result.append(TonedByHand(area, darkness, "tones_differ" if number == guilty else ""))
+    return tuple(result)
 
 
 def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequence[str]) -> StudentSheet:

@@ -48,11 +48,21 @@ class Finding(Part):
     about: str
 
 
+class FaceGrey(Part):
+    """How dark a face is on the sheet: 0 as the paper beside it, 1 black; ``direction``: which way it faces."""
+
+    thing: str
+    face: str
+    direction: str
+    darkness: float
+
+
 class Checked(Part):
-    """The judgement of one sheet."""
+    """The judgement of one sheet; ``greys``: of faces, where they were measured."""
 
     vanishing_points: dict[str, PointEstimate]
     lines: list[JudgedLine]
     missing: list[str]
     findings: list[Finding]
+    greys: list[FaceGrey] = Field(default_factory=list)
     note: str

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from orthopsis.core.check.answer import Checked, JudgedLine, PointEstimate
+from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEstimate
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
 from orthopsis.core.check.findings import findings
@@ -11,6 +11,7 @@ from orthopsis.core.check.judge import judge, part_of_curve, unexpected
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves, expected_lines
+from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import Prepared, adornments, prepare
 from orthopsis.core.exercise.solve import draw
@@ -21,8 +22,8 @@ NEAR_CURVE_MM = 4.0
 """A stroke this near to a curve of the exercise is a piece of it, drawn by a free hand (common practice, no source)."""
 
 
-def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
-    """Return the judgement of the strokes (page mm) that a student drew for an exercise.
+def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGrey] = ()) -> Checked:
+    """Return the judgement of the strokes (page mm) that a student drew for an exercise, and of the faces' greys.
 
     The judged lines begin with the strokes in their order; a stroke that proves to be two lines in a row
     is cut, and its second part comes at the end.
@@ -45,12 +46,13 @@ def check(exercise: Exercise, strokes: Sequence[Stroke]) -> Checked:
     lines = _judged(strokes, matches, targets, sigma, expected_curves(drawing))
     matched = {m.expected.name for m in matches}
     missing = [e for e in expected if e.is_asked and e.name not in matched and not _is_covered(e, matched)]
-    found = findings(lines, missing, prepared, sigma)
+    found = [*findings(lines, missing, prepared, sigma), *tone_findings(greys, prepared.wording)]
     return Checked(
         vanishing_points=_estimates(strokes, lines, matches, frames, sigma),
         lines=lines,
         missing=[e.name for e in missing],
         findings=found,
+        greys=list(greys),
         note=note(lines, found, prepared.wording),
     )
 

@@ -12,6 +12,7 @@ _TOPIC = {
     "upright_leans": "uprights", "level_tilts": "levels", "back_not_parallel": "back", "edge_runs_off": "slanted",
     "wrong_point": "receding",
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
+    "tones_differ": "tones",
 }  # fmt: skip
 
 
@@ -35,7 +36,7 @@ def note(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording
 def _praise(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording) -> str:
     level = LEVELS.index(wording.level)
     judged = [line for line in lines if line.matched and line.verdict not in ("unexpected", "cannot_tell")]
-    if judged and not found:
+    if judged and not [f for f in found if f.lines or f.code != "tones_differ"]:
         return wording.say(PRAISE["all"][level], {})
     parts = []
     receding = [line for line in judged if line.family not in ("level", "upright", "free")]

@@ -55,12 +55,16 @@ class DrawnLine(Part):
 
 
 class TonedFace(Part):
-    """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes."""
+    """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
+
+    ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
+    """
 
     thing: str
     name: str
     loops: list[list[Place]]
     tone: int
+    direction: str = ""
 
 
 class HandlePlace(Part):

@@ -44,24 +44,16 @@ def _shape(
     return {"kind": "profile", "name": name, "left": left, "bottom": bottom, "outline": outline, **more}
 
 
-def _letter(letter: str, left: float, bottom: float, width: float, height: float, **more: Any) -> dict[str, Any]:
-    return _shape(f"Letter {letter}", f"letter {letter}", left, bottom, width, height, **more)
-
-
-def _letter_on(
-    letter: str, side: str, left: float, bottom: float, height: float, left_mm: float, right_mm: float
-) -> dict[str, Any]:
-    """Return a letter on a side of a block."""
-    outline = scaled(OUTLINES[f"letter {letter}"], 60, 60)
-    block = _block(f"Letter {letter}", left, bottom, height, left_mm, right_mm)
-    return {**block, "kind": "profile", "outline": outline, "side": side}
-
-
 def _word(text: str, form: str, left: float, bottom: float, height: float, **more: Any) -> dict[str, Any]:
     return {
         "kind": "letters", "name": text.capitalize(), "text": text, "form": form, "left": left, "bottom": bottom,
         "height": height, **more,
     }  # fmt: skip
+
+
+def _division(name: str, host: str, face: str, **more: Any) -> dict[str, Any]:
+    """Return a division of a face of another thing."""
+    return {"kind": "division", "name": name, "joined_to": host, "joined_by": f"face_{face}", **more}
 
 
 _INCH = 25.4
@@ -166,33 +158,33 @@ READY: tuple[dict[str, Any], ...] = (
         "title": "KNOT in block letters, one point",
         "eye_level": {"height_mm": 196, "school": "exercise"},
         "views": [{"kind": "one_point", "x_mm": 205}],
-        "things": [_letter(letter, 26 + 98 * i, 58, 72, 88, **_measured(46)) for i, letter in enumerate("KNOT")],
+        "things": [_word("KNOT", "block", 26, 58, 88, width=72, gap=24, **_measured(46))],
         "minutes": 135,
     },
     {
         **_HEAD,
-        "title": "KNOT round a corner, two points",
-        "eye_level": {"height_mm": 210, "school": "composition"},
-        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 560}],
+        "title": "KNOT around a corner, two points",
+        "eye_level": {"height_mm": 168, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 560}],
         "things": [
-            _letter_on("N", "left", 178, 34, 92, 64, 30),
-            _letter_on("O", "right", 262, 40, 88, 28, 62),
-            _letter_on("K", "left", 84, 60, 74, 58, 24),
-            _letter_on("T", "right", 356, 66, 70, 24, 48),
+            {
+                **_block("Knot", 208, 46, 196, 162, 158),
+                **_word("KNOT", "block", 208, 46, 196, width=60, gap=14, layout="corner", slice=24),
+            }
         ],
         "minutes": 135,
     },
     {
         **_HEAD,
-        "title": "KNOT from above, three points",
+        "title": "KNOT around a corner from above, three points",
         "sheet": {"paper": "A3", "orientation": "portrait"},
         "eye_level": {"height_mm": 380, "school": "composition"},
         "views": [{"kind": "three_point", "left_mm": -158, "right_mm": 450, "third_x_mm": 150, "third_y_mm": -314}],
         "things": [
-            _letter_on("T", "right", 246, 216, 66, 22, 36),
-            _letter_on("O", "right", 186, 256, 66, 22, 46),
-            _letter_on("N", "left", 134, 296, 68, 48, 26),
-            _letter_on("K", "left", 64, 330, 62, 42, 24),
+            {
+                **_block("Knot", 152, 304, 196, 124, 126),
+                **_word("KNOT", "round", 152, 304, 196, width=60, gap=14, layout="corner", slice=26),
+            }
         ],
         "minutes": 135,
         "wording": {"level": "oldest"},
@@ -274,6 +266,93 @@ READY: tuple[dict[str, Any], ...] = (
             }
         ],
         "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "ROPE stepping back along the quay, one point",
+        "eye_level": {"height_mm": 174, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 326}],
+        "things": [_word("ROPE", "block", 30, 38, 92, width=70, gap=12, layout="steps", step=62, depth_by="half")],
+        "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "Four letters about the point",
+        "eye_level": {"height_mm": 148.5, "school": "exercise"},
+        "sheet": {"division": "1 mm", "centre": "diagonals"},
+        "views": [{"kind": "one_point", "x_mm": 210}],
+        "things": [_word("BUOY", "round", 0, 0, 84, width=72, gap=26, layout="about", spread=24, **_measured(34))],
+        "minutes": 180,
+    },
+    {
+        **_HEAD,
+        "title": "An E with measured strokes, one point",
+        "eye_level": {"height_mm": 192, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 288}],
+        "things": [
+            _word(
+                "E",
+                "block",
+                62,
+                48,
+                84,
+                width=66,
+                thickness="measured",
+                stroke=20,
+                bar=16,
+                middle=12,
+                middle_up=36,
+                **_measured(40),
+            )
+        ],
+    },
+    {
+        **_HEAD,
+        "title": "R deep and R thin, two points",
+        "eye_level": {"height_mm": 158, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 540}],
+        "things": [
+            {**_block("Deep R", 150, 56, 118, 74, 92), **_word("R", "block", 150, 56, 118, width=60), "name": "Deep R"},
+            {**_block("Thin R", 338, 72, 104, 84, 16), **_word("R", "round", 338, 72, 104, width=60), "name": "Thin R"},
+        ],
+        "minutes": 90,
+    },
+    {
+        **_HEAD,
+        "title": "The wall of a net loft: bays and a middle, two points",
+        "eye_level": {"height_mm": 118, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 556}],
+        "things": [
+            _block("Net loft", 158, 64, 152, 98, 196),
+            _division("Boards", "Net loft", "right", way="repeat_near", along="5", bay=46),
+            _division("Gable's middle", "Net loft", "left", way="halving", along="2", stays="light"),
+            _division("Floors", "Net loft", "left", way="diagonal", along="1", up="3"),
+        ],
+        "minutes": 60,
+    },
+    {
+        **_HEAD,
+        "title": "Patterns on COVE, two points",
+        "eye_level": {"height_mm": 176, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -130, "right_mm": 520}],
+        "things": [
+            {
+                **_block("Cove", 330, 52, 178, 226, 24),
+                **_word("COVE", "block", 330, 52, 178, width=64, gap=14, thickness="third"),
+                "side": "left",
+            },
+            {
+                "kind": "pattern",
+                "name": "Pattern",
+                "joined_to": "Cove",
+                "joined_by": "face_left",
+                "design": "each",
+                "along": "20",
+                "up": "9",
+            },
+        ],
+        "minutes": 180,
+        "wording": {"level": "oldest"},
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

@@ -9,6 +9,7 @@ from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.scales import scales
+from orthopsis.core.exercise.setting import adornments
 from orthopsis.core.exercise.step_values import step_values
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.wording.names import view_words
@@ -128,7 +129,8 @@ def _finish(solved: Solved) -> list[Step]:
     light = list(solved.light_ids.values())
     final = list(solved.final_ids)
     edges = [i for i in final if solved.lines[i].thing]
-    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges if solved.lines[i].role == "edge"})
+    added = adornments(solved.prepared)
+    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges if solved.lines[i].thing not in added})
     take_away = _plain(solved, "take_away", {}, step_minutes("take_away", len(light), level), draws=final, takes=light)
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)

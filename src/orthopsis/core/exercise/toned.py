@@ -28,9 +28,12 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
         for i, face in faces:
             thing = built[group[i]]
             loops: list[list[Place]] = [[thing.page[c] for c in loop] for loop in face.loops]
-            tone = face_tone(face.turned, light) if face.name in thing.outward else inside_tone(face.turned, light)
-            name = prepared.things[group[i]].values.name
-            result.append(TonedFace(thing=name, name=face.name, loops=loops, tone=tone))
+            is_outer = face.name in thing.outward
+            tone = face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light)
+            placed = prepared.things[group[i]]
+            name, side = placed.values.name, f"{'' if is_outer else 'inner '}{face.turned}"
+            direction = "" if face.is_curved else f"{side}@{placed.setting.frame.name}"
+            result.append(TonedFace(thing=name, name=face.name, loops=loops, tone=tone, direction=direction))
             for by, own in fields.get((name, face.name), ()):
                 result.append(TonedFace(thing=by, name=face.name, loops=own, tone=CONTRAST[tone]))
     return result

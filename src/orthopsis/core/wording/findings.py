@@ -15,6 +15,8 @@ FINDINGS: dict[str, str] = {
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
     "cannot_tell": "{count} too short to tell.",
+    "tones_differ": "Faces turned to the {direction} have different tones: {light} is {light_grey} dark, {dark} "
+    "{dark_grey}; up to {limit} apart is fine.",
 }
 
 TITLES: dict[str, str] = {
@@ -32,6 +34,7 @@ TITLES: dict[str, str] = {
     "missing_line": "A line is missing",
     "missing_lines": "Lines are missing",
     "cannot_tell": "Too short to tell",
+    "tones_differ": "One direction, two tones",
 }
 
 PRAISE: dict[str, tuple[str, str, str]] = {
@@ -93,6 +96,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at the {line}: rest the ruler on the [vanishing point] again and turn it to the corner.",
         "The {line} misses: rest the ruler on the [vanishing point] first, then turn it to the corner.",
     ),
+    "tones": (
+        "Look at your greys: sides that face the same way get the same grey.",
+        "Look at the tones: faces that are turned the same way have one tone.",
+        "Compare the tones: one for each direction of face, in every thing.",
+    ),
     "missing": (
         "One line is missing: the {line}.",
         "Count your lines: the {line} is missing.",
@@ -130,6 +138,11 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: say “point first” before each line.",
         "Next time: pencil on the [vanishing point] first, then the corner.",
         "Next time: pencil on the [vanishing point], ruler against it, then turn.",
+    ),
+    "tones": (
+        "Next time: shade all the sides that face the same way one after the other.",
+        "Next time: tone one direction in all things before you begin the next.",
+        "Next time: a small scale of four greys at the sheet's edge, one for each direction.",
     ),
     "missing": (
         "Next time: count the lines out loud.",

@@ -149,8 +149,10 @@ def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -
         told.append(("face.repeat", Run(column, top, n(f"foot.{i}"), panel.up.family, panel.top, "construction")))
         if following:
             told.append(("face.repeat", Cross(mid, column, middle)))
-            told.append(("face.repeat", Rule(bay, head, mid, "free", "construction")))
-            told.append(("face.repeat", Cross(n(f"foot.{following}"), bay, panel.bottom)))
+            foot, whole = n(f"foot.{following}"), n(f"construction.bay_line.{i}")
+            told.append(("", Rule(bay, head, mid, "free", "unseen")))
+            told.append(("", Cross(foot, bay, panel.bottom)))
+            told.append(("face.repeat", Rule(whole, head, foot, "free", "construction")))
             head = top
     return told + _ticks(values, panel, at)
 

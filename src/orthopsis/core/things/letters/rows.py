@@ -168,8 +168,10 @@ def _plane_acts(values: Values, goal: str, first: str, count: int) -> list[tuple
         if k + 1 < count:
             mid, bay = n(f"measure.mid.{k}"), n(f"construction.bay.{k}")
             told.append(("row.planes", Cross(mid, plane, middle)))
-            told.append(("row.planes", Rule(bay, before, mid, "free", "construction")))
-            told.append(("row.planes", Cross(n(f"measure.plane.{k + 1}"), bay, ground)))
+            following, whole = n(f"measure.plane.{k + 1}"), n(f"construction.bay_line.{k}")
+            told.append(("", Rule(bay, before, mid, "free", "unseen")))
+            told.append(("", Cross(following, bay, ground)))
+            told.append(("row.planes", Rule(whole, before, following, "free", "construction")))
             before = top
     return told
 

@@ -5,7 +5,6 @@ crossings; then the corners are scanned one by one to the other point. Where a c
 corners go to that point like all others.
 """
 
-import itertools
 from collections.abc import Iterable, Mapping
 from dataclasses import dataclass, replace
 from functools import lru_cache
@@ -76,9 +75,15 @@ def _on_marks(shares: list[float], mark: float) -> dict[float, float]:
     as_is = {share: share for share in shares}
     if 1 / mark < 1:
         return as_is
-    on_mark = {share: share if share in (0, 1) else round_to(share, mark) for share in shares}
-    rising = list(on_mark.values())
-    return as_is if any(b - a < mark / 2 for a, b in itertools.pairwise(rising)) else on_mark
+    on_mark: dict[float, float] = {}
+    before = -1.0
+    for share in shares:
+        same = share - before <= SAME_SHARE  # the same place, reckoned in another way
+        on_mark[share] = on_mark[before] if same else share if share in (0, 1) else round_to(share, mark)
+        if not same and on_mark[share] - on_mark.get(before, -1.0) < mark / 2:
+            return as_is
+        before = share
+    return on_mark
 
 
 def _from_near(values: Values, across: float) -> float:
