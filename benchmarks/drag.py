@@ -2,12 +2,12 @@
 
 import statistics
 
-from playwright.sync_api import Page, sync_playwright
+from playwright.sync_api import Page
 
 from grids import grid_of_boxes, rows_of_letters, word
 from orthopsis.core.exercise.document import Exercise
 from report import percentile, report
-from serving import CHROMIUM, served
+from serving import signed_in
 
 MOVES = 150
 
@@ -56,12 +56,7 @@ def measure(page: Page, address: str, exercise: Exercise, label: str) -> list[fl
 
 def main() -> None:
     """Print p50 and p95 for six and twelve boxes, and for twelve letters."""
-    with served() as address, sync_playwright() as play:
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
-        page = browser.new_page(viewport={"width": 1280, "height": 800})
-        page.request.post(
-            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
-        )
+    with signed_in() as (page, address):
         cases = (
             ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),
             ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
@@ -74,7 +69,6 @@ def main() -> None:
             report(f"drag.p50_{name}", statistics.median(times), "ms", "-", True, on)
             p95 = percentile(times, 95)
             report(f"drag.p95_{name}", p95, "ms", "<=33", p95 <= 33, on)
-        browser.close()
 
 
 if __name__ == "__main__":

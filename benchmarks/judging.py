@@ -22,6 +22,7 @@ from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.hand import HAND_ERROR_MM, TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
+from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.edit_things import add_thing
 from orthopsis.core.exercise.ready import READY
@@ -29,8 +30,9 @@ from orthopsis.core.exercise.setting import prepare, sheet_of
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.paperwork.marks import SheetCode
-from orthopsis.scan.read import NotRead, read_sheet
-from orthopsis.scan.simulate import Photo, simulate_photo
+from orthopsis.scan.greys import greys_of
+from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
+from orthopsis.scan.simulate import Photo, Tones, simulate_photo
 from orthopsis.scan.student import DrawnByHand
 from report import report
 
@@ -48,26 +50,42 @@ class Tally:
     seconds: float = 0.0
     megabytes: float = 0.0
     code_read: int = 0
+    tones_wrong: int = 0
+    tones_found: int = 0
+    tones_right: int = 0
+    tones_blamed: int = 0
     slips: list[str] = field(default_factory=list)
 
 
-def exercises() -> list[Exercise]:
-    """Return the exercises: the demonstration's, and six boxes on one sheet."""
+LETTERS = (
+    "KNOT in block letters, one point", "ROPE stepping back along the quay, one point",
+    "An E with measured strokes, one point", "LOFT cut from one long block, two points",
+    "KNOT around a corner, two points", "R deep and R thin, two points",
+)  # fmt: skip
+
+
+def exercises(pile: str) -> list[Exercise]:
+    """Return the exercises of a pile: the demonstration's boxes and six on one sheet, or its letters."""
+    if pile == "letters":
+        return [read_exercise(document) for document in READY if document["title"] in LETTERS]
     many = Exercise(title="Six boxes")
     for _ in range(6):
         many = add_thing(many, "box")
     return [*(read_exercise(document) for document in READY[:4]), many]
 
 
-def photograph(number: int, seed: int) -> Photo:
-    """Simulate one sheet."""
-    return simulate_photo(exercises()[number % len(exercises())], SheetCode("BENCH", "S1", 1), seed)
+def photograph(pile: str, number: int, seed: int) -> Photo:
+    """Simulate one sheet; of the toned pile each second one has a face in a tone of its own."""
+    tones: Tones = "none" if pile != "toned" else "one_differs" if number % 2 else "even"
+    chosen = exercises(pile)
+    return simulate_photo(chosen[number % len(chosen)], SheetCode("BENCH", "S1", 1), seed, tones=tones)
 
 
-def tally(number: int, seed: int, photo: Photo) -> Tally:
+def tally(pile: str, number: int, seed: int, photo: Photo) -> Tally:
     """Read and judge one sheet, and compare with the truth."""
     cv2.setNumThreads(1)
-    exercise = exercises()[number % len(exercises())]
+    chosen = exercises(pile)
+    exercise = chosen[number % len(chosen)]
     sheet = sheet_of(exercise)
     start = time.perf_counter()
     reading = read_sheet(photo.jpeg, sheet.width_mm, sheet.height_mm)
@@ -75,12 +93,29 @@ def tally(number: int, seed: int, photo: Photo) -> Tally:
     if isinstance(reading, NotRead):
         result.slips.append(f"seed {seed}: {reading.reason}")
         return result
-    checked = check(exercise, reading.strokes)
+    greys = greys_of(reading.flat_jpeg, tone_areas(draw(exercise).faces), PREVIEW_PX_PER_MM)
+    checked = check(exercise, reading.strokes, greys)
     result.seconds = time.perf_counter() - start
     result.megabytes = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     result.code_read = int(reading.code is not None)
     _compare(result, exercise, photo.sheet.lines, checked, seed)
+    _compare_tones(result, photo, checked, seed)
     return result
+
+
+def _compare_tones(result: Tally, photo: Photo, checked: Checked, seed: int) -> None:
+    """Count the directions of which one face is toned otherwise, and those that are toned alike."""
+    told = {f.about.removeprefix("tone.") for f in checked.findings if f.code == "tones_differ"}
+    wrong = {tone.area.direction for tone in photo.sheet.tones if tone.mistake}
+    for direction in {grey.direction for grey in checked.greys}:
+        if direction in wrong:
+            result.tones_wrong += 1
+            result.tones_found += direction in told
+        else:
+            result.tones_right += 1
+            result.tones_blamed += direction in told
+        if (direction in wrong) != (direction in told):
+            result.slips.append(f"seed {seed}: tone of {direction}, told {sorted(told)}")
 
 
 def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], checked: Checked, seed: int) -> None:
@@ -127,54 +162,72 @@ def main() -> None:
     parser.add_argument("--seed", type=int, default=70_000)
     parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
     options = parser.parse_args()
-    count = range(options.sheets)
-    spawn = get_context("spawn")
+    slips = _boxes(options.sheets, options.seed)
+    slips += _letters(options.sheets // 2, options.seed + 1_000)
+    slips += _tones(options.sheets // 3, options.seed + 2_000)
+    if options.slips:
+        print("\n".join(slips))
+
+
+def _read(pile: str, sheets: int, seed: int) -> tuple[list[Tally], str]:
+    """Return what became of a pile, and on what it was measured."""
+    count, spawn = range(sheets), get_context("spawn")
+    piles, seeds = [pile] * sheets, [seed + i for i in count]
     with ProcessPoolExecutor(2, mp_context=spawn) as cameras:
-        photos = list(cameras.map(photograph, count, [options.seed + i for i in count]))
+        photos = list(cameras.map(photograph, piles, count, seeds))
     with ProcessPoolExecutor(2, mp_context=spawn) as readers:
-        tallies = list(readers.map(tally, count, [options.seed + i for i in count], photos))
-    on = f"{options.sheets} simulated 12-megapixel sheets, seeds from {options.seed}"
+        tallies = list(readers.map(tally, piles, count, seeds, photos))
+    return tallies, f"{sheets} simulated 12-megapixel sheets, seeds from {seed}"
+
+
+def _lines(name: str, tallies: list[Tally], on: str) -> None:
     off, fine = sum(t.off for t in tallies), sum(t.fine for t in tallies)
     found = 100 * sum(t.found for t in tallies) / max(off, 1)
     blamed = 100 * sum(t.blamed for t in tallies) / max(fine, 1)
-    report("judging.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
-    report("judging.fine_blamed", blamed, "%", "0", blamed == 0, f"{fine} lines within half; {on}")
+    report(f"{name}.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
+    report(f"{name}.fine_blamed", blamed, "%", "0", blamed == 0, f"{fine} lines within half; {on}")
+
+
+def _time(name: str, tallies: list[Tally], on: str) -> None:
+    seconds = [t.seconds for t in tallies if t.seconds]
+    worst, what = max(seconds), f"slowest {max(seconds):.2f} s, one core each; {on}"
+    report(f"{name}.seconds_a_sheet", float(np.median(seconds)), "s", "<=2", worst <= 2, what)
+
+
+def _boxes(sheets: int, seed: int) -> list[str]:
+    tallies, on = _read("boxes", sheets, seed)
+    _lines("judging", tallies, on)
     shares = sorted(s for t in tallies for s in t.point_share)
     within = 100 * sum(s <= 2 for s in shares) / max(len(shares), 1)
     own = sorted(s for t in tallies for s in t.reading_share)
     same = 100 * sum(s <= 2 for s in own) / max(len(own), 1)
-    report(
-        "judging.point_as_drawn_within_2",
-        same,
-        "%",
-        "100",
-        same == 100,
-        f"where the drawn lines really meet, worst {own[-1]:.1f} %; {on}",
-    )
-    report(
-        "judging.point_within_2",
-        within,
-        "%",
-        "100",
-        within == 100,
-        f"{len(shares)} points, worst {shares[-1]:.1f} %; {on}",
-    )
-    seconds = [t.seconds for t in tallies if t.seconds]
-    worst = max(seconds)
-    report(
-        "judging.seconds_a_sheet",
-        float(np.median(seconds)),
-        "s",
-        "<=2",
-        worst <= 2,
-        f"slowest {worst:.2f} s, one core each; {on}",
-    )
+    what = f"where the drawn lines really meet, worst {own[-1]:.1f} %; {on}"
+    report("judging.point_as_drawn_within_2", same, "%", "100", same == 100, what)
+    what = f"{len(shares)} points, worst {shares[-1]:.1f} %; {on}"
+    report("judging.point_within_2", within, "%", "100", within == 100, what)
+    _time("judging", tallies, on)
     memory = max(t.megabytes for t in tallies)
     report("judging.memory", memory, "MB", "<=400", memory <= 400, f"largest resident size of a reading process; {on}")
     read = 100 * sum(t.code_read for t in tallies) / len(tallies)
     report("judging.code_read", read, "%", "-", True, f"codes read; {on}")
-    if options.slips:
-        print("\n".join(slip for t in tallies for slip in t.slips))
+    return [slip for t in tallies for slip in t.slips]
+
+
+def _letters(sheets: int, seed: int) -> list[str]:
+    tallies, on = _read("letters", sheets, seed)
+    _lines("judging.letters", tallies, on)
+    _time("judging.letters", tallies, on)
+    return [slip for t in tallies for slip in t.slips]
+
+
+def _tones(sheets: int, seed: int) -> list[str]:
+    tallies, on = _read("toned", sheets, seed)
+    wrong, right = sum(t.tones_wrong for t in tallies), sum(t.tones_right for t in tallies)
+    found = 100 * sum(t.tones_found for t in tallies) / max(wrong, 1)
+    blamed = 100 * sum(t.tones_blamed for t in tallies) / max(right, 1)
+    report("judging.tones_found", found, "%", ">=95", found >= 95, f"{wrong} directions with two tones; {on}")
+    report("judging.tones_blamed", blamed, "%", "0", blamed == 0, f"{right} directions with one tone; {on}")
+    return [slip for t in tallies for slip in t.slips]
 
 
 if __name__ == "__main__":

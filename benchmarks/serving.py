@@ -10,6 +10,8 @@ from collections.abc import Iterator
 from contextlib import contextmanager
 from pathlib import Path
 
+from playwright.sync_api import Page, sync_playwright
+
 CHROMIUM = [
     "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run",
     "--disable-gpu", "--host-resolver-rules=MAP * ~NOTFOUND, EXCLUDE 127.0.0.1",
@@ -48,3 +50,16 @@ def served() -> Iterator[str]:
             yield address
         finally:
             stop_server(process)
+
+
+@contextmanager
+def signed_in() -> Iterator[tuple[Page, str]]:
+    """Yield a page of 1280 x 800 with a new teacher signed in, and the address of the application it is served by."""
+    with served() as address, sync_playwright() as play:
+        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+        page = browser.new_page(viewport={"width": 1280, "height": 800})
+        page.request.post(
+            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
+        )
+        yield page, address
+        browser.close()

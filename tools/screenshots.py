@@ -40,12 +40,6 @@ def desk_cubes(page: Page) -> None:
     page.locator(".handle").first.wait_for()
 
 
-def desk_step(page: Page) -> None:
-    page.goto("/desk/1")
-    page.locator(".handle").first.wait_for()
-    page.locator("[data-step='8'] .rung").click()
-
-
 def desk_two_points(page: Page) -> None:
     page.goto("/desk/5")
     page.get_by_label("Move the box: Sail chest").focus()
@@ -59,6 +53,18 @@ def desk_letters(page: Page) -> None:
 
 def desk_from_above(page: Page) -> None:
     page.goto("/desk/11")
+    page.locator(".handle").first.wait_for()
+
+
+def desk_division(page: Page) -> None:
+    page.goto("/desk/22")
+    page.locator(".handle").first.wait_for()
+    page.locator("[data-step='9'] .rung").click()
+    page.locator("article.thing", has_text="Boards").scroll_into_view_if_needed()
+
+
+def desk_patterns(page: Page) -> None:
+    page.goto("/desk/23")
     page.locator(".handle").first.wait_for()
 
 
@@ -132,18 +138,13 @@ def register(page: Page) -> None:
     page.locator("tbody tr").first.wait_for()
 
 
-def door(page: Page) -> None:
-    page.context.clear_cookies()
-    page.goto("/sign-in")
-    page.get_by_role("button", name="Look around").wait_for()
-
-
 VIEWS: dict[str, Callable[[Page], None]] = {
-    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-step": desk_step, "desk-two-points": desk_two_points,
+    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-two-points": desk_two_points,
     "desk-letters": desk_letters, "desk-from-above": desk_from_above, "desk-word": desk_word,
+    "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-two-points": show_two_points, "shelf": shelf, "show": show,
-    "print": print_view, "step-sheet": step_sheet, "check": check, "register": register, "sign-in": door,
+    "print": print_view, "step-sheet": step_sheet, "check": check, "register": register,
 }  # fmt: skip
 
 
