@@ -36,8 +36,13 @@ class Hand:
         self.drawn: list[tuple[Place, Place]] = []
         self.letters: dict[str, list[list[Place]]] = {}
         self.scanned: list[str] = []
+        self.scans = 0
         self.share = 0.0
-        """What the eye takes from the pictures: on which crossings a letter's corners lie, which words do not say."""
+        self.marks: list[Place] = []
+        self.planes: list[tuple[Place, Place]] = []
+        """Where letters that step back stand: the foot and the top of the upright at each place."""
+        self.corner: Place = (0.0, 0.0)
+        """The lower left of the place of the next letter."""
         self.ticks: list[Place] = []
         self.columns: list[tuple[Place, Place]] = []
         self.rows: dict[Place, Place] = {}
@@ -193,7 +198,8 @@ def letter_front(hand: Hand, letter: str, left: str, up: str, corners: str, coun
 
 def scan_corners(hand: Hand, count: str) -> None:
     """Scan the next letter: a corner gets a line if the line does not begin across the letter or along its edge."""
-    letter = list(hand.letters)[len(hand.scanned)]
+    letter = list(hand.letters)[hand.scans]
+    hand.scans += 1
     outer, *others = hand.letters[letter]
     shape = Polygon(outer, [loop for loop in others if Polygon(outer).contains(Polygon(loop))])
     shape = shape.union(unary_union([Polygon(loop) for loop in others if not Polygon(outer).contains(Polygon(loop))]))
@@ -235,6 +241,42 @@ def back_of_front(hand: Hand) -> None:
         for (a, b), front in zip(zip(back, [*back[1:], back[0]], strict=True), loop, strict=True):
             hand.rule(a, b)
             hand.rule(front, a)
+
+
+def letter_marks(hand: Hand, marks: str, word: str) -> None:
+    """Mark, level with the foot of the first letter, from where to where the others stand."""
+    x, y = _first_of(hand, next(iter(hand.letters)))
+    hand.marks = [(x + float(mm), y) for mm in re.findall(MM, marks)]
+
+
+def run_marks(hand: Hand, count: str) -> None:
+    assert len(hand.marks) == int(count)
+
+
+def letter_planes(hand: Hand, word: str, first: str) -> None:
+    """The places of the letters behind: the first is measured, the others repeated through the middles."""
+    letter = [place for loop in hand.letters[next(iter(hand.letters))] for place in loop]
+    (x, y), top, goal = _first_of(hand, next(iter(hand.letters))), max(y for _, y in letter), hand.at["point"]
+    share = float(first) / ((goal[0] - x) ** 2 + (goal[1] - y) ** 2) ** 0.5
+    foot, before = (x + share * (goal[0] - x), y + share * (goal[1] - y)), (x, top)
+    for _ in hand.marks[::2]:
+        head = hand.cross(hand.upright(foot), ((x, top), goal))
+        hand.planes.append((foot, head))
+        middle = hand.cross((foot, head), ((x, (y + top) / 2), goal))
+        foot, before = hand.cross((before, middle), ((x, y), goal)), head
+
+
+def letter_place(hand: Hand, letter: str) -> None:
+    foot, _ = hand.planes[len(hand.letters) - 1]
+    level = (foot, (foot[0] + 1, foot[1]))
+    hand.corner = hand.cross(level, (hand.marks[2 * len(hand.letters) - 2], hand.at["point"]))
+
+
+def letter_in_place(hand: Hand, letter: str, corners: str, count: str) -> None:
+    letter_front(hand, letter, str(hand.corner[0]), str(hand.corner[1]), corners, count)
+    foot, head = hand.planes[len(hand.letters) - 2]
+    tall = max(y for loop in hand.letters[letter] for _, y in loop) - hand.corner[1]
+    assert tall == pytest.approx(head[1] - foot[1], abs=0.1), "as high as the upright at its place"
 
 
 def ticks(hand: Hand, places: str) -> None:
@@ -381,6 +423,28 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         r"the front hides it\.",
         letter_back,
     ),
+    (
+        r"Mark ([\d. m,and]+) from the lower left of the first letter of (\w+), on a level line through its foot: from "
+        r"where to where the other letters stand\.",
+        letter_marks,
+    ),
+    (r"Run the marks to the point, lightly: (\d+) lines\.", run_marks),
+    (
+        rf"Run the lower left, half the height and the top of the first letter of (\w+) to the point\. Mark {MM} along "
+        r"the lower line, raise it upright; from the top before it through its middle to the lower line is the next "
+        r"place\. Go on so for each letter\.",
+        letter_planes,
+    ),
+    (
+        r"A level light line from its place back, to the lines from its marks: there stands ([\w ]+) of \w+, as high "
+        r"as the upright there\.",
+        letter_place,
+    ),
+    (
+        r"From the lower left of its place measure the corners of ([\w ]+) of \w+, across and up: ([\d.; a-z]+)\. Draw "
+        r"the front: (\d+) lines\.",
+        letter_in_place,
+    ),
     (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
     (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
     (
@@ -471,7 +535,15 @@ def test_knot_on_a_long_block_is_drawn_again_and_found_right() -> None:
     assert_drawn_and_found_right(exercise, draw_again(exercise))
 
 
-def assert_drawn_and_found_right(exercise: Exercise, hand: Hand) -> None:
+def test_a_word_that_steps_back_is_drawn_again_and_found_right() -> None:
+    word = {"kind": "letters", "name": "Rope", "text": "ROPE", "left": 24, "bottom": 30, "width": 66, "height": 80}
+    layout = {"layout": "steps", "step": 58, "gap": 12, "depth_by": "measured", "depth": 30}
+    exercise = exercise_of({**word, **layout}, views=[{"kind": "one_point", "x_mm": 320}])
+    # Measures of the letters behind are printed to a tenth of a millimetre.
+    assert_drawn_and_found_right(exercise, draw_again(exercise), near_mm=0.2)
+
+
+def assert_drawn_and_found_right(exercise: Exercise, hand: Hand, near_mm: float = NEAR_MM) -> None:
     """Check that every line that is to be seen was drawn, and that the checker finds nothing wrong with them."""
     strokes = []
     for line in draw(exercise).lines:
@@ -479,7 +551,7 @@ def assert_drawn_and_found_right(exercise: Exercise, hand: Hand) -> None:
             continue
         ends = [line.start, line.end]
         if line.role == "edge":
-            fits = [edge for edge in hand.drawn if max(_gap(edge, at) for at in ends) < NEAR_MM]
+            fits = [edge for edge in hand.drawn if max(_gap(edge, at) for at in ends) < near_mm]
             assert fits, f"{line.thing}: {line.name}"
             ends = [_foot(fits[0], at) for at in ends]
         strokes.append(Stroke(Point(*ends[0]), Point(*ends[1]), 1.0))

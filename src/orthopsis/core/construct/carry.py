@@ -18,13 +18,12 @@ from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleTo
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import starts_inside
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 FLAT_CROSSING = 0.05
 """Sine of the angle under which a line is taken to cross a guide line only if there is no better one (no source)."""
 NO_CROSSING = 1e-7
 """Sine of the angle under which a line counts as running along a guide line."""
-ALIGNED = 1e-9
-"""Share of the face's size within which two corners count as being in line."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,9 +101,9 @@ class Outline:
     def family(self, a: int, b: int) -> Family:
         """Return the family of the line between two corners of the face."""
         (ax, ay), (bx, by) = self.flat[a], self.flat[b]
-        if abs(ay - by) <= ALIGNED:
+        if abs(ay - by) <= SAME_SHARE:
             return self.across[0]
-        return self.up[0] if abs(ax - bx) <= ALIGNED else "free"
+        return self.up[0] if abs(ax - bx) <= SAME_SHARE else "free"
 
 
 def loops_of(sizes: Sequence[int]) -> tuple[tuple[int, ...], ...]:

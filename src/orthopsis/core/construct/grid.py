@@ -9,8 +9,7 @@ from collections.abc import Iterable
 from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Place
-
-SAME_SHARE = 1e-9
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 
 class Grid:

@@ -15,6 +15,7 @@ from orthopsis.core.construct.carry import Outline
 from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Touch
 from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, Place
 from orthopsis.core.plane.homogeneous import unit_toward
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 FACETS = 8
 """Plane pieces to which the surface behind a quarter is cut for sight; it differs from the curve by 0.5 % of its size.
@@ -23,7 +24,6 @@ That is 1 - cos(90 / 8 / 2 degrees).
 """
 FLAT_SINE = 1e-6
 """Sine of the angle under which a line to the vanishing point counts as running along an edge."""
-SAME_SHARE = 1e-9
 
 
 @dataclass(frozen=True, slots=True)

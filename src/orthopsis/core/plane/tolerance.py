@@ -16,6 +16,9 @@ INSIDE_MM = 1e-6
 SAME_DEPTH = 1e-8
 """Relative difference of inverse depths at or below which two points are equally far from the eye."""
 
+SAME_SHARE = 1e-9
+"""Shares of a face's width or height that differ by no more than this are one place."""
+
 AGREE_MM = 1e-3
 """The construction route and the view route must agree at least this well."""
 

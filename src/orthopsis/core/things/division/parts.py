@@ -5,9 +5,9 @@ import re
 from collections.abc import Sequence
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 MOST_PARTS = 24
-SAME_SHARE = 1e-9
 _COUNT = re.compile(r"^(\d{1,3})(?: (?:equal )?parts?)?$")
 _RATIO = re.compile(r"^\d{1,3}(?:[.,]\d{1,3})?(?: ?[:/] ?\d{1,3}(?:[.,]\d{1,3})?)+$")
 

@@ -12,6 +12,7 @@ from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.division.parts import are_equal, are_halves, read_parts
@@ -26,7 +27,6 @@ WAYS = {
     "page": "by ruler, as it is on the page",
     "eye": "by eye, smaller and closer",
 }
-SAME_SHARE = 1e-9
 
 
 @dataclass(frozen=True, slots=True)

@@ -10,8 +10,7 @@ from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import PartCorner
 from orthopsis.core.plane.arc import Place
-
-SAME_SHARE = 1e-9
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 Loop = Sequence[PartCorner]
 Side = tuple[PartCorner, PartCorner]

@@ -12,11 +12,12 @@ from functools import lru_cache
 import numpy as np
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
-from orthopsis.core.construct.grid import SAME_SHARE, Grid
+from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Arc, Place, Rounding
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block, corner
