@@ -201,3 +201,11 @@ def test_names_of_any_length_stand_in_a_row_of_their_own() -> None:
     exercise = row(layout="steps", whose="student", step=40.0)
     for name in ("Ada", "Guillemot 14", "Oystercatcher"):
         assert solved(sheet_for(exercise, name).exercise).moves
+
+
+def test_a_round_letter_straight_over_the_point_can_be_drawn() -> None:
+    # The middle of its curves then lies on the one line that runs upright to the point.
+    exercise = exercise_of({**ROW, "text": "O", "form": "round", "left": 185, "bottom": 200})
+    seen = solved(exercise).seen[0]
+    for name, place in seen.solid.picture(seen.eye).items():
+        assert_same_point(solved(exercise).board.points[f"Knot.{name}"].xy, place, name)

@@ -137,7 +137,8 @@ def _back_curve(outline: Outline, corner: int, *, is_told: bool) -> list[Move]:
     guides = {part: _guide(outline, corner, part, "construction" if is_told else "unseen") for part in edges}
     centre = _guide(outline, corner, "centre", "unseen")
     ways, clear = _ways(outline, corner), _clear(outline, corner)
-    first = max(clear, key=lambda part: clear[part])
+    at_centre = _clear_at_centre(outline, corner)
+    first = max(clear, key=lambda part: min(clear[part], at_centre[part]))
     moves = [_move(outline, breath, guides[part]) for part in edges]
     late = []
     for part, edge in edges.items():
@@ -173,6 +174,16 @@ def _clear(outline: Outline, corner: int) -> dict[str, float]:
     result = {}
     for part, other in (("start", "end"), ("end", "start")):
         way = unit_toward(pole, goals[ways[other]])
+        result[part] = abs(aim[0] * way[1] - aim[1] * way[0])
+    return result
+
+
+def _clear_at_centre(outline: Outline, corner: int) -> dict[str, float]:
+    """Return the sine of the angle under which the line from each end to the curve's centre meets the centre's line."""
+    goals, centre = dict((outline.across, outline.up)), outline.arcs[corner].centre
+    aim, result = unit_toward(centre, outline.goal), {}
+    for part, family in _ways(outline, corner).items():
+        way = unit_toward(centre, goals[family])
         result[part] = abs(aim[0] * way[1] - aim[1] * way[0])
     return result
 
