@@ -12,7 +12,7 @@ import tempfile
 from collections.abc import Callable
 from pathlib import Path
 
-from playwright.sync_api import Page, expect, sync_playwright
+from playwright.sync_api import Page, Playwright, expect, sync_playwright
 
 from orthopsis.paperwork.raster import png_of_pdf
 
@@ -60,7 +60,7 @@ def desk_division(page: Page) -> None:
     page.goto("/desk/22")
     page.locator(".handle").first.wait_for()
     page.locator("[data-step='9'] .rung").click()
-    page.locator("article.thing", has_text="Boards").scroll_into_view_if_needed()
+    page.locator("article.thing").nth(1).scroll_into_view_if_needed()
 
 
 def desk_patterns(page: Page) -> None:
@@ -157,21 +157,27 @@ def main() -> None:
             [sys.executable, "-m", "orthopsis.cli", "start"], stdout=subprocess.PIPE, text=True,
             env={**os.environ, "ORTHOPSIS_DATA": data, "PYTHONUNBUFFERED": "1"},
         )  # fmt: skip
-        assert server.stdout is not None
-        address = next(line.split()[-1] for line in server.stdout if "http://" in line)
-        browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
-        page = browser.new_context(base_url=address, viewport={"width": 1280, "height": 800}).new_page()
-        page.goto("/sign-in")
-        page.get_by_role("button", name="Look around").click()
-        page.wait_for_url("**/today")
-        for name in names:
-            VIEWS[name](page)
-            page.wait_for_timeout(400)
-            if name != "step-sheet":
-                page.screenshot(path=FOLDER / f"{name}.png")
-        browser.close()
-        server.send_signal(signal.SIGTERM)
-        server.wait(timeout=60)
+        try:
+            _take(names, server, play)
+        finally:
+            server.send_signal(signal.SIGTERM)
+            server.wait(timeout=60)
+
+
+def _take(names: list[str], server: subprocess.Popen[str], play: Playwright) -> None:
+    assert server.stdout is not None
+    address = next(line.split()[-1] for line in server.stdout if "http://" in line)
+    browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
+    page = browser.new_context(base_url=address, viewport={"width": 1280, "height": 800}).new_page()
+    page.goto("/sign-in")
+    page.get_by_role("button", name="Look around").click()
+    page.wait_for_url("**/today")
+    for name in names:
+        VIEWS[name](page)
+        page.wait_for_timeout(400)
+        if name != "step-sheet":
+            page.screenshot(path=FOLDER / f"{name}.png")
+    browser.close()
 
 
 if __name__ == "__main__":
