@@ -71,6 +71,7 @@ ALPHABET: dict[str, Glyph] = {
     "?": Glyph("c1 d1 d2 c2 / cz dz d3 f3 f6 a6 a5 e5 e4 c4", "c1 d1 d2 c2 / cz dz d3 f3o f6o a6 a5 e5o e4o c4"),
     "-": Glyph("a3 f3 f4 a4", width=0.6),
     "'": Glyph("a4 b4 b6 a6", strokes=1),
+    "=": Glyph("a2 f2 f3 a3 / a4 f4 f5 a5", width=0.8),
     "Æ": Glyph("a1 b1 b3 c3 c1 f1 f2 d2 d3 e3 e4 d4 d5 f5 f6 a6 / b4 b5 c5 c4", width=1.5),
     "Œ": Glyph(
         "a1 f1 f2 d2 d3 e3 e4 d4 d5 f5 f6 a6 / b2 b5 c5 c2",
