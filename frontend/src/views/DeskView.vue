@@ -10,6 +10,7 @@ import SheetHandles from '@/sheet/SheetHandles.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetMeasures from '@/sheet/SheetMeasures.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
 import EmptyState from '@/shell/EmptyState.vue'
@@ -98,6 +99,7 @@ onBeforeUnmount(() => void exercise.save())
           <SheetFaces v-if="!stage || stage.toned" />
           <SheetLines :stage="stage" :selected="thing" />
           <SheetPoints :marks="stage?.marks" />
+          <SheetScales v-if="step" :scales="exercise.drawing.steps[step - 1]?.scales ?? []" :size="13" />
           <SheetMeasures v-if="chosen" :about="chosen" />
           <SheetHandles v-if="!stage" :selected="chosen" @select="choose" @drag="exercise.drag" @rest="exercise.rest" />
         </SheetView>
