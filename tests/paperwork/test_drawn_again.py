@@ -253,7 +253,11 @@ def run_marks(hand: Hand, count: str) -> None:
     assert len(hand.marks) == int(count)
 
 
-def letter_planes(hand: Hand, word: str, first: str) -> None:
+def letter_lines(hand: Hand, count: str) -> None:
+    assert int(count) == 3
+
+
+def letter_planes(hand: Hand, first: str) -> None:
     """The places of the letters behind: the first is measured, the others repeated through the middles."""
     letter = [place for loop in hand.letters[next(iter(hand.letters))] for place in loop]
     (x, y), top, goal = _first_of(hand, next(iter(hand.letters))), max(y for _, y in letter), hand.at["point"]
@@ -430,9 +434,13 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     ),
     (r"Run the marks to the point, lightly: (\d+) lines\.", run_marks),
     (
-        rf"Run the lower left, half the height and the top of the first letter of (\w+) to the point\. Mark {MM} along "
-        r"the lower line, raise it upright; from the top before it through its middle to the lower line is the next "
-        r"place\. Go on so for each letter\.",
+        r"Run the lower left, half the height and the top of the first letter of \w+ to the point: (\d) lines, "
+        r"lightly\.",
+        letter_lines,
+    ),
+    (
+        rf"Mark {MM} along the lower line and raise it upright\. From the top before it through its middle to the "
+        r"lower line is the next place\. Go on so for each letter\.",
         letter_planes,
     ),
     (

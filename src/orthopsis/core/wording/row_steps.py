@@ -27,23 +27,30 @@ ROW: dict[str, StepPhrases] = {
         "A line to the corner of the sheet in place of the [vanishing point].",
         "ruler on the point, pencil light",
     ),
-    "row.planes": StepPhrases(
-        "how far back each letter stands",
+    "row.lines": StepPhrases(
+        "foot, middle and top to the point",
         (
             "From the lower left of the first letter of {thing}, from half its height and from its top draw light "
             "lines to "
-            "the [vanishing point]. Mark {depth} along the lower line and draw an [upright] there up to the highest "
-            "line. "
-            "From the top of the upright before it, put the ruler through its middle, down to the lower line: there "
-            "stands "
-            "the next one. Go on so for each letter.",
-            "Run the lower left, half the height and the top of the first letter of {thing} to the [vanishing point]. "
-            "Mark "
-            "{depth} along the lower line, raise it [upright]; from the top before it through its middle to the lower "
-            "line "
-            "is the next place. Go on so for each letter.",
-            "Planes at equal steps: {depth} along the line of the first letter's foot, then repeated through the "
-            "middles.",
+            "the [vanishing point]. Count: {count}.",
+            "Run the lower left, half the height and the top of the first letter of {thing} to the [vanishing point]: "
+            "{lines}, lightly.",
+            "The lower left, the middle and the top of the first letter of {thing} to the [vanishing point]: {lines}.",
+        ),
+        "Between these lines the letters behind are as tall as the first one.",
+        "Taking the top of a lower corner: it is the height of the letters.",
+        "ruler on the point, pencil light",
+    ),
+    "row.planes": StepPhrases(
+        "how far back each letter stands",
+        (
+            "Mark {depth} along the lower line and draw an [upright] there. From the top before it, put the ruler "
+            "through "
+            "the [upright]'s middle, down to the lower line: there stands the next one. Go on for each letter.",
+            "Mark {depth} along the lower line and raise it [upright]. From the top before it through its middle to "
+            "the "
+            "lower line is the next place. Go on so for each letter.",
+            "Planes at equal steps: {depth} along the lower line, then repeated through the middles.",
         ),
         "Equal steps back: the diagonal of two steps passes through the middle of the upright between them.",
         "Equal steps on the page: they close up with distance.",

@@ -156,10 +156,10 @@ def _plane_acts(values: Values, goal: str, first: str, count: int) -> list[tuple
     n, height = values.full, values.mm("height")
     ground, high, middle = (n(f"construction.{name}") for name in ("ground", "high", "middle"))
     marks = {"measure.high": (high, height), "measure.middle": (middle, height / 2)}
-    told: list[tuple[str, Act]] = [("row.planes", RuleToPoint(ground, first, goal, "construction"))]
+    told: list[tuple[str, Act]] = [("row.lines", RuleToPoint(ground, first, goal, "construction"))]
     for name, (line, mm) in marks.items():
-        told.append(("row.planes", Offset(n(name), first, 0.0, mm)))
-        told.append(("row.planes", RuleToPoint(line, n(name), goal, "construction")))
+        told.append(("row.lines", Offset(n(name), first, 0.0, mm)))
+        told.append(("row.lines", RuleToPoint(line, n(name), goal, "construction")))
     told.append(("row.planes", MeasureAlong(n("measure.plane.1"), ground, values.mm("step"))))
     before = n("measure.high")
     for k in range(1, count):
