@@ -1,7 +1,10 @@
 """From an exercise to its picture: execute the recipes, look what is seen, number the lines."""
 
+import math
 from collections.abc import Sequence
 from dataclasses import dataclass
+
+import numpy as np
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Measure, Move, Shift
@@ -26,7 +29,7 @@ from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point, between, toward
 from orthopsis.core.sheet.strip import strips_for
-from orthopsis.core.sight.hidden import Piece, Seen, Sight
+from orthopsis.core.sight.hidden import Piece, Seen, Sight, pieces_alone
 from orthopsis.core.sight.solid import Edge, Solid
 from orthopsis.core.things.parameters import Length
 
@@ -68,7 +71,7 @@ def solve(prepared: Prepared) -> Solved:
     lines, light_ids = _light_lines(board)
     seen = [_seen(placed, thing.solid) for placed, thing in zip(prepared.things, built, strict=True)]
     first = len(lines)
-    lines += _final_pieces(prepared, board, seen, first)
+    lines += _final_pieces(prepared, board, seen, built, first)
     final = tuple(line.id for line in lines[first:] if line.visible)
     return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen), tuple(built))
 
@@ -181,11 +184,33 @@ def _light_line(number: int, ruled: Ruled) -> DrawnLine:
     )
 
 
-def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int) -> list[DrawnLine]:
+def _pieces(seen: Sequence[Seen], built: Sequence[Built]) -> list[Sequence[Piece]]:
+    """Return the pieces of each thing's edges; what overlaps no other thing on the page is as if it were alone."""
+    boxes = np.array([_box(thing) for thing in built]).reshape(-1, 4)
+    low, high = boxes[:, :2], boxes[:, 2:]
+    touch = np.all((low[:, None] <= high[None]) & (low[None] <= high[:, None]), axis=2)
+    among = [i for i in range(len(built)) if touch[i].sum() > 1]
+    together = dict(zip(among, Sight([seen[i] for i in among]).pieces() if among else [], strict=True))
+    return [
+        together[i] if i in together else pieces_alone(thing.solid, seen[i].eye, see_through=seen[i].see_through)
+        for i, thing in enumerate(built)
+    ]
+
+
+def _box(thing: Built) -> tuple[float, float, float, float]:
+    """Return the rectangle about a thing on the page; of one of which nothing is drawn, one beyond any page."""
+    if not thing.page:
+        return (math.inf,) * 4
+    xs, ys = zip(*thing.page.values(), strict=True)
+    return (min(xs), min(ys), max(xs), max(ys))
+
+
+def _final_pieces(
+    prepared: Prepared, board: Board, seen: list[Seen], built: Sequence[Built], first: int
+) -> list[DrawnLine]:
     """Cut each edge, between the points that the construction made, into its seen and hidden pieces."""
-    sight = Sight(seen)
     result: list[DrawnLine] = []
-    for placed, pieces in zip(prepared.things, sight.pieces(), strict=True):
+    for placed, pieces in zip(prepared.things, _pieces(seen, built), strict=True):
         name = placed.values.name
         role: Role = "detail" if placed.kind.lies_on_face else "edge"
         straight = [piece for piece in pieces if piece.edge.angles is None]
@@ -201,6 +226,7 @@ def _final_pieces(prepared: Prepared, board: Board, seen: list[Seen], first: int
     level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
     behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
     behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
+    sight = Sight(seen)
     for line, (low, high) in behind.items():
         for t0, t1 in sight.seen_behind_all(low.xy, high.xy):
             result.append(

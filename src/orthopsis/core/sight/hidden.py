@@ -15,6 +15,7 @@ pairs of an edge and a face whose boxes touch. Solids of one layer that cross ea
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
+from functools import lru_cache
 
 import numpy as np
 from numpy.typing import NDArray
@@ -61,6 +62,12 @@ class _Segments:
     near_end: Array
     layer: Index
     hidden_below: Index
+
+
+@lru_cache(maxsize=1024)
+def pieces_alone(solid: Solid, eye: Eye, *, see_through: bool) -> tuple[Piece, ...]:
+    """Return the seen and hidden pieces of a solid's edges as far as it hides them itself, in edge order."""
+    return tuple(Sight([Seen(solid, eye, see_through)]).pieces()[0])
 
 
 class Sight:

@@ -83,9 +83,9 @@ class Topology:
         self.side_counts = np.array([len(face) for face in sides], dtype=np.int64)
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Solid:
-    """A solid in the world of an eye (see ``view.eye``).
+    """A solid in the world of an eye (see ``view.eye``); one is equal only to itself, so that what is seen can be kept.
 
     Attributes:
         topology: its corners, faces and edges.

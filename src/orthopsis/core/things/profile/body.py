@@ -9,7 +9,7 @@ from orthopsis.core.construct.moves import Act, Move
 from orthopsis.core.construct.panel import Part, PartCorner
 from orthopsis.core.construct.rounding import Node, nodes, round_moves
 from orthopsis.core.plane.arc import QUARTER_RAD, Place
-from orthopsis.core.sight.hidden import Seen, Sight
+from orthopsis.core.sight.hidden import pieces_alone
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
@@ -104,7 +104,7 @@ def _corner(outline: Outline, node: Node, on_panel: Callable[[Place], Place]) ->
 
 def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: bool) -> set[int]:
     """Return the numbers of the back edges or curves of which something is seen, as far as the thing hides them."""
-    pieces = Sight([Seen(solid, setting.frame.eye, is_see_through)]).pieces()[0]
+    pieces = pieces_alone(solid, setting.frame.eye, see_through=is_see_through)
     begin = f"back.{part}."
     return {
         int(piece.edge.name.removeprefix(begin))

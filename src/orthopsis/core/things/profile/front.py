@@ -133,7 +133,8 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     makes, line = n(f"back.{start}"), n(f"guide.{start}")
     _share(values, setting)
     moves.append(cut_move(values, "depth.profile", makes, line))
-    block_form = _solid(values, setting, outline.block_form)
+    whole = solid(values, setting)
+    block_form = _solid(values, setting, outline.block_form) if outline.rounded else whole
     shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
     moves += back_moves(outline, [start], shown, None)
     width, height = size(values.outline("outline"))
@@ -141,7 +142,6 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     def mark(name: str, place: Place) -> Offset:
         return Offset(n(name), n("measure.origin"), place[0] * width, place[1] * height)
 
-    whole = solid(values, setting)
     return moves + rounded_moves(outline, whole, setting, mark, is_see_through=values.is_see_through)
 
 

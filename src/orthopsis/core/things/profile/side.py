@@ -175,10 +175,10 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     moves += front_moves(outline, "front.on_side", lambda c: [mark(f"front.{c}", outline.flat[c])])
     guided = outline.corners if values.is_see_through else guided_corners(outline)
     moves += guide_moves(outline, guided, "guides.profile_side")
-    block_form = _solid(values, setting, outline.block_form)
+    whole = solid(values, setting)
+    block_form = _solid(values, setting, outline.block_form) if outline.rounded else whole
     shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
     moves += _back(values, setting, outline, grid, shown)
-    whole = solid(values, setting)
     return moves + rounded_moves(outline, whole, setting, mark, is_see_through=values.is_see_through)
 
 
