@@ -240,12 +240,20 @@ def _step(outline: Outline, here: int, there: int, edge: int | None, part: str, 
     return Move("back", outline.thing, "back.profile" if is_told else "", act, part=part)
 
 
+CLEAR_EDGE = (False, 0)
+"""The rank of the best way there is."""
+
+
 class _Ways:
     """From which known corner to which new one the hand goes next: a clear crossing first, edges first."""
 
     def __init__(self, outline: Outline, *, any_way: bool) -> None:
         self.outline = outline
         self.edges = {frozenset(pair): pair[0] for pair in outline.edges}
+        self._beside: dict[int, list[int]] = {corner: [] for corner in outline.corners}
+        for a, b in outline.edges:
+            self._beside[a].append(b)
+            self._beside[b].append(a)
         self.any_way = any_way
         self._ranks: dict[tuple[int, int], tuple[bool, int] | None] = {}
         self._aim = {c: unit_toward(outline.page[c], outline.goal) for c in outline.corners}
@@ -257,18 +265,35 @@ class _Ways:
 
     def best(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int] | None:
         """Return the best way from a found corner to a wanted one that is not, or None if no line leads on."""
+        beside = self._clear_edge(found, wanted)
+        if beside is not None:
+            return beside
         best: tuple[tuple[bool, int], int, int] | None = None
         for there in wanted:
             if there in found:
                 continue
             for here in found:
-                pair = (here, there)
-                if pair not in self._ranks:
-                    self._ranks[pair] = self._rank(here, there)
-                rank = self._ranks[pair]
+                rank = self._ranked(here, there)
                 if rank is not None and (best is None or rank < best[0]):
                     best = (rank, here, there)
         return None if best is None else best[1:]
+
+    def _clear_edge(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int] | None:
+        """Return the first edge that leads on with a clear crossing: nothing is better, so the rest need no ranking."""
+        order = {corner: i for i, corner in enumerate(found)}
+        for there in wanted:
+            if there in order:
+                continue
+            for here in sorted((c for c in self._beside[there] if c in order), key=order.__getitem__):
+                if self._ranked(here, there) == CLEAR_EDGE:
+                    return (here, there)
+        return None
+
+    def _ranked(self, here: int, there: int) -> tuple[bool, int] | None:
+        pair = (here, there)
+        if pair not in self._ranks:
+            self._ranks[pair] = self._rank(here, there)
+        return self._ranks[pair]
 
     def _rank(self, here: int, there: int) -> tuple[bool, int] | None:
         """Return how good a way is, smaller is better, or None if it is none."""
