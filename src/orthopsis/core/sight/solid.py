@@ -124,6 +124,10 @@ class Solid:
         return {n: (x, y) for n, (x, y) in zip(self.names, eye.see(self.places).tolist(), strict=True)}
 
 
+NOTHING = Solid(Topology((), (), ()), np.empty((0, 3)))
+"""What is seen of a thing of which nothing is drawn."""
+
+
 def faces_toward_eye(solid: Solid, corners: Mapping[str, tuple[float, float]]) -> Iterator[Face]:
     """Yield the faces whose outer side is seen: those whose corners run anticlockwise on the page.
 

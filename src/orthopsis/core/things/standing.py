@@ -56,6 +56,11 @@ class Setting:
     anchor: Anchor | None = None
     half: Half = "whole"
 
+    @property
+    def panel(self) -> Panel | None:
+        """The face of another thing on which a thing lies; None where it lies on none, or on one that is not drawn."""
+        return self.anchor.panel if self.anchor is not None else None
+
     def across(self, share: float) -> float:
         """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
         low, high = self.sheet.part(self.half)

@@ -26,7 +26,6 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
 )
-from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
 from orthopsis.core.sheet.length import format_length
@@ -206,67 +205,6 @@ def axes(values: Values, setting: Setting) -> tuple[Array, dict[str, Array]]:
     }
     up = eye.ray(goal(setting, "up")) * true_height(values, setting)
     return eye.at(values.first), {**vectors, "up": np.asarray(up)}
-
-
-SIDES: dict[Role, str] = {"left": "left side", "right": "right side"}
-
-
-def side_panel(values: Values, setting: Setting, role: Role) -> Panel:
-    """Return the side beside the nearest edge that runs to a point, as a face that can be divided."""
-    n, (start, vectors) = values.full, axes(values, setting)
-    edge, first = near_edge(values, setting), first_level(setting)
-    is_from_low = first == "bottom"
-    ends = {level: end_corner(values, setting, role, level) for level in ("bottom", "top")}
-    return Panel(
-        says=SIDES[role],
-        face=role,
-        low=n("near.bottom"),
-        high=n("near.top"),
-        far_low=n(f"{role}.bottom"),
-        far_high=n(f"{role}.top"),
-        first=n("near.edge"),
-        bottom=n(f"guide.bottom.{role}"),
-        top=n(f"guide.top.{role}"),
-        far=n(f"{role}.edge"),
-        along=setting.frame.way(role),
-        up=setting.frame.way("up"),
-        drawn_from="low" if is_from_low else "high",
-        page=(edge["bottom"], ends["bottom"], ends["top"], edge["top"]),
-        start=vector(start if is_from_low else start + vectors["up"]),
-        axes=(vector(vectors[role]), vector(vectors["up"] if is_from_low else -vectors["up"])),
-    )
-
-
-def level_panel(values: Values, setting: Setting, level: str) -> Panel:
-    """Return the top or the bottom, where it is drawn, as a face that can be divided."""
-    n, (start, vectors) = values.full, axes(values, setting)
-    left, right = (setting.frame.way(role) for role in ROLES)
-    near, ends = near_edge(values, setting)[level], [end_corner(values, setting, role, level) for role in ROLES]
-    far = meet(join(ends[0], right.goal), join(ends[1], left.goal))
-    return Panel(
-        says=level,
-        face=level,
-        low=n(f"near.{level}"),
-        high=n(f"left.{level}"),
-        far_low=n(f"right.{level}"),
-        far_high=n(f"far.{level}"),
-        first=n(f"guide.{level}.left"),
-        bottom=n(f"guide.{level}.right"),
-        top=n(f"{level}.back_right"),
-        far=n(f"{level}.back_left"),
-        along=right,
-        up=left,
-        drawn_from="low",
-        page=(near, ends[1], far, ends[0]),
-        start=vector(start if level == first_level(setting) else start + vectors["up"]),
-        axes=(vector(vectors["right"]), vector(vectors["left"])),
-        first_says=f"{level} edge of the left side",
-    )
-
-
-def side_panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
-    """Return the two sides beside the nearest edge, which always show."""
-    return {role: side_panel(values, setting, role) for role in ROLES}
 
 
 def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:

@@ -10,7 +10,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.box import block
+from orthopsis.core.things.box import block, sides
 from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Role
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
@@ -72,8 +72,8 @@ def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
     """Return the faces that can be divided: the two sides, and the top or the bottom where its edges are drawn."""
     levels = [level for level in _levels(values, setting) if not (values.is_open and level == "top")]
     return {
-        **block.side_panels(values, setting),
-        **{level: block.level_panel(values, setting, level) for level in levels},
+        **sides.side_panels(values, setting),
+        **{level: sides.level_panel(values, setting, level) for level in levels},
     }
 
 

@@ -3,13 +3,11 @@
 from collections.abc import Mapping
 from functools import lru_cache
 
-import numpy as np
-
 from orthopsis.core.construct.moves import Move, Role, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.sight.solid import NOTHING, Edge, Solid, Topology
 from orthopsis.core.things.declare import Build, Clause, Handle, Skewed, Values
 from orthopsis.core.things.division.marks import mark_moves
 from orthopsis.core.things.division.shares import divided
@@ -17,18 +15,12 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.standing import Setting
 
 REPEATED = ("repeat_near", "repeat_far")
-NOTHING = Solid(Topology((), (), ()), np.empty((0, 3)))
-
-
-def panel_of(setting: Setting) -> Panel | None:
-    """Return the face on which a thing lies; None where that face is not drawn."""
-    return setting.anchor.panel if setting.anchor is not None else None
 
 
 @lru_cache(maxsize=1024)
 def solid(values: Values, setting: Setting) -> Solid:
     """Return the lines in the world of the frame's eye: edges without faces, on the face of the other thing."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return NOTHING
     at = divided(values, setting, panel)
@@ -44,7 +36,7 @@ def solid(values: Values, setting: Setting) -> Solid:
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
     """Return the hand's moves: the marks in the chosen way, and the lines through them."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return []
     n, at = values.full, divided(values, setting, panel)
@@ -69,7 +61,7 @@ def _bay(values: Values, panel: Panel) -> tuple[Point, Point]:
 
 
 def _drag_bay(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return {}
     return {"bay": max(distance(_bay(values, panel)[0], at), setting.sheet.division_mm)}
@@ -77,19 +69,19 @@ def _drag_bay(values: Values, setting: Setting, at: Point) -> Mapping[str, Value
 
 def handles_at(values: Values, setting: Setting) -> Mapping[str, Point]:
     """Return where the handle of a repeated part is."""
-    panel = panel_of(setting)
+    panel = setting.panel
     return {} if panel is None or values.word("way") not in REPEATED else {"bay": _bay(values, panel)[1]}
 
 
 def spans(values: Values, setting: Setting) -> Mapping[str, tuple[Point, Point]]:
     """Return between which points the repeated part is measured."""
-    panel = panel_of(setting)
+    panel = setting.panel
     return {} if panel is None or values.word("way") not in REPEATED else {"bay": _bay(values, panel)}
 
 
 def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]]:
     """Return the lines whose place is free: those that are found by eye."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None or values.word("way") != "eye" or panel.along.goal.is_ideal:
         return {}
     return {panel.along.family: ("column.",)}
@@ -97,7 +89,7 @@ def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]
 
 def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping[str, Value]:
     """Return the length of the repeated part with which the drawing stays nearly as it is."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None or name != "way" or value not in REPEATED:
         return {}
     count = len(divided(values, setting, panel).along) + 1
@@ -108,7 +100,7 @@ def follow(values: Values, setting: Setting, name: str, value: Value) -> Mapping
 
 def skewed(values: Values, setting: Setting) -> list[Skewed]:
     """Return the mark that lies farthest from where it would be in truth: none unless a ruler divided the page."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None or values.word("way") != "page":
         return []
     low, far, _, _ = panel.page

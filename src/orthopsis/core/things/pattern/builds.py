@@ -15,9 +15,8 @@ from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Offset, Rule
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import QUARTER_RAD, Place, Rounding
-from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.sight.solid import NOTHING, Edge, Solid, Topology
 from orthopsis.core.things.declare import Build, Clause, Field, Values
-from orthopsis.core.things.division.builds import NOTHING, panel_of
 from orthopsis.core.things.division.parts import are_equal, read_parts
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.pattern.cut import End, pieces
@@ -161,7 +160,7 @@ def _spot(stroke: Stroke, name: str, end: End, cuts: list[tuple[Spot, tuple[Part
 @lru_cache(maxsize=512)
 def solid(values: Values, setting: Setting) -> Solid:
     """Return the lines in the world of the frame's eye: edges without faces, on the face of the other thing."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return NOTHING
     spots: dict[str, Place] = {}
@@ -180,7 +179,7 @@ def _family(panel: Panel, stroke: Stroke) -> str:
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
     """Return the hand's moves: the grid, and from crossing to crossing the pattern of each part."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return []
     done = drawn(values, panel)
@@ -249,7 +248,7 @@ def _piece(values: Values, panel: Panel, piece: Piece, breath: str) -> list[tupl
 @lru_cache(maxsize=512)
 def fields(values: Values, setting: Setting) -> tuple[Field, ...]:
     """Return every other field of checks, as far as the face's outline leaves it."""
-    panel = panel_of(setting)
+    panel = setting.panel
     if panel is None:
         return ()
     net, eye = Net(values), setting.frame.eye

@@ -20,7 +20,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.box import block, corner
+from orthopsis.core.things.box import block, corner, sides
 from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, Values
 from orthopsis.core.things.outline import pieces, roundings, with_corner
@@ -98,7 +98,7 @@ def _on_panel(values: Values, place: Place) -> Place:
 
 
 def _panel(values: Values, setting: Setting) -> Panel:
-    return block.side_panel(values, setting, _role(values))
+    return sides.side_panel(values, setting, _role(values))
 
 
 @lru_cache(maxsize=1024)

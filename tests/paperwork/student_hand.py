@@ -1,0 +1,470 @@
+"""A student's hand that does what printed sentences say: a ruler and a set square that know nothing else."""
+
+import re
+from collections.abc import Callable
+
+import pytest
+from shapely import Point as ShapelyPoint
+from shapely import Polygon, unary_union
+
+Place = tuple[float, float]
+
+
+class Hand:
+    """A sheet, a ruler and a set square: what a student has."""
+
+    def __init__(self, width: float) -> None:
+        self.width = width
+        self.level = 0.0
+        self.at: dict[str, Place] = {}
+        self.light: dict[str, tuple[Place, Place]] = {}
+        self.drawn: list[tuple[Place, Place]] = []
+        self.letters: dict[str, list[list[Place]]] = {}
+        self.scanned: list[str] = []
+        self.scans = 0
+        self.share = 0.0
+        self.marks: list[Place] = []
+        self.planes: list[tuple[Place, Place]] = []
+        """Where letters that step back stand: the foot and the top of the upright at each place."""
+        self.corner: Place = (0.0, 0.0)
+        """The lower left of the place of the next letter."""
+        self.ticks: list[Place] = []
+        self.columns: list[tuple[Place, Place]] = []
+        self.rows: dict[Place, Place] = {}
+        """For a corner on a side the tick of its height on the nearest edge."""
+
+    def rule(self, a: Place, b: Place) -> None:
+        """Draw an edge."""
+        self.drawn.append((a, b))
+
+    def cross(self, a: tuple[Place, Place], b: tuple[Place, Place]) -> Place:
+        """Return where two lines cross, carried on as far as needed."""
+        (ax, ay), (bx, by) = a
+        (cx, cy), (dx, dy) = b
+        across = (bx - ax) * (dy - cy) - (by - ay) * (dx - cx)
+        t = ((cx - ax) * (dy - cy) - (cy - ay) * (dx - cx)) / across
+        return (ax + t * (bx - ax), ay + t * (by - ay))
+
+    def upright(self, at: Place) -> tuple[Place, Place]:
+        """Return the line of an end: aimed at the third point if there is one, else square to the paper."""
+        return (at, self.at["third"]) if "third" in self.at else (at, (at[0], at[1] + 1))
+
+
+def eye_level(hand: Hand, up: str) -> None:
+    hand.level = float(up)
+
+
+def one_point(hand: Hand, across: str) -> None:
+    hand.at["point"] = (float(across), hand.level)
+
+
+def strips(hand: Hand, left: str, right: str) -> None:
+    hand.at |= {"left": (-float(left), hand.level), "right": (hand.width + float(right), hand.level)}
+
+
+def third_above(hand: Hand, side: str, left: str, beyond: str) -> None:
+    hand.at["third"] = (float(left), 420 + float(beyond) if side == "above" else -float(beyond))
+
+
+def front_face(hand: Hand, left: str, up: str, wide: str, tall: str) -> None:
+    x, y, w, h = map(float, (left, up, wide, tall))
+    names = ("bottom left", "bottom right", "top right", "top left")
+    hand.at |= dict(zip(names, ((x, y), (x + w, y), (x + w, y + h), (x, y + h)), strict=True))
+    for a, b in zip(names, (*names[1:], names[0]), strict=True):
+        hand.rule(hand.at[a], hand.at[b])
+
+
+def to_corners(hand: Hand, corners: str) -> None:
+    hand.light = {c.strip(): (hand.at[c.strip()], hand.at["point"]) for c in re.split(r",| and ", corners)}
+
+
+def depth(hand: Hand, corner: str, length: str | None) -> None:
+    (ax, ay), (bx, by) = hand.light[corner]
+    share = 0.5 if length is None else float(length) / ((bx - ax) ** 2 + (by - ay) ** 2) ** 0.5
+    back = {corner: (ax + share * (bx - ax), ay + share * (by - ay))}
+    for _ in range(3):
+        for known, (x, y) in list(back.items()):
+            for other, line in hand.light.items():
+                same = set(known.split()) & set(other.split())
+                if other not in back and len(same) == 1:
+                    runs = ((x, y), (x + 1, y)) if same & {"top", "bottom"} else ((x, y), (x, y + 1))
+                    back[other] = hand.cross(runs, line)
+    hand.at |= {f"back {name}": place for name, place in back.items()}
+
+
+def by_eye(hand: Hand, corner: str) -> None:
+    depth(hand, corner, None)
+
+
+def back_face(hand: Hand, count: str) -> None:
+    names = [name for name in hand.at if name.startswith("back ")]
+    pairs = [(a, b) for i, a in enumerate(names) for b in names[:i] if len(set(a.split()) & set(b.split())) == 2]
+    assert len(pairs) == int(count)
+    for a, b in pairs:
+        hand.rule(hand.at[a], hand.at[b])
+    for name in names:
+        hand.rule(hand.at[name.removeprefix("back ")], hand.at.pop(name))
+
+
+def nearest_edge(hand: Hand, left: str, up: str, tall: str) -> None:
+    x, y = float(left), float(up)
+    hand.at |= {"foot": (x, y), "top": (x, y + float(tall))}
+    hand.rule(hand.at["foot"], hand.at["top"])
+
+
+def aimed_edge(hand: Hand, left: str, up: str, length: str) -> None:
+    x, y = float(left), float(up)
+    tx, ty = hand.at["third"]
+    share = float(length) / ((tx - x) ** 2 + (ty - y) ** 2) ** 0.5
+    end = (x + share * (tx - x), y + share * (ty - y))
+    hand.at |= {"top": (x, y), "foot": end} if ty < y else {"foot": (x, y), "top": end}
+    hand.rule((x, y), end)
+
+
+def to_both_points(hand: Hand, count: str) -> None:
+    hand.light = {
+        f"{end} {side}": (hand.at[end], hand.at[side]) for end in ("foot", "top") for side in ("left", "right")
+    }
+    assert len(hand.light) == int(count)
+
+
+def _end(hand: Hand, side: str, end: str, at: Place) -> None:
+    other = "foot" if end == "top" else "top"
+    hand.at[f"{end} {side}"] = at
+    hand.at[f"{other} {side}"] = hand.cross(hand.upright(at), hand.light[f"{other} {side}"])
+    hand.rule(hand.at[f"{end} {side}"], hand.at[f"{other} {side}"])
+    for name in (end, other):
+        hand.rule(hand.at[name], hand.at[f"{name} {side}"])
+
+
+def side_level(hand: Hand, side: str, length: str, way: str) -> None:
+    assert side == way
+    x = hand.at["foot"][0] + (float(length) if way == "right" else -float(length))
+    _end(hand, side, "foot", hand.cross(hand.light[f"foot {side}"], ((x, 0.0), (x, 1.0))))
+
+
+def side_along(hand: Hand, length: str, end: str, side: str, again: str) -> None:
+    assert side == again
+    (ax, ay), (bx, by) = hand.light[f"{end} {side}"]
+    share = float(length) / ((bx - ax) ** 2 + (by - ay) ** 2) ** 0.5
+    _end(hand, side, end, (ax + share * (bx - ax), ay + share * (by - ay)))
+
+
+def cross_over(hand: Hand, end: str, again: str) -> None:
+    assert end == again
+    left, right = hand.at[f"{end} left"], hand.at[f"{end} right"]
+    hand.at["back corner"] = hand.cross((left, hand.at["right"]), (right, hand.at["left"]))
+    hand.at |= {"end left": left, "end right": right}
+
+
+def to_the_crossing(hand: Hand, count: str) -> None:
+    assert int(count) == 2
+    for end in ("end left", "end right"):
+        hand.rule(hand.at[end], hand.at["back corner"])
+
+
+def _loops(corners: str) -> list[list[Place]]:
+    """Return the places that a list of corners says, across and up, loop by loop."""
+    return [
+        [(float(pair.split()[0]), float(pair.split()[1])) for pair in loop.split(";")]
+        for loop in corners.split("; then on its own ")
+    ]
+
+
+def letter_front(hand: Hand, letter: str, left: str, up: str, corners: str, count: str) -> None:
+    x, y = float(left), float(up)
+    fronts = [[(x + across, y + over) for across, over in loop] for loop in _loops(corners)]
+    hand.letters[letter] = fronts
+    assert sum(map(len, fronts)) == int(count)
+    for front in fronts:
+        for a, b in zip(front, [*front[1:], front[0]], strict=True):
+            hand.rule(a, b)
+
+
+def scan_corners(hand: Hand, count: str) -> None:
+    """Scan the next letter: a corner gets a line if the line does not begin across the letter or along its edge."""
+    letter = list(hand.letters)[hand.scans]
+    hand.scans += 1
+    outer, *others = hand.letters[letter]
+    shape = Polygon(outer, [loop for loop in others if Polygon(outer).contains(Polygon(loop))])
+    shape = shape.union(unary_union([Polygon(loop) for loop in others if not Polygon(outer).contains(Polygon(loop))]))
+    goal = hand.at["point"]
+    free = []
+    for corner in (place for loop in hand.letters[letter] for place in loop):
+        reach = ((goal[0] - corner[0]) ** 2 + (goal[1] - corner[1]) ** 2) ** 0.5
+        ahead = (corner[0] + 0.5 * (goal[0] - corner[0]) / reach, corner[1] + 0.5 * (goal[1] - corner[1]) / reach)
+        if not shape.buffer(0.001).contains(ShapelyPoint(ahead)):
+            free.append(corner)
+    hand.scanned.append(letter)
+    assert len(free) == int(count), f"{letter}: {free}"
+
+
+def letter_depth(hand: Hand, letter: str, across: str, up: str, length: str) -> None:
+    first = _first_of(hand, letter)
+    x, y = first[0] + float(across), first[1] + float(up)
+    px, py = hand.at["point"]
+    hand.share = float(length) / ((px - x) ** 2 + (py - y) ** 2) ** 0.5
+
+
+def _first_of(hand: Hand, letter: str) -> Place:
+    places = [place for loop in hand.letters[letter] for place in loop]
+    return (min(x for x, _ in places), min(y for _, y in places))
+
+
+def letter_back(hand: Hand, count: str) -> None:
+    if "left" in hand.at:
+        return back_on_side(hand, count)
+    return back_of_front(hand)
+
+
+def back_of_front(hand: Hand) -> None:
+    """Go round the back of the next letter: lines like the front ones, from one guide line to the next."""
+    letter = hand.scanned.pop(0)
+    px, py = hand.at["point"]
+    for loop in hand.letters[letter]:
+        back = [(x + hand.share * (px - x), y + hand.share * (py - y)) for x, y in loop]
+        for (a, b), front in zip(zip(back, [*back[1:], back[0]], strict=True), loop, strict=True):
+            hand.rule(a, b)
+            hand.rule(front, a)
+
+
+def letter_marks(hand: Hand, marks: str, word: str) -> None:
+    """Mark, level with the foot of the first letter, from where to where the others stand."""
+    x, y = _first_of(hand, next(iter(hand.letters)))
+    hand.marks = [(x + float(mm), y) for mm in re.findall(MM, marks)]
+
+
+def run_marks(hand: Hand, count: str) -> None:
+    assert len(hand.marks) == int(count)
+
+
+def letter_lines(hand: Hand, count: str) -> None:
+    assert int(count) == 3
+
+
+def letter_planes(hand: Hand, first: str) -> None:
+    """The places of the letters behind: the first is measured, the others repeated through the middles."""
+    letter = [place for loop in hand.letters[next(iter(hand.letters))] for place in loop]
+    (x, y), top, goal = _first_of(hand, next(iter(hand.letters))), max(y for _, y in letter), hand.at["point"]
+    share = float(first) / ((goal[0] - x) ** 2 + (goal[1] - y) ** 2) ** 0.5
+    foot, before = (x + share * (goal[0] - x), y + share * (goal[1] - y)), (x, top)
+    for _ in hand.marks[::2]:
+        head = hand.cross(hand.upright(foot), ((x, top), goal))
+        hand.planes.append((foot, head))
+        middle = hand.cross((foot, head), ((x, (y + top) / 2), goal))
+        foot, before = hand.cross((before, middle), ((x, y), goal)), head
+
+
+def letter_place(hand: Hand, letter: str) -> None:
+    foot, _ = hand.planes[len(hand.letters) - 1]
+    level = (foot, (foot[0] + 1, foot[1]))
+    hand.corner = hand.cross(level, (hand.marks[2 * len(hand.letters) - 2], hand.at["point"]))
+
+
+def letter_in_place(hand: Hand, letter: str, corners: str, count: str) -> None:
+    letter_front(hand, letter, str(hand.corner[0]), str(hand.corner[1]), corners, count)
+    foot, head = hand.planes[len(hand.letters) - 2]
+    tall = max(y for loop in hand.letters[letter] for _, y in loop) - hand.corner[1]
+    assert tall == pytest.approx(head[1] - foot[1], abs=0.1), "as high as the upright at its place"
+
+
+def ticks(hand: Hand, places: str) -> None:
+    foot, top = hand.at["foot"], hand.at["top"]
+    measured = [float(mm) for mm in re.findall(MM, places)]
+    hand.ticks = [foot, *((foot[0], foot[1] + mm) for mm in measured), top]
+
+
+def run_ticks(hand: Hand, count: str) -> None:
+    assert len(hand.ticks) - 2 == int(count)
+
+
+def columns(hand: Hand, rows: str) -> None:
+    """The diagonal of the left side, from the foot of the nearest edge to the top of its far end."""
+    diagonal, numbers = (hand.at["foot"], hand.at["top left"]), re.findall(r"\d+", rows)
+    crossings = [hand.cross(diagonal, (hand.ticks[int(number)], hand.at["left"])) for number in numbers]
+    hand.columns = [hand.upright(at) for at in (hand.at["foot"], *crossings, hand.at["top left"])]
+
+
+def letter_on_side(hand: Hand, letter: str, crossings: str, count: str) -> None:
+    """Find each corner where two light lines cross, counted along and up."""
+    loops = []
+    for group in crossings.split("; then on its own "):
+        loop = []
+        for pair in group.split("; "):
+            along, up = (int(number) for number in pair.split())
+            at = hand.cross(hand.columns[along], (hand.ticks[up], hand.at["left"]))
+            hand.rows[at] = hand.ticks[up]
+            loop.append(at)
+        loops.append(loop)
+        for a, b in zip(loop, [*loop[1:], loop[0]], strict=True):
+            hand.rule(a, b)
+    hand.letters[letter] = loops
+    assert sum(map(len, loops)) == int(count)
+
+
+def scan_from_other_point(hand: Hand, count: str) -> None:
+    letter = list(hand.letters)[len(hand.scanned)]
+    hand.scanned.append(letter)
+    assert int(count) >= 1
+
+
+def nothing_yet(hand: Hand, count: str = "") -> None:
+    """What the back is found with; it is drawn in the steps after this."""
+
+
+def back_on_side(hand: Hand, count: str) -> None:
+    """Each back corner: its height carried round the nearest edge to the block's end, from there to the left point."""
+    end = hand.upright(hand.at["foot right"])
+    for letter in hand.letters:
+        for loop in hand.letters[letter]:
+            back = []
+            for corner in loop:
+                at_end = hand.cross((hand.rows[corner], hand.at["right"]), end)
+                back.append(hand.cross((at_end, hand.at["left"]), (corner, hand.at["right"])))
+            for (a, b), front in zip(zip(back, [*back[1:], back[0]], strict=True), loop, strict=True):
+                hand.rule(a, b)
+                hand.rule(front, a)
+
+
+def nothing(hand: Hand) -> None:
+    """Rubbing out, darkening and toning add no line."""
+
+
+MM = r"([\d.]+) mm"
+SENTENCES: list[tuple[str, Callable[..., None]]] = [
+    (rf"Mark {MM} up on the left and on the right edge\. Join the marks with a light line: the eye level\.", eye_level),
+    (rf"Mark the point on the eye level, {MM} from the left edge\.", one_point),
+    (
+        "Tape strips to the sheet, carry the eye level on over them, and mark the left point "
+        rf"{MM} beyond the left edge and the right point {MM} beyond the right edge\.",
+        strips,
+    ),
+    (
+        r"Tape a strip on (above|below) the sheet and mark the third point on it, "
+        rf"{MM} from the left and {MM} beyond the edge\.",
+        third_above,
+    ),
+    (
+        rf"Mark the lower left corner of [\w ]+ {MM} from the left, {MM} up\. Draw its front, {MM} wide and {MM} tall, "
+        r"square with the paper\.",
+        front_face,
+    ),
+    (
+        r"Rest the ruler on the point, turn it to each corner in turn: ([a-z, ]+)\. Draw \d guide lines, lightly\.",
+        to_corners,
+    ),
+    (rf"From the ([a-z ]+) corner measure {MM} along its guide line and mark it\.", depth),
+    (
+        r"Mark the depth by eye on the guide line of the ([a-z ]+) corner, about half way to the point\.",
+        by_eye,
+    ),
+    (
+        r"From the mark draw (\d) lines? of the back, parallel to the front edges, from guide line to guide line\.",
+        back_face,
+    ),
+    (
+        rf"Mark the foot of the nearest edge of [\w ]+ {MM} from the left, {MM} up\. Draw it upright, {MM} tall\.",
+        nearest_edge,
+    ),
+    (
+        rf"Mark the nearest corner of [\w ]+ {MM} from the left, {MM} up\. Aim at the third point and draw the nearest "
+        rf"edge, {MM} long\.",
+        aimed_edge,
+    ),
+    (
+        r"From both ends of the nearest edge draw light lines to the left point and to the right point: (\d) guide "
+        r"lines\.",
+        to_both_points,
+    ),
+    (
+        rf"Mark the end of the (left|right) side {MM} to the (left|right) of the nearest edge, measured level, "
+        r"and draw it upright between the two guide lines\.",
+        side_level,
+    ),
+    (
+        rf"Mark {MM} along the guide line from the (top|foot) of the nearest edge to the (left|right) point, and draw "
+        r"the end of the (left|right) side from there toward the third point, to the other guide line\.",
+        side_along,
+    ),
+    (
+        r"From the (top|foot) of the left end aim at the right point, from the (top|foot) of the right end at the left "
+        r"point: where the two lines cross is the back corner\.",
+        cross_over,
+    ),
+    (r"Draw the (\d) lines of the back, from the two ends up to the crossing\.", to_the_crossing),
+    (
+        rf"Mark the lower left of ([\w ]+) of \w+ {MM} from the left, {MM} up\. From there measure its corners, across "
+        r"and up: ([\d.; a-z]+)\. Draw the front: (\d+) lines\.",
+        letter_front,
+    ),
+    (
+        r"Scan the corners one by one with the pencil on the point: a corner gets a light line only if the line does "
+        r"not cross the front\. (\d+) guide lines in all\.",
+        scan_corners,
+    ),
+    (
+        r"Along the guide line of the corner of ([\w ]+) of \w+ at ([\d.]+) across, ([\d.]+) up measure "
+        rf"{MM} and mark it\.",
+        letter_depth,
+    ),
+    (
+        r"From the mark go round the back: (\d+) lines?, each like its front edge, until the next guide line or until "
+        r"the front hides it\.",
+        letter_back,
+    ),
+    (
+        r"Mark ([\d. m,and]+) from the lower left of the first letter of (\w+), on a level line through its foot: from "
+        r"where to where the other letters stand\.",
+        letter_marks,
+    ),
+    (r"Run the marks to the point, lightly: (\d+) lines\.", run_marks),
+    (
+        r"Run the lower left, half the height and the top of the first letter of \w+ to the point: (\d) lines, "
+        r"lightly\.",
+        letter_lines,
+    ),
+    (
+        rf"Mark {MM} along the lower line and raise it upright\. From the top before it through its middle to the "
+        r"lower line is the next place\. Go on so for each letter\.",
+        letter_planes,
+    ),
+    (
+        r"A level light line from its place back, to the lines from its marks: there stands ([\w ]+) of \w+, as high "
+        r"as the upright there\.",
+        letter_place,
+    ),
+    (
+        r"From the lower left of its place measure the corners of ([\w ]+) of \w+, across and up: ([\d.; a-z]+)\. Draw "
+        r"the front: (\d+) lines\.",
+        letter_in_place,
+    ),
+    (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
+    (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
+    (
+        r"Draw the side's diagonal from the foot of the nearest edge\. Where it crosses the light lines ([\d, and]+), "
+        r"counted from the foot, are the places along the side: draw lines upright there\.",
+        columns,
+    ),
+    (
+        r"Count the light lines from the nearest edge and from the foot, which are 0\. Corners of ([\w ]+) of \w+, "
+        r"along and up: ([\d; a-z]+)\. Mark them, and draw the outline: (\d+) lines\.",
+        letter_on_side,
+    ),
+    (
+        r"Scan the corners with the pencil on the other point: a light line from each corner whose line does not cross "
+        r"the shape\. (\d+) guide lines? in all\.",
+        scan_from_other_point,
+    ),
+    (
+        r"Mark where the lines from the nearest edge meet the end of the block: that is the back\.",
+        nothing_yet,
+    ),
+    (
+        r"Carry the height round the nearest edge to the block's end, then back to the shape's point, until the guide "
+        r"line\.",
+        nothing_yet,
+    ),
+    (r"Erase what cannot be seen: .*", nothing),
+    (r"Darken the lines that stay, with the ruler: \d+ lines?\.", nothing),
+    (r"Give each direction of face one tone, .*", nothing),
+]
