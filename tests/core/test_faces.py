@@ -7,7 +7,8 @@ import numpy as np
 import pytest
 import shapely
 from hypothesis import assume, given, settings
-from scenes import VIEWS, assert_same_point, divided, faces_of, patterned
+from hypothesis import strategies as st
+from scenes import VIEWS, assert_same_point, divided, exercises, faces_of, patterned
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
@@ -232,3 +233,30 @@ def test_stripes_run_to_the_point_of_their_face(view: str) -> None:
     for line in lines:
         (ax, ay), (bx, by), goal = line.start, line.end, panel.along.goal
         assert (bx - ax) * (goal.y - ay) - (by - ay) * (goal.x - ax) == pytest.approx(0, abs=1e-6)
+
+
+@settings(max_examples=120)
+@given(exercises(most=1), st.sampled_from(["K", "RF", "QUAY 7", "ÅS/OF"]), st.sampled_from(["none", "fifth"]))
+def test_letters_on_any_face_are_where_the_eye_sees_them_and_never_mirrored(
+    host: Exercise, text: str, rim: str
+) -> None:
+    views = [view.model_dump(mode="json") for view in host.views]
+    for face in faces_of(host):
+        sign = {"kind": "lettering", "name": "Sign", "joined_to": "Box 1", "joined_by": f"face_{face}", "text": text}
+        answer = solved(exercise_of(host.things[0].model_dump(mode="json"), {**sign, "rim": rim}, views=views))
+        picture = answer.seen[1].solid.picture(answer.seen[1].eye)
+        for corner, place in picture.items():
+            assert_same_point(answer.board.points[f"Sign.{corner}"].xy, place, corner)
+        edges = {edge.start: edge.end for edge in answer.seen[1].solid.edges}
+        loop, at = [picture["corner.1"]], edges["corner.1"]
+        while at != "corner.1":
+            loop.append(picture[at])
+            at = edges[at]
+        assert shapely.LinearRing(loop).is_ccw, "an outline runs round as it does on the grid"
+
+
+def test_a_sign_is_refused_as_a_word_is() -> None:
+    sign = {"kind": "lettering", "name": "Sign", "joined_to": "Loft", "joined_by": "face_left", "text": "Ж"}
+    with pytest.raises(GeometryError, match="alphabet") as fault:
+        solved(exercise_of(WALL, sign, views=[TWO]))
+    assert fault.value.about == "things.1.text"

@@ -6,7 +6,7 @@ the face; where its diagonal meets them are the places along it.
 
 from collections.abc import Iterable
 
-from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Rule, RuleToPoint, Run
+from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Offset, Rule, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.tolerance import SAME_SHARE
@@ -46,9 +46,13 @@ class Grid:
             acts.append(Run(line, foot, mark, panel.up.family, panel.bottom, "construction"))
         return told + [self._move("columns", act) for act in acts]
 
-    def mark(self, name: str, place: Place) -> Cross:
-        """Return the act that marks a place of the face under a name within the thing."""
+    def mark(self, name: str, place: Place) -> Cross | Offset:
+        """Return the act that marks a place under a name within the thing: by ruler on a face that is drawn true."""
         along, up = place
+        if self._panel.is_true:
+            low, far_low, _, high = self._panel.page
+            across_mm, up_mm = along * (far_low.x - low.x), up * (high.y - low.y)
+            return Offset(self._full(name), self._panel.low, across_mm, up_mm)
         counted = (_counted(self.columns, along), _counted(self.ticks, up))
         return Cross(self._full(name), self.column(along), self.row(up), counted)
 

@@ -56,6 +56,11 @@ def _division(name: str, host: str, face: str, **more: Any) -> dict[str, Any]:
     return {"kind": "division", "name": name, "joined_to": host, "joined_by": f"face_{face}", **more}
 
 
+def _sign(name: str, text: str, face: str, **more: Any) -> dict[str, Any]:
+    """Return a sign on a face of the crate."""
+    return {"kind": "lettering", "name": name, "text": text, "joined_to": "Crate", "joined_by": f"face_{face}", **more}
+
+
 _INCH = 25.4
 READY: tuple[dict[str, Any], ...] = (
     {
@@ -353,6 +358,19 @@ READY: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 180,
         "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "A crate marked on three faces, two points",
+        "eye_level": {"height_mm": 214, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 540}],
+        "things": [
+            _block("Crate", 188, 38, 112, 118, 138),
+            _sign("Number", "R7", "left", rim="fifth"),
+            _sign("Harbour", "COVE", "right", rim="tenth"),
+            _sign("Top", "T", "top", rim="fifth"),
+        ],
+        "minutes": 90,
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

@@ -179,6 +179,42 @@ FACE: dict[str, StepPhrases] = {
         "Lines that lean: they run like the edges of the face.",
         "ruler and set square",
     ),
+    "lettering.counted": StepPhrases(
+        "the letter on the {face}, {rules}",
+        (
+            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
+            "Mark "
+            "the corners where they cross: {crossings}. Draw {thing}: {rule_count} lines.",
+            "Count the light lines on the {face} of {other} along from the {edge} and from its {first_end}, which are "
+            "0. "
+            "Corners of {thing}: {crossings}. Mark them, and draw the outline: {rules}.",
+            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing, light lines counted along "
+            "from the {edge} and from its {first_end}, which are 0: {crossings}; {rules}.",
+        ),
+        "Strokes are equally thick in perspective: wider near, narrower far.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
+        "{rules}.",
+    ),
+    "lettering.measured": StepPhrases(
+        "the letter on the {face}, {rules}",
+        (
+            "From the lower left of the {face} of {other} measure out the corners of {thing}, across and up: "
+            "{offsets}. "
+            "Draw it with the ruler.",
+            "From the lower left of the {face} of {other} measure the corners of {thing}, across and up: {offsets}. "
+            "Draw "
+            "the outline: {rules}.",
+            "Draw {thing} true on the {face} of {other}, its corners across and up from the lower left: {offsets}; "
+            "{rules}.",
+        ),
+        "What lies on a face that is drawn true is drawn true.",
+        "Adding up measures: measure each corner from the same edge.",
+        "ruler and set square",
+        "Mark the corners of {thing} on the {face} of {other} as the measures show, across and up. Draw the outline: "
+        "{rules}.",
+    ),
     "face.light": StepPhrases(
         "{lines} on the {face}, light",
         (

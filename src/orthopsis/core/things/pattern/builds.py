@@ -11,7 +11,7 @@ from functools import lru_cache
 import shapely
 
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Offset, Rule
+from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import QUARTER_RAD, Place, Rounding
@@ -196,7 +196,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
             for spot in (piece.stroke.start, piece.stroke.end):
                 if spot.name in nodes and spot.name not in made:
                     made.add(spot.name)
-                    acts.append((breath, _mark(values, panel, grid, spot)))
+                    acts.append((breath, grid.mark(spot.name, spot.place)))
             acts += _piece(values, panel, piece, breath)
         moves += [values.move("pattern", told, act, one.part.name) for told, act in acts]
     return moves
@@ -210,22 +210,13 @@ def _nodes(done: tuple[Drawn, ...]) -> dict[str, Place]:
     return {spot.name: spot.place for spot in spots if spot.name.startswith("at.")}
 
 
-def _mark(values: Values, panel: Panel, grid: Grid, spot: Spot) -> Act:
-    """Return the act that marks a place of the face: where light lines cross, or by ruler where it is drawn true."""
-    if not panel.is_true:
-        return grid.mark(spot.name, spot.place)
-    low, far_low, _, high = panel.page
-    across, up = spot.place[0] * (far_low.x - low.x), spot.place[1] * (high.y - low.y)
-    return Offset(values.full(spot.name), panel.low, across, up)
-
-
 def _quarter(values: Values, panel: Panel, grid: Grid, curve: str, start: Spot, end: Spot) -> list[tuple[str, Act]]:
     """Return the acts that make the places along a quarter of a wave, which is then drawn by hand through them."""
     n, arc = values.full, _rounding(start, end)
     pole, centre = Spot(f"pole.{curve}", arc.pole), Spot(f"centre.{curve}", arc.centre)
     own = [Spot(f"{end_name}.{curve}", spot.place) for end_name, spot in (("from", start), ("to", end))]
     marks = tuple((n(f"wave.{curve}.{i}"), QUARTER_RAD * i / FACETS) for i in range(1, FACETS))
-    told: list[tuple[str, Act]] = [("", _mark(values, panel, grid, spot)) for spot in (*own, pole, centre)]
+    told: list[tuple[str, Act]] = [("", grid.mark(spot.name, spot.place)) for spot in (*own, pole, centre)]
     ends = (n(own[0].name), n(pole.name), n(own[1].name), n(centre.name))
     return [*told, ("", Curve(n(f"curve.{curve}"), *ends, marks, "unseen"))]
 

@@ -168,7 +168,7 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
         moves += block.side_moves(values, setting, role)
     grid = _grid(values, setting)
 
-    def mark(name: str, place: Place) -> Cross:
+    def mark(name: str, place: Place) -> Act:
         return grid.mark(name, _on_panel(values, place))
 
     moves += grid.moves()
