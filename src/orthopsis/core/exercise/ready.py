@@ -370,7 +370,7 @@ READY: tuple[dict[str, Any], ...] = (
             _sign("Harbour", "COVE", "right", rim="tenth"),
             _sign("Top", "T", "top", rim="fifth"),
         ],
-        "minutes": 90,
+        "minutes": 135,
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""
