@@ -50,7 +50,8 @@ def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ..
     if lies and not document.joined_to:
         why, fix = f"“{document.name}” lies on nothing.", "Choose the thing on whose face it lies."
     elif other < 0:
-        why, fix = f"“{document.name}” stands by “{document.joined_to}”, which is not there.", "Choose another one."
+        verb = "lies on" if lies else "stands by"
+        why, fix = f"“{document.name}” {verb} “{document.joined_to}”, which is not there.", "Choose another one."
     elif other == index or other in below:
         why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
     elif not lies and alone[other].setting.frame.name != document.view:

@@ -237,12 +237,12 @@ class Build:
     handles: tuple[Handle, ...]
     solid: Callable[[Values, Setting], Solid]
     recipe: Callable[[Values, Setting], list[Move]]
-    handles_at: Callable[[Values, Setting], Mapping[str, Point]]
-    spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]]
-    free_lines: Callable[[Values, Setting], Mapping[str, tuple[str, ...]]]
-    needs_eye: Callable[[Values], frozenset[str]]
     place: Callable[[Setting, int], Mapping[str, Value]]
-    follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]]
+    handles_at: Callable[[Values, Setting], Mapping[str, Point]] = lambda values, setting: {}
+    spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]] = lambda values, setting: {}
+    free_lines: Callable[[Values, Setting], Mapping[str, tuple[str, ...]]] = lambda values, setting: {}
+    needs_eye: Callable[[Values], frozenset[str]] = lambda values: frozenset()
+    follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]] = lambda values, setting, name, value: {}
     corners: CornerHandles | None = None
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0

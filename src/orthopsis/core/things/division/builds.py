@@ -126,7 +126,6 @@ DIVIDED = Build(
     handles_at=handles_at,
     spans=spans,
     free_lines=free_lines,
-    needs_eye=lambda values: frozenset(),
     place=place,
     follow=follow,
     skewed=skewed,

@@ -126,12 +126,7 @@ LETTERED = Build(
     handles=(),
     solid=solid,
     recipe=recipe,
-    handles_at=lambda values, setting: {},
-    spans=lambda values, setting: {},
-    free_lines=lambda values, setting: {},
-    needs_eye=lambda values: frozenset(),
     place=place,
-    follow=lambda values, setting, name, value: {},
 )
 
 LETTERING = ThingKind(

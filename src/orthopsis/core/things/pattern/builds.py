@@ -277,11 +277,6 @@ PATTERNED = Build(
     handles=(),
     solid=solid,
     recipe=recipe,
-    handles_at=lambda values, setting: {},
-    spans=lambda values, setting: {},
-    free_lines=lambda values, setting: {},
-    needs_eye=lambda values: frozenset(),
     fields=fields,
     place=place,
-    follow=lambda values, setting, name, value: {},
 )

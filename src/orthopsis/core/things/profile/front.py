@@ -305,7 +305,6 @@ FRONT = Build(
     handles_at=handles_at,
     spans=spans,
     free_lines=free_lines,
-    needs_eye=lambda values: frozenset(),
     place=place,
     follow=follow,
     true_length=true_length,

@@ -281,7 +281,6 @@ SIDE = Build(
     corners=CornerHandles(("outline",), _drag_corner),
     handles_at=handles_at,
     spans=corner.spans,
-    free_lines=lambda values, setting: {},
     needs_eye=corner.needs_eye,
     place=place,
     follow=corner.follow,
