@@ -19,7 +19,7 @@ import numpy as np
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, estimate_point
-from orthopsis.core.check.hand import HAND_ERROR_MM, TOO_SHORT_DEG
+from orthopsis.core.check.hand import TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.check.tones import tone_areas
@@ -28,6 +28,7 @@ from orthopsis.core.exercise.edit_things import add_thing
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.setting import prepare, sheet_of
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.greys import greys_of

@@ -4,7 +4,7 @@ import statistics
 
 from grids import grid_of_boxes
 from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.personal import sheet_for
+from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
@@ -42,7 +42,7 @@ def main() -> None:
     def name_sheets() -> None:
         pages = Pages("Names")
         for number, copy in enumerate(copies, start=1):
-            own = draw(sheet_for(names, f"Puffin {number}").exercise)
+            own = own_sheet(names, f"Puffin {number}").drawing
             add_sheets(pages, own, "starter", "Names", [copy])
             add_steps(pages, own, "Names", 4)
             add_sheets(pages, own, "answer", "Names", [copy])

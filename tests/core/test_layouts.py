@@ -14,7 +14,7 @@ from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.edit import drag, set_at, type_at
-from orthopsis.core.exercise.personal import sheet_for
+from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
@@ -200,7 +200,7 @@ def test_a_sheet_drawn_as_asked_is_found_right(layout: str) -> None:
 def test_names_of_any_length_stand_in_a_row_of_their_own() -> None:
     exercise = row(layout="steps", whose="student", step=40.0)
     for name in ("Ada", "Guillemot 14", "Oystercatcher"):
-        assert solved(sheet_for(exercise, name).exercise).moves
+        assert solved(own_sheet(exercise, name).exercise).moves
 
 
 def test_a_round_letter_straight_over_the_point_can_be_drawn() -> None:

@@ -486,10 +486,10 @@ export interface paths {
             cookie?: never;
         };
         /**
-         * Own Sheet
+         * Sheet Of Student
          * @description Return the sheet of one student.
          */
-        get: operations["own_sheet_api_exercises__exercise_id__own__class_id___student_id__get"];
+        get: operations["sheet_of_student_api_exercises__exercise_id__own__class_id___student_id__get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -4828,7 +4828,7 @@ export interface operations {
             };
         };
     };
-    own_sheet_api_exercises__exercise_id__own__class_id___student_id__get: {
+    sheet_of_student_api_exercises__exercise_id__own__class_id___student_id__get: {
         parameters: {
             query?: never;
             header?: never;

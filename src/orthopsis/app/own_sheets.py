@@ -7,8 +7,8 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.drawing import Picture
-from orthopsis.core.exercise.personal import is_personal, sheet_for
-from orthopsis.core.exercise.solve import draw
+from orthopsis.core.exercise.own_sheet import own_sheet
+from orthopsis.core.exercise.personal import is_personal
 from orthopsis.store import classes, exercises
 
 router = APIRouter(prefix="/api/exercises", tags=["shelf"], responses=PROBLEMS)
@@ -40,16 +40,13 @@ def own_sheets(exercise_id: int, class_id: int, db: Db, teacher: Me) -> OwnSheet
 
 
 @router.get("/{exercise_id}/own/{class_id}/{student_id}")
-def own_sheet(exercise_id: int, class_id: int, student_id: int, db: Db, teacher: Me) -> OwnSheetLine:
+def sheet_of_student(exercise_id: int, class_id: int, student_id: int, db: Db, teacher: Me) -> OwnSheetLine:
     """Return the sheet of one student."""
     exercise = read_exercise(exercises.get_exercise(db, teacher.id, exercise_id).document)
     student = classes.get_student(db, teacher.id, student_id)
-    own = sheet_for(exercise, student.alias)
-    drawing = draw(own.exercise)
-    minutes, lesson = sum(step.minutes for step in drawing.steps if not step.extra), own.exercise.minutes
-    remarks = list(own.remarks)
-    if minutes > lesson:
-        remarks.append(f"About {minutes:.0f} minutes; the lesson has {lesson}.")
-    remarks += [piece.text for piece in drawing.advice if piece.code in ("off_paper", "over_the_fold")]
+    own = own_sheet(exercise, student.alias)
+    drawing = own.drawing
     picture = Picture.model_construct(**{name: getattr(drawing, name) for name in Picture.model_fields})
-    return OwnSheetLine(student_id=student.id, alias=student.alias, remarks=remarks, minutes=minutes, picture=picture)
+    return OwnSheetLine(
+        student_id=student.id, alias=student.alias, remarks=list(own.remarks), minutes=own.minutes, picture=picture
+    )

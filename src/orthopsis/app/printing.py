@@ -8,7 +8,8 @@ from sqlalchemy.orm import Session
 
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.drawing import Drawing
-from orthopsis.core.exercise.personal import is_personal, sheet_for
+from orthopsis.core.exercise.own_sheet import own_sheet
+from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
@@ -61,7 +62,7 @@ def _sheets(
         yield draw(exercise), row.title, [(student, school_class) for student in students]
         return
     for student in students:
-        own = draw(sheet_for(exercise, student.alias).exercise)
+        own = own_sheet(exercise, student.alias).drawing
         yield own, f"{row.title}: {student.alias}", [(student, school_class)]
 
 

@@ -22,7 +22,8 @@ from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.personal import is_personal, sheet_for
+from orthopsis.core.exercise.own_sheet import own_sheet
+from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.setting import sheet_of
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.plane.homogeneous import Point
@@ -61,7 +62,7 @@ def read_and_check(
             "problem": f"The sheet was not found: {reading.reason}. Place its corners by hand.",
         }
     whose = names.get(reading.code.student, name) if reading.code else name
-    own = sheet_for(exercise, whose).exercise if whose else exercise
+    own = own_sheet(exercise, whose).exercise if whose else exercise
     greys = greys_of(reading.flat_jpeg, tone_areas(draw_picture(own).faces), PREVIEW_PX_PER_MM)
     checked = check(own, reading.strokes, greys)
     return {

@@ -13,7 +13,8 @@ from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.feedback import note
 from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.personal import is_personal, sheet_for
+from orthopsis.core.exercise.own_sheet import own_sheet
+from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.wording.vocabulary import Wording
 from orthopsis.store import classes, piles
 from orthopsis.store.clock import now
@@ -168,7 +169,7 @@ def _exercise_of(db: Db, row: SheetRow) -> Exercise:
     """Return the exercise of a sheet, as it is on the sheet of its student."""
     exercise = read_exercise(db.get_one(Pile, row.pile_id).document)
     student = db.get(Student, row.student_id) if row.student_id else None
-    return exercise if student is None else sheet_for(exercise, student.alias).exercise
+    return exercise if student is None else own_sheet(exercise, student.alias).exercise
 
 
 def _note(db: Db, row: SheetRow, checked: Checked, decisions: dict[str, Any]) -> str:

@@ -10,12 +10,13 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from orthopsis.core.check.hand import HAND_ERROR_MM, tolerance_at_point
+from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.check.tones import ToneArea, tone_areas
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import adornments, prepare
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 
 MISTAKES = (

@@ -69,11 +69,15 @@ onUnmounted(() => (run += 1))
         <NButton size="small" @click="isStopped = true">Stop</NButton>
       </template>
     </div>
+    <p v-if="toLookAt" class="cure">
+      What becomes of long names, and of those that take longer than the lesson, is decided
+      <RouterLink :to="`/desk/${exercise}`">at the desk</RouterLink>, for all at once.
+    </p>
     <ul>
       <li v-for="line in sorted" :key="line.student_id" :class="{ look: line.remarks.length }">
         <a :href="address(line.student_id)" target="_blank" rel="noopener" :aria-label="`PDF for ${line.alias}`">
           <span class="picture"><SheetThumb :picture="line.picture" :label="`Sheet of ${line.alias}`" /></span>
-          <strong>{{ line.alias }}</strong>
+          <strong>{{ line.alias }}</strong> <span class="minutes">{{ Math.round(line.minutes) }} min</span>
         </a>
         <p v-for="remark in line.remarks" :key="remark">{{ remark }}</p>
       </li>
@@ -116,6 +120,20 @@ li.look {
 a {
   color: inherit;
   text-decoration: none;
+}
+
+.cure {
+  margin: 2px 0 8px;
+}
+
+.cure a {
+  color: var(--accent);
+  text-decoration: underline;
+}
+
+.minutes {
+  float: right;
+  color: var(--ink-soft);
 }
 
 .picture {

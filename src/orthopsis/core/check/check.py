@@ -6,7 +6,6 @@ from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEsti
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
 from orthopsis.core.check.findings import findings
-from orthopsis.core.check.hand import HAND_ERROR_MM
 from orthopsis.core.check.judge import judge, part_of_curve, unexpected
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
@@ -15,6 +14,7 @@ from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.setting import Prepared, adornments, prepare
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.frame import distance_names, distance_points
 

@@ -3,15 +3,12 @@
 A hand that misses by ``sigma`` at each end of a line of length L passes a point at distance D from the
 line's middle with a standard deviation of sigma sqrt(1/2 + 2 D^2 / L^2). The tolerance is twice that.
 
-Source: propagation of two independent end errors (from memory); the sigmas are common practice, no source.
+Source: propagation of two independent end errors (from memory).
 """
 
 import math
 from dataclasses import dataclass
 
-from orthopsis.core.wording.vocabulary import Level
-
-HAND_ERROR_MM: dict[Level, float] = {"youngest": 2.0, "middle": 1.0, "oldest": 0.5}
 TOO_SHORT_DEG = 5.0
 """Where one tolerance is more than this, seen from the line's middle, the line is too short to tell."""
 FAR_MORE = 3.0

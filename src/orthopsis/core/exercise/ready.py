@@ -268,6 +268,7 @@ READY: tuple[dict[str, Any], ...] = (
                 "name": "Name",
                 "whose": "student",
                 "long": "rows",
+                "late": "initials",
             }
         ],
         "minutes": 135,

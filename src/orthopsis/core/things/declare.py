@@ -183,6 +183,18 @@ def stand_on_front(values: Values, setting: Setting, joint: Joint) -> Mapping[st
 
 
 @dataclass(frozen=True, slots=True)
+class Fit:
+    """What a student's own sheet must fit beside the paper.
+
+    ``thinnest_mm``: the thinnest stroke that hands of this level draw well; ``is_late``: whether the whole takes longer
+    than the lesson.
+    """
+
+    thinnest_mm: float = 0.0
+    is_late: bool = False
+
+
+@dataclass(frozen=True, slots=True)
 class Personal:
     """A thing made a student's own: the values that change, and what a teacher should look at."""
 
@@ -227,6 +239,7 @@ class Build:
         true_length: how long its edges in a direction are in the world, mm at the scale of the first corner.
         corners: the corners of its outline, where they can be dragged.
         keep_shape: measures (mm) with which it has the same shape in the world in another setting.
+        is_personal: whether it is another one on each student's sheet.
         personal: what becomes of it on the sheet of a student, by the student's name; nothing where it is the same.
         panels: its faces on which other things can lie, by the way they are turned.
         skewed: places that are not where they would be in truth, for a thing that lies on a face.
@@ -246,7 +259,8 @@ class Build:
     corners: CornerHandles | None = None
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}
     true_length: Callable[[Values, Setting, str], float] = lambda values, setting, role: 0.0
-    personal: Callable[[Values, str], Personal | None] = lambda values, name: None
+    is_personal: Callable[[Values], bool] = lambda values: False
+    personal: Callable[[Values, Setting, str, Fit], Personal | None] = lambda values, setting, name, fit: None
     joints: Callable[[Values, Setting], Mapping[str, Joint]] = lambda values, setting: {}
     panels: Callable[[Values, Setting], Mapping[str, Panel]] = lambda values, setting: {}
     skewed: Callable[[Values, Setting], list[Skewed]] = lambda values, setting: []

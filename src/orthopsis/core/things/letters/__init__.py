@@ -9,7 +9,7 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.letters.builds import FRONT, SIDE
 from orthopsis.core.things.letters.layouts import LAYOUTS, SHOWN_IN, STRAIGHT
 from orthopsis.core.things.letters.measures import THICKNESS
-from orthopsis.core.things.letters.names import LONG, WHOSE
+from orthopsis.core.things.letters.names import LATE, LONG, WHOSE
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
 from orthopsis.core.things.profile import DEPTH_CORNERS
 
@@ -21,6 +21,7 @@ LETTERS = ThingKind(
         Text("text", "the word", "KNOT", 80),
         Choice("whose", "whose word it is", WHOSE, "all"),
         Choice("long", "what becomes of long names", LONG, "smaller"),
+        Choice("late", "what becomes of names that take longer than the lesson", LATE, "whole"),
         Choice("layout", "how its letters stand", LAYOUTS, STRAIGHT, SHOWN_IN),
         Length("step", "the first step back", 40.0, 1.0, 2000.0),
         Length("spread", "the room about the point", 30.0, 1.0, 2000.0),

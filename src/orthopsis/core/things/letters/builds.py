@@ -13,19 +13,21 @@ from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
 from orthopsis.core.things.letters.assembly import Member, Members, assembled_moves, assembled_solid
 from orthopsis.core.things.letters.halves import halves
-from orthopsis.core.things.letters.layouts import LAYOUTS, ONE_POINT, STRAIGHT
+from orthopsis.core.things.letters.layouts import LAYOUTS, ONE_POINT, STRAIGHT, takes_rows
 from orthopsis.core.things.letters.measures import on_block, shaped
-from orthopsis.core.things.letters.names import own_name, own_name_on_side
+from orthopsis.core.things.letters.names import is_own, own_name, own_name_on_side
 from orthopsis.core.things.letters.rows import around, row
+from orthopsis.core.things.letters.word import ROW_END
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
 from orthopsis.core.things.profile.side import SIDE as PROFILE_SIDE
 from orthopsis.core.things.standing import Joint, Setting
 
+_OWN = {"whose": ("student",)}
 _WHOSE = (
     Clause("It is {whose}. ", {"whose": ("all",)}),
-    Clause("It is {whose}; a long one is {long}. ", {"whose": ("student",)}),
+    Clause("It is {whose}; a long one is {long}, one that takes longer than the lesson {late}. ", _OWN),
 )
 _STROKES = (
     Clause("Strokes {thickness}. ", {"thickness": ("fifth", "quarter", "third")}),
@@ -86,6 +88,14 @@ def _laid_out(build: Build, layouts: Mapping[str, Members]) -> Build:
                 "Set it in one row, or choose another layout.",
                 about="layout",
                 nearest=LAYOUTS[STRAIGHT],
+            )
+        if ROW_END in values.word("text") and not takes_rows(layout):
+            raise GeometryError(
+                "rows_in_layout",
+                f"The letters of “{values.name}” cannot be set in two rows and stand like this.",
+                "Leave the stroke between the rows out, or set it in one row.",
+                about="text",
+                nearest=values.word("text").replace(ROW_END, ""),
             )
         return layouts[layout](values, setting) if layout in layouts else None
 
@@ -234,6 +244,7 @@ FRONT = replace(
     handles_at=_front_handles,
     spans=_front_spans,
     place=_place_front,
+    is_personal=is_own,
     personal=own_name,
 )
 SIDE = replace(
@@ -247,5 +258,6 @@ SIDE = replace(
         *PROFILE_SIDE.sentence[1:],
     ),
     place=_place_side,
+    is_personal=is_own,
     personal=own_name_on_side,
 )

@@ -3,6 +3,7 @@
 The letters of one side begin where the slice of the other one ends.
 """
 
+from collections.abc import Sequence
 from dataclasses import replace
 
 from orthopsis.core.errors import GeometryError
@@ -11,6 +12,7 @@ from orthopsis.core.things.box import block
 from orthopsis.core.things.box.block import ROLES, Role
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.letters.assembly import Member
+from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
 from orthopsis.core.things.outline import Outline, moved, size
@@ -28,16 +30,15 @@ def halves(values: Values, setting: Setting) -> list[Member]:
     Raises:
         GeometryError: the slices are too thick for the sides.
     """
-    letters = letters_of(values)
-    middle = (len(letters) + 1) // 2
-    members = [_half(values, setting, "left", letters[:middle])]
-    if letters[middle:]:
-        right = _half(values, setting, "right", letters[middle:])
+    first, second = side_by_side("corner", letters_of(values))
+    members = [_half(values, setting, "left", first)]
+    if second:
+        right = _half(values, setting, "right", second)
         members.append(replace(right, shared=_shared(right.values, members[0].values)))
     return members
 
 
-def _half(values: Values, setting: Setting, role: Role, letters: list[Letter]) -> Member:
+def _half(values: Values, setting: Setting, role: Role, letters: Sequence[Letter]) -> Member:
     taken = _taken(values, setting, role)
     start = letters[0].left
     outline: Outline = tuple(loop for letter in letters for loop in moved(letter.outline, -start, 0.0))

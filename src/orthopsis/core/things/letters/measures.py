@@ -74,6 +74,11 @@ def letters_of(values: Values, division_mm: float = 0.0) -> list[Letter]:
     return [_on_marks(letter, division_mm) for letter in letters] if division_mm else letters
 
 
+def stroke_mm(values: Values) -> float:
+    """Return how wide the upright strokes of a word are, in the measures of its letters."""
+    return _measures(values, 0.0).stroke
+
+
 def _on_marks(letter: Letter, division_mm: float) -> Letter:
     """Return a letter with its corners on marks of the ruler, or as it is where they are too coarse for it."""
     rounded = replace(letter, outline=on_marks(letter.outline, division_mm))

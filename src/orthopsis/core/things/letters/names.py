@@ -1,56 +1,103 @@
 """A word that stands for each student's own name: how does a name fit where the teacher's word stands?
 
 It takes up no more room than the teacher's word. A long name becomes smaller; where that would make its letters too
-small to draw well, it may be set in two rows or as initials instead, as the teacher has decided for all.
+small to draw well, it may be set in two rows or as initials instead, and a name that would take longer than the lesson
+may be cut to initials, as the teacher has decided for all.
 """
 
 import math
 from dataclasses import replace
 
-from orthopsis.core.things.declare import Personal, Values
-from orthopsis.core.things.letters.measures import shaped
+from orthopsis.core.things.box.sides import side_panel
+from orthopsis.core.things.declare import Fit, Personal, Values
+from orthopsis.core.things.letters.layouts import side_by_side, takes_rows
+from orthopsis.core.things.letters.measures import letters_of, stroke_mm
 from orthopsis.core.things.letters.word import ROW_END, readable
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.standing import Setting
 
 WHOSE = {"all": "the same for everybody", "student": "a place for each student's own name"}
 LONG = {"smaller": "made smaller", "rows": "set in two rows", "initials": "cut to initials"}
+LATE = {"whole": "kept whole", "initials": "cut to initials"}
 SMALLEST = 0.6
 """A name that would be less than this share of the teacher's letters is long (no source)."""
 SHORTEST_ROWS = 4
 """Characters of a name that can be parted."""
+LEAST_SHARE = 0.05
+"""Below this share of the teacher's letters the ruler's marks decide, and nothing gets smaller."""
 TALLEST = 1.5
 """How many times as tall as the teacher's word two rows may be (no source)."""
 
 
-def own_name(values: Values, name: str) -> Personal | None:
+def is_own(values: Values) -> bool:
+    """Tell whether a word is another one on each student's sheet."""
+    return values.word("whose") == "student"
+
+
+def own_name(values: Values, setting: Setting, name: str, fit: Fit) -> Personal | None:
     """Return what becomes of a word drawn true, on a student's sheet; nothing if it is the same for everybody."""
-    found = own_name_on_side(values, name)
-    if found is None:
+    if not is_own(values):
         return None
-    share = _share(values, str(found.changes["text"]))
-    return replace(found, changes={**found.changes, **_smaller(values, share)})
+    text, remarks = _chosen(values, name, fit, stroke_mm(values))
+    return Personal(_fitted(values, text, setting.sheet.division_mm), tuple(remarks))
 
 
-def own_name_on_side(values: Values, name: str) -> Personal | None:
+def own_name_on_side(values: Values, setting: Setting, name: str, fit: Fit) -> Personal | None:
     """Return what becomes of a word on a side: the block stays as it is, a longer name has narrower letters on it."""
-    if values.word("whose") != "student":
+    if not is_own(values):
         return None
-    text, remarks = readable(name.replace(ROW_END, " "))
-    share = _share(values, text)
-    if share < SMALLEST and values.word("long") != "smaller":
-        text = _in_rows(text) if values.word("long") == "rows" else _initials(text)
-        share = _share(values, text)
-    if share < SMALLEST:
-        remarks.append(f"The letters are only {share:.0%} as large as yours; they will be hard to draw.")
+    side = side_panel(values, setting, "left" if values.word("side") == "left" else "right")
+    stroke = stroke_mm(values) * side.bottom_mm / _room(values)[0]
+    text, remarks = _chosen(values, name, fit, stroke)
     return Personal({"text": text}, tuple(remarks))
+
+
+def _chosen(values: Values, name: str, fit: Fit, stroke: float) -> tuple[str, list[str]]:
+    """Return the text of a name as it fits, and what a teacher should look at.
+
+    Args:
+        stroke: how wide the strokes of the teacher's word are on the page, mm.
+    """
+    whole, remarks = readable(name.replace(ROW_END, " "))
+    smallest = min(max(SMALLEST, fit.thinnest_mm / stroke), 1.0)
+    text = whole
+    if fit.is_late and values.word("late") == "initials":
+        text = _initials(whole)
+    elif _share(values, whole) < smallest:
+        text = {"smaller": whole, "rows": _in_rows(values, whole), "initials": _initials(whole)}[values.word("long")]
+    share = _share(values, text)
+    if share < smallest:
+        wide = math.floor(10 * stroke * share) / 10
+        remarks.append(f"Its strokes are only {wide:g} mm wide, {share:.0%} of yours; they will be hard to draw.")
+    return text, remarks
+
+
+def _fitted(values: Values, text: str, division_mm: float) -> dict[str, Value]:
+    """Return the text and the measures with which a word takes up no more room, its corners on marks of the ruler."""
+    wide, share = _room(values, division_mm)[0], _share(values, text)
+    while True:
+        changes: dict[str, Value] = {"text": text, **_smaller(values, share)}
+        own_wide = _room(replace(values, held={**values.held, **changes}), division_mm)[0]
+        if own_wide <= wide + division_mm or share < LEAST_SHARE:
+            return changes
+        share *= wide / own_wide
 
 
 def _share(values: Values, text: str) -> float:
     """Return how many times as large as the teacher's a word can be, at most 1."""
-    wide, tall = size(shaped(values).outline("outline"))
-    own_wide, own_tall = size(shaped(replace(values, held={**values.held, "text": text})).outline("outline"))
+    wide, tall = _room(values)
+    own_wide, own_tall = _room(replace(values, held={**values.held, "text": text}))
     return min(1.0, wide / own_wide, TALLEST * tall / own_tall)
+
+
+def _room(values: Values, division_mm: float = 0.0) -> tuple[float, float]:
+    """Return how wide and tall the letters of a word are that stand side by side, where those are most, mm."""
+    letters = letters_of(values, division_mm)
+    groups = [group for group in side_by_side(values.word("layout"), letters) if group]
+    extents = [size(tuple(loop for letter in group for loop in letter.outline)) for group in groups]
+    wide = max(right - min(a.left for a in group) for group, (right, _) in zip(groups, extents, strict=True))
+    return wide, max(high for _, high in extents)
 
 
 def _smaller(values: Values, share: float) -> dict[str, Value]:
@@ -67,9 +114,9 @@ def _floor(mm: float) -> float:
     return float(math.floor(mm)) if mm >= 1 else mm
 
 
-def _in_rows(text: str) -> str:
-    """Return a name in two rows: parted at a space near its middle, else in the middle."""
-    if len(text) < SHORTEST_ROWS:
+def _in_rows(values: Values, text: str) -> str:
+    """Return a name in two rows: parted at a space near its middle, else in the middle; whole where rows cannot be."""
+    if len(text) < SHORTEST_ROWS or not takes_rows(values.word("layout")):
         return text
     middle = len(text) / 2
     spaces = [i for i, character in enumerate(text) if character in " -"]

@@ -25,6 +25,7 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.letters.assembly import Member
+from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
 from orthopsis.core.things.profile.front import FRONT, depth_reach
@@ -179,21 +180,25 @@ def _plane_acts(values: Values, goal: str, first: str, count: int) -> list[tuple
 def _ring(values: Values, setting: Setting, letters: Sequence[Letter]) -> list[Point]:
     """Return the lower left of each letter: a row over the point and one under it; from seven on two stand beside."""
     goal, division = setting.frame.way("away").goal, setting.sheet.division_mm
-    count, free, height, gap = len(letters), values.mm("spread"), values.mm("height"), values.mm("gap")
-    beside = 2 if count > 6 else 0
-    over = (count - beside + 1) // 2
-    rows = ((0, over, goal.y + free), (over + beside, count, goal.y - free - height))
-    places: dict[int, Point] = {}
-    for start, end, bottom in rows:
-        wide = sum(a.right - a.left for a in letters[start:end]) + gap * (end - start - 1)
-        x = goal.x - wide / 2
-        for i in range(start, end):
-            places[i] = Point(x, bottom)
-            x += letters[i].right - letters[i].left + gap
+    free, height = values.mm("spread"), values.mm("height")
+    over, *beside, under = side_by_side("about", letters)
+    rows = [_row_of(values, group, goal.x, bottom) for group, bottom in ((over, free), (under, -free - height))]
+    places = [Point(p.x, goal.y + p.y) for p in rows[0]]
+    low = [Point(p.x, goal.y + p.y) for p in rows[1]]
     if beside:
-        left, right = letters[over], letters[over + 1]
-        side = max(free, max(abs(p.x - goal.x) for p in places.values()) - (left.right - left.left))
-        places[over] = Point(goal.x - side - (left.right - left.left), goal.y - height / 2)
-        places[over + 1] = Point(goal.x + side, goal.y - height / 2)
-        assert right.left >= left.left
-    return [Point(round_to(p.x, division), round_to(p.y, division)) for _, p in sorted(places.items())]
+        wide = [letter.right - letter.left for (letter,) in beside]
+        half = max(goal.x - p.x for p in places + low)
+        is_tucked = free >= height / 2 + values.mm("gap")
+        aside = max(free, half - max(wide)) if is_tucked else half + values.mm("gap")
+        places += [Point(goal.x - aside - wide[0], goal.y - height / 2), Point(goal.x + aside, goal.y - height / 2)]
+    return [Point(round_to(p.x, division), round_to(p.y, division)) for p in places + low]
+
+
+def _row_of(values: Values, letters: Sequence[Letter], middle: float, bottom: float) -> list[Point]:
+    """Return the lower left of each letter of a row about an upright line."""
+    wide = sum(letter.right - letter.left for letter in letters) + values.mm("gap") * (len(letters) - 1)
+    places, x = list[Point](), middle - wide / 2
+    for letter in letters:
+        places.append(Point(x, bottom))
+        x += letter.right - letter.left + values.mm("gap")
+    return places
