@@ -37,6 +37,21 @@ VIEWS: dict[str, dict[str, Any]] = {
     },
     "obtuse": {"kind": "three_point", "left_mm": -80.0, "right_mm": 480.0, "third_x_mm": 220.0, "third_y_mm": -30.0},
 }  # fmt: skip
+# A word whose letters stand apart, in one point; a word around the corner of a block.
+ROW = {
+    "kind": "letters",
+    "name": "Knot",
+    "text": "KNOT",
+    "left": 30,
+    "bottom": 30,
+    "width": 50,
+    "height": 60,
+    "gap": 10,
+}
+CORNER = {
+    **ROW, "layout": "corner", "left": 215, "bottom": 40, "height": 140, "left_by": "measured", "left_length": 110,
+    "right_by": "measured", "right_length": 120, "slice": 15,
+}  # fmt: skip
 LOOKS = st.sampled_from(["solid", "see_through", "open"])
 
 
@@ -93,6 +108,35 @@ def _stood(draw: Any, thing: dict[str, Any], view: str) -> dict[str, Any]:
         return {**thing, **place, "depth_by": how, "depth": draw(st.floats(1.0, 5.0))}
     block = draw(_corner_boxes("Shape", view))
     return {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
+
+
+@st.composite
+def laid_out(draw: Any) -> Exercise:
+    """Return a word in one of the layouts."""
+    thing = {"text": draw(st.sampled_from(["K", "NO", "ROPE", "TIDAL", "HARBOURS"])), "look": "solid"}
+    thing |= {
+        "form": draw(st.sampled_from(["block", "round"])),
+        "depth_by": draw(st.sampled_from(["half", "measured"])),
+    }
+    view = draw(st.sampled_from(["one_point", "two_point", "from_above"]))
+    if view == "one_point":
+        layout = draw(st.sampled_from(["away", "steps", "about"]))
+        place = {"left": draw(st.integers(5, 120)) + 0.37, "bottom": draw(st.integers(5, 90)) + 0.41}
+        sizes = {
+            "width": draw(st.integers(20, 60)),
+            "height": draw(st.integers(20, 70)),
+            "gap": draw(st.integers(2, 20)),
+        }
+        more = {
+            "step": draw(st.floats(20, 60)),
+            "depth": draw(st.floats(2, 12)),
+            "spread": draw(st.integers(5, 40)) + 0.3,
+        }
+        return exercise_of({**ROW, **thing, "layout": layout, **place, **sizes, **more}, views=[VIEWS[view]])
+    bottom, height = (draw(st.integers(20, 80)), 130) if view == "two_point" else (draw(st.integers(90, 130)), 60)
+    sides = {"left_length": draw(st.floats(60, 110)), "right_length": draw(st.floats(60, 110))}
+    thing |= {"left": draw(st.integers(170, 230)), "bottom": bottom + 0.3, "height": height, **sides}
+    return exercise_of({**CORNER, **thing, "slice": draw(st.floats(4, 20))}, views=[VIEWS[view]])
 
 
 def rounded() -> st.SearchStrategy[Exercise]:
@@ -158,7 +202,7 @@ def divided(draw: Any) -> Exercise:
 @st.composite
 def patterned(draw: Any) -> Exercise:
     """Return a word, a shape or a box with a pattern on a face of it."""
-    exercise = draw(words(looks=("solid",)) | profiles(looks=("solid",)) | exercises(most=1))
+    exercise = draw(words(looks=("solid",)) | laid_out() | profiles(looks=("solid",)) | exercises(most=1))
     faces = sorted(faces_of(exercise))
     assume(faces)
     host = exercise.things[0]

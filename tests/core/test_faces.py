@@ -1,6 +1,8 @@
 """What lies on a face: divisions and patterns. Textbook: cross-ratio, harmonic conjugates; the rest common practice."""
 
+import itertools
 import math
+from collections.abc import Sequence
 from typing import Any
 
 import numpy as np
@@ -8,7 +10,7 @@ import pytest
 import shapely
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
-from scenes import VIEWS, assert_same_point, divided, exercises, faces_of, patterned
+from scenes import CORNER, ROW, VIEWS, assert_same_point, divided, exercises, faces_of, patterned
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
@@ -22,6 +24,8 @@ from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import cross_ratio, harmonic_conjugate, repeated_mark
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.letters.measures import letters_of
 
 WALL = {
     "kind": "box", "name": "Loft", "left": 200, "bottom": 60, "height": 150, "left_by": "measured", "left_length": 120,
@@ -66,7 +70,7 @@ def test_what_lies_on_a_face_is_where_the_eye_sees_it(exercise: Exercise) -> Non
 def test_a_pattern_stays_on_its_face(exercise: Exercise) -> None:
     answer = solved(exercise)
     panel = faces_of(exercise)[exercise.things[1].joined_by.removeprefix("face_")]  # type: ignore[attr-defined]
-    parts = panel.parts or (panel.whole,)
+    parts = [part for one in panel.all for part in one.parts or (one.whole,)]
     loops = [[[c.at.xy for c in loop] for loop in one] for part in parts for _, one in part.pieces]
     area = shapely.union_all([shapely.make_valid(shapely.Polygon(outer, holes)) for outer, *holes in loops])
     for line in draw(exercise).lines:
@@ -197,13 +201,53 @@ def test_the_first_part_is_dragged_along_the_lower_edge() -> None:
     assert dragged.things[1].held()["bay"] == pytest.approx(round(math.hypot(33, 11)))
 
 
-def test_neighbouring_letters_have_patterns_that_differ() -> None:
-    word = {"kind": "letters", "name": "Knot", "text": "KNOT", "left": 20, "bottom": 30, "width": 60, "height": 80}
-    pattern = {"kind": "pattern", "name": "Pattern", "joined_to": "Knot", "joined_by": "face_front", "design": "each"}
-    steps = [step for step in draw(exercise_of(word, pattern)).steps if step.phase == "pattern"]
-    assert [step.short.partition(":")[0] for step in steps] == ["K", "N", "O", "T"]
-    assert len({step.short.partition(": ")[2] for step in steps}) == 4
-    assert {face.thing for face in draw(exercise_of(word, pattern)).faces} == {"Knot", "Pattern"}, "checks are toned"
+@pytest.mark.parametrize(
+    "word",
+    [
+        {**ROW, "text": "HARBOUR", "width": 40, "height": 60},
+        {**ROW, "text": "ROPE", "layout": "steps", "step": 40},
+        {**CORNER, "text": "HARBOUR", "width": 60},
+    ],
+)
+def test_neighbouring_letters_have_patterns_that_are_told_apart_in_grey(word: dict[str, Any]) -> None:
+    view = TWO if word.get("layout") == "corner" else {"kind": "one_point", "x_mm": 330.0}
+    face = "left" if view is TWO else "front"
+    pattern = {"kind": "pattern", "name": "Pattern", "joined_to": "Knot", "joined_by": f"face_{face}", "design": "each"}
+    exercise = exercise_of(word, {**pattern, "along": "16", "up": "8"}, views=[view])
+    steps = [step for step in draw(exercise).steps if step.phase == "pattern"]
+    letters = [step.short.partition(":")[0] for step in steps]
+    assert letters == [letter.name for letter in letters_of(read_values(exercise))][: len(letters)]
+    greys = greys_on_page(exercise)
+    for one, two in itertools.pairwise(letters):
+        assert abs(greys[one] - greys[two]) >= 0.4, f"{one} and {two} look alike, steps of tone"
+    assert all(a.short.partition(":")[2] != b.short.partition(":")[2] for a, b in itertools.pairwise(steps))
+
+
+def read_values(exercise: Exercise) -> Values:
+    return prepare(exercise).things[0].values
+
+
+def greys_on_page(exercise: Exercise) -> dict[str, float]:
+    """How dark each letter's front looks on the page, in steps of tone: its tone, the fields on it and the lines.
+
+    Area coverage (textbook, from memory), measured on the drawing; a pencil line is 0.7 mm wide (common practice).
+    """
+    drawing = draw(exercise)
+    panel = faces_of(exercise)[exercise.things[1].joined_by.removeprefix("face_")]  # type: ignore[attr-defined]
+    fields = [(shapely.make_valid(_area(face.loops)), face.tone) for face in drawing.faces if face.thing == "Pattern"]
+    lines = [shapely.LineString([a.start, a.end]) for a in drawing.lines if a.thing == "Pattern" and a.role == "detail"]
+    found = {}
+    for part in (part for one in panel.all for part in one.parts):
+        area = shapely.union_all([_area([[c.at.xy for c in loop] for loop in loops]) for _, loops in part.pieces])
+        tone = next(face.tone for face in drawing.faces if face.name == part.pieces[0][0])
+        dark = sum(shape.intersection(area).area * (own - tone) for shape, own in fields) / area.area
+        ink = sum(line.intersection(area).length for line in lines) * 0.7 / area.area
+        found[part.name] = (tone + dark) * (1 - ink) + 3 * ink
+    return found
+
+
+def _area(loops: Sequence[Sequence[tuple[float, float]]]) -> shapely.Polygon:
+    return shapely.Polygon(loops[0], loops[1:])
 
 
 def test_a_pattern_need_not_be_drawn_but_is_known_and_a_division_is_asked_for() -> None:

@@ -5,8 +5,7 @@ from typing import Any
 import numpy as np
 import pytest
 from hypothesis import assume, given, settings
-from hypothesis import strategies as st
-from scenes import VIEWS, assert_same_point
+from scenes import CORNER, ROW, VIEWS, assert_same_point, laid_out
 
 from conftest import exercise_of
 from orthopsis.core.check.check import check
@@ -23,21 +22,6 @@ from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sight.crossing import crossing_pairs
 from orthopsis.core.sight.hidden import Seen
 
-ROW = {
-    "kind": "letters",
-    "name": "Knot",
-    "text": "KNOT",
-    "left": 30,
-    "bottom": 30,
-    "width": 50,
-    "height": 60,
-    "gap": 10,
-}
-CORNER = {
-    **ROW, "layout": "corner", "left": 215, "bottom": 40, "height": 140, "left_by": "measured", "left_length": 110,
-    "right_by": "measured", "right_length": 120, "slice": 15,
-}  # fmt: skip
-LIMITS = {"width": (20, 60), "height": (20, 70), "gap": (2, 20), "spread": (5, 40)}
 REFUSED = ("row_past_point", "depth_swallows", "slice_too_thick", "corner_on_point", "outside_triangle")
 
 
@@ -47,35 +31,6 @@ def row(**more: Any) -> Exercise:
 
 def solved(exercise: Exercise) -> Solved:
     return solve(prepare(exercise))
-
-
-@st.composite
-def laid_out(draw: Any) -> Exercise:
-    """Return a word in one of the layouts."""
-    thing = {"text": draw(st.sampled_from(["K", "NO", "ROPE", "TIDAL", "HARBOURS"])), "look": "solid"}
-    thing |= {
-        "form": draw(st.sampled_from(["block", "round"])),
-        "depth_by": draw(st.sampled_from(["half", "measured"])),
-    }
-    view = draw(st.sampled_from(["one_point", "two_point", "from_above"]))
-    if view == "one_point":
-        layout = draw(st.sampled_from(["away", "steps", "about"]))
-        place = {"left": draw(st.integers(5, 120)) + 0.37, "bottom": draw(st.integers(5, 90)) + 0.41}
-        sizes = {
-            "width": draw(st.integers(20, 60)),
-            "height": draw(st.integers(20, 70)),
-            "gap": draw(st.integers(2, 20)),
-        }
-        more = {
-            "step": draw(st.floats(20, 60)),
-            "depth": draw(st.floats(2, 12)),
-            "spread": draw(st.integers(5, 40)) + 0.3,
-        }
-        return exercise_of({**ROW, **thing, "layout": layout, **place, **sizes, **more}, views=[VIEWS[view]])
-    bottom, height = (draw(st.integers(20, 80)), 130) if view == "two_point" else (draw(st.integers(90, 130)), 60)
-    sides = {"left_length": draw(st.floats(60, 110)), "right_length": draw(st.floats(60, 110))}
-    thing |= {"left": draw(st.integers(170, 230)), "bottom": bottom + 0.3, "height": height, **sides}
-    return exercise_of({**CORNER, **thing, "slice": draw(st.floats(4, 20))}, views=[VIEWS[view]])
 
 
 @settings(max_examples=200)

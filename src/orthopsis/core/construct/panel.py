@@ -68,6 +68,7 @@ class Panel:
         start, axes: in the world, where low is, and the vectors along and up, mm.
         first_says: how its first edge is called.
         parts: what is left of it, where it is cut to an outline; none where it is whole.
+        others: faces that are turned the same way and get the same pattern, such as those of a word's other letters.
     """
 
     says: str
@@ -88,6 +89,17 @@ class Panel:
     axes: tuple[Vector, Vector]
     first_says: str = "nearest edge"
     parts: tuple[Part, ...] = ()
+    others: "tuple[Panel, ...]" = ()
+
+    @property
+    def all(self) -> "tuple[Panel, ...]":
+        """It and the others that belong to it."""
+        return (self, *self.others)
+
+    @property
+    def is_whole(self) -> bool:
+        """Whether nothing is cut from it."""
+        return not self.parts
 
     @property
     def is_true(self) -> bool:
@@ -107,9 +119,12 @@ class Panel:
 
     @property
     def points(self) -> Mapping[str, Point]:
-        """Its corners on the page, by full name."""
-        corners = dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
-        return corners | {c.name: c.at for part in self.parts for loop in part.loops for c in loop}
+        """Its corners on the page, and those of the others that belong to it, by full name."""
+        found = dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
+        found |= {c.name: c.at for part in self.parts for loop in part.loops for c in loop}
+        for other in self.others:
+            found |= other.points
+        return found
 
     @property
     def whole(self) -> Part:

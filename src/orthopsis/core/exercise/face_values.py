@@ -24,6 +24,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "first_end": _first_end(panel),
         "along": prepared.wording.term("level") if is_true else f"to the {prepared.point_words(panel.along.family)}",
         "upward": f"like the {panel.first_says}",
+        "spaced": "equally far apart" if is_true else "closer together with distance",
         "bay_end": "near" if measured == panel.bottom else "far",
         "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
     }

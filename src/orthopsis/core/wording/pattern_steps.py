@@ -1,5 +1,7 @@
 """What a teacher says while a face gets its pattern."""
 
+from dataclasses import replace
+
 from orthopsis.core.wording.step import StepPhrases
 
 _TOOL = "ruler, light pencil"
@@ -10,7 +12,7 @@ def _pattern(title: str, youngest: str, middle: str, oldest: str, slip: str, too
     return StepPhrases(title, (youngest, middle, oldest), rule, slip, tool)
 
 
-PATTERN: dict[str, StepPhrases] = {
+_IN_LINES: dict[str, StepPhrases] = {
     "pattern.along": _pattern(
         "stripes",
         "Draw stripes on {where} along the light lines. Stop at the edges. Count: {count}.",
@@ -21,16 +23,16 @@ PATTERN: dict[str, StepPhrases] = {
     "pattern.up": _pattern(
         "stripes up",
         "Draw stripes on {where}, {upward}, along the light lines. Count: {count}.",
-        "Rule stripes on {where}, {upward}, closer together with distance: {lines}.",
+        "Rule stripes on {where}, {upward}, {spaced}: {lines}.",
         "Stripes on {where}, {upward}: {lines}.",
         "Equal spaces on the page: they close up with distance.",
     ),
     "pattern.checks": _pattern(
         "checks",
-        "Draw the light lines on {where} both ways. Fill every other field. Count: {count} lines.",
-        "Rule the light lines over {where} both ways, {lines}; then darken every other field.",
-        "Checks on {where}: {lines}, every other field darkened.",
-        "Two dark fields side by side.",
+        "Draw the light lines on {where} both ways. Count: {count} lines.",
+        "Rule the light lines over {where} both ways: {lines}.",
+        "Checks on {where}: {lines}.",
+        "Lines that stop short of the edges.",
     ),
     "pattern.bricks": _pattern(
         "bricks",
@@ -55,4 +57,19 @@ PATTERN: dict[str, StepPhrases] = {
         "Waves of one width: they close up with distance.",
         "pencil, free hand",
     ),
+}
+
+
+_DARK = ("Then fill every other field.", "Then darken every other field.", "Darken every other field.")
+
+
+def _with_dark_fields(phrases: StepPhrases) -> StepPhrases:
+    youngest, middle, oldest = (f"{text} {more}" for text, more in zip(phrases.says, _DARK, strict=True))
+    title = f"{phrases.title}, every other field dark"
+    return replace(phrases, title=title, says=(youngest, middle, oldest), slip="Two dark fields side by side.")
+
+
+PATTERN: dict[str, StepPhrases] = {
+    **_IN_LINES,
+    **{f"{name}.dark": _with_dark_fields(phrases) for name, phrases in _IN_LINES.items()},
 }

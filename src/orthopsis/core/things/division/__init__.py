@@ -21,5 +21,5 @@ DIVISION = ThingKind(
     ),
     builds={"one_point": DIVIDED, "two_point": DIVIDED, "three_point": DIVIDED},
     lies_on_face=True,
-    can_lie_on=lambda panel: not panel.parts,
+    can_lie_on=lambda panel: panel.is_whole,
 )

@@ -146,5 +146,5 @@ LETTERING = ThingKind(
     ),
     builds={"one_point": LETTERED, "two_point": LETTERED, "three_point": LETTERED},
     lies_on_face=True,
-    can_lie_on=lambda panel: not panel.parts,
+    can_lie_on=lambda panel: panel.is_whole,
 )

@@ -10,6 +10,7 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from orthopsis.core.construct.moves import Act, Measure, Move, Shift, outputs, renamed
+from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.declare import Build, Values
 from orthopsis.core.things.standing import Setting
@@ -58,6 +59,30 @@ def _face(name: str, face: Face) -> Face:
 
 def _edge(name: str, edge: Edge) -> Edge:
     return replace(edge, name=f"{name}.{edge.name}", start=f"{name}.{edge.start}", end=f"{name}.{edge.end}")
+
+
+def panel_of(member: Member, setting: Setting, key: str) -> Panel:
+    """Return a face of a member as a face of the word."""
+    panel = member.build.panels(member.values, setting)[key]
+    pieces = tuple(_part(member, part) for part in panel.parts)
+    start, along, up = (
+        (x * member.factor, y * member.factor, z * member.factor) for x, y, z in (panel.start, *panel.axes)
+    )
+    names = ("low", "high", "far_low", "far_high", "first", "bottom", "top", "far")
+    own = {name: member.shared.get(getattr(panel, name), getattr(panel, name)) for name in names}
+    return replace(panel, **own, face=f"{member.name}.{panel.face}", parts=pieces, start=start, axes=(along, up))
+
+
+def _part(member: Member, part: Part) -> Part:
+    pieces = tuple(
+        (f"{member.name}.{face}", tuple(tuple(_corner(member, c) for c in loop) for loop in loops))
+        for face, loops in part.pieces
+    )
+    return Part(member.part or part.name, pieces)
+
+
+def _corner(member: Member, corner: PartCorner) -> PartCorner:
+    return replace(corner, name=member.shared.get(corner.name, corner.name))
 
 
 def assembled_moves(word: str, members: Sequence[Member], setting: Setting) -> list[Move]:

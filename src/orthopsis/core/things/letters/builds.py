@@ -11,7 +11,7 @@ from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
-from orthopsis.core.things.letters.assembly import Member, Members, assembled_moves, assembled_solid
+from orthopsis.core.things.letters.assembly import Member, Members, assembled_moves, assembled_solid, panel_of
 from orthopsis.core.things.letters.halves import halves
 from orthopsis.core.things.letters.layouts import LAYOUTS, ONE_POINT, STRAIGHT, takes_rows
 from orthopsis.core.things.letters.measures import on_block, shaped
@@ -109,7 +109,8 @@ def _laid_out(build: Build, layouts: Mapping[str, Members]) -> Build:
         return build.recipe(values, setting) if found is None else assembled_moves(values.name, found, setting)
 
     def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
-        return build.panels(values, setting) if values.word("layout") == STRAIGHT else {}
+        found = members(values, setting)
+        return build.panels(values, setting) if found is None else _panels(found, setting)
 
     def joints(values: Values, setting: Setting) -> Mapping[str, Joint]:
         return build.joints(values, setting) if values.word("layout") == STRAIGHT else {}
@@ -123,6 +124,14 @@ def _laid_out(build: Build, layouts: Mapping[str, Members]) -> Build:
         return {goal: tuple(f"{name}.{b}" for name, free in own for b in free.get(goal, ())) for goal in goals}
 
     return replace(build, solid=solid, recipe=recipe, panels=panels, joints=joints, free_lines=free_lines)
+
+
+def _panels(members: Sequence[Member], setting: Setting) -> Mapping[str, Panel]:
+    """Return the faces of a word in parts: all its letters' fronts together, or each half's side."""
+    if setting.frame.kind != "one_point":
+        return {role: panel_of(m, setting, role) for m, role in ((m, m.values.word("side")) for m in members)}
+    first, *others = (panel_of(member, setting, "front") for member in members)
+    return {"front": replace(first, others=tuple(others))}
 
 
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
