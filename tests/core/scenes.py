@@ -107,7 +107,8 @@ def _stood(draw: Any, thing: dict[str, Any], view: str) -> dict[str, Any]:
         how = draw(st.sampled_from(["half", "measured"]))
         return {**thing, **place, "depth_by": how, "depth": draw(st.floats(1.0, 5.0))}
     block = draw(_corner_boxes("Shape", view))
-    return {**block, **thing, "side": draw(st.sampled_from(["left", "right"]))}
+    faces = ["left", "right", "level"] if view in ("from_above", "from_below") else ["left", "right"]
+    return {**block, **thing, "side": draw(st.sampled_from(faces))}
 
 
 @st.composite

@@ -1,24 +1,27 @@
-"""Which values may the sentence of a step name that works on a face of another thing?"""
+"""Which values may the sentence of a step name that works on a face: of another thing, or of the thing's own block?"""
 
 from orthopsis.core.construct.moves import MeasureAlong, ShareAlong
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.wording.vocabulary import counted
 
 
 def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
-    """Return what is to be said of the face on which a thing lies; nothing if it lies on none."""
+    """Return what is to be said of the face on which a thing lies or from which it is cut; nothing without one."""
     thing = solved.prepared.thing(breath.thing)
-    anchor = thing.setting.anchor if thing is not None else None
-    if anchor is None or anchor.panel is None:
+    if thing is None:
         return {}
-    panel, prepared, acts = anchor.panel, solved.prepared, [move.act for move in breath.moves]
+    name, panel = _face(thing, breath)
+    if panel is None:
+        return {}
+    prepared, acts = solved.prepared, [move.act for move in breath.moves]
     measured = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
     is_true = panel.along.goal.is_ideal
     return {
-        "other": anchor.thing,
-        "where": f"{breath.part} of {anchor.thing}" if breath.part else f"the {panel.says} of {anchor.thing}",
+        "other": name,
+        "where": f"{breath.part} of {name}" if breath.part else f"the {panel.says} of {name}",
         "face": panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),
@@ -28,6 +31,16 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "bay_end": "near" if measured == panel.bottom else "far",
         "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
     }
+
+
+def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:
+    """Return whose face it is, and the face; a thing that is cut from a face has only that one."""
+    anchor = thing.setting.anchor
+    if anchor is not None and anchor.panel is not None:
+        return anchor.thing, anchor.panel
+    if not breath.name.startswith("face.") and not breath.name.endswith("_level"):
+        return thing.values.name, None
+    return thing.values.name, next(iter(thing.build.panels(thing.values, thing.setting).values()))
 
 
 def _first_end(panel: Panel) -> str:

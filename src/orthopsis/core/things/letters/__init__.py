@@ -12,6 +12,8 @@ from orthopsis.core.things.letters.measures import THICKNESS
 from orthopsis.core.things.letters.names import LATE, LONG, WHOSE
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
 from orthopsis.core.things.profile import DEPTH_CORNERS
+from orthopsis.core.things.profile.cut import FACES
+from orthopsis.core.things.profile.cut import SHOWN_IN as SHOWN_FACES
 
 LETTERS = ThingKind(
     kind="letters",
@@ -38,7 +40,7 @@ LETTERS = ThingKind(
         Choice("depth_by", "the depth", {"measured": "measured", "half": "about half way"}, "half"),
         Length("depth", "the depth", 30.0, 1.0, 2000.0),
         DEPTH_CORNERS,
-        Choice("side", "the side", {"left": "left side", "right": "right side"}, "left"),
+        Choice("side", "the face", FACES, "left", SHOWN_FACES),
         *SIDES,
         Choice(LOOK.name, LOOK.says, {"solid": "Solid", "see_through": "See-through"}, "solid"),
     ),

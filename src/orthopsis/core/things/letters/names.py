@@ -8,13 +8,13 @@ may be cut to initials, as the teacher has decided for all.
 import math
 from dataclasses import replace
 
-from orthopsis.core.things.box.sides import side_panel
 from orthopsis.core.things.declare import Fit, Personal, Values
 from orthopsis.core.things.letters.layouts import side_by_side, takes_rows
 from orthopsis.core.things.letters.measures import letters_of, stroke_mm
 from orthopsis.core.things.letters.word import ROW_END, readable
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.profile.cut import cut_of
 from orthopsis.core.things.standing import Setting
 
 WHOSE = {"all": "the same for everybody", "student": "a place for each student's own name"}
@@ -47,8 +47,7 @@ def own_name_on_side(values: Values, setting: Setting, name: str, fit: Fit) -> P
     """Return what becomes of a word on a side: the block stays as it is, a longer name has narrower letters on it."""
     if not is_own(values):
         return None
-    side = side_panel(values, setting, "left" if values.word("side") == "left" else "right")
-    stroke = stroke_mm(values) * side.bottom_mm / _room(values)[0]
+    stroke = stroke_mm(values) * cut_of(values, setting).panel.bottom_mm / _room(values)[0]
     text, remarks = _chosen(values, name, fit, stroke)
     return Personal({"text": text}, tuple(remarks))
 

@@ -1,6 +1,6 @@
-"""A profile on one side of a block, in two- and three-point perspective, carried back to the opposite point.
+"""A profile on one face of a block, in two- and three-point perspective, carried back to the opposite point.
 
-The block stands first, about its nearest edge; the side is divided with its diagonal; the outline's corners are the
+The block stands first, about its nearest edge; the face is divided with its diagonal; the outline's corners are the
 crossings; then the corners are scanned one by one to the other point. Where a cut takes away the nearest edge, the new
 corners go to that point like all others.
 """
@@ -20,36 +20,30 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.box import block, corner, sides
-from orthopsis.core.things.box.block import ROLES, Role
+from orthopsis.core.things.box import block, corner
+from orthopsis.core.things.box.block import ROLES
 from orthopsis.core.things.declare import Build, Clause, CornerHandles, Handle, Values
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, parts_of, rounded_moves, shown_back
+from orthopsis.core.things.profile.cut import cut_of
 from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.eye import Array
 
 
 @dataclass(frozen=True, slots=True)
 class Shares:
-    """An outline in shares of its side: its corners by number, and the rounded ones."""
+    """An outline in shares of its face: its corners by number, and the rounded ones."""
 
     corners: dict[int, Place]
     rounded: dict[int, Rounding]
 
 
-HALF = 0.5
-
-
-def _role(values: Values) -> Role:
-    return "left" if values.word("side") == "left" else "right"
-
-
 @lru_cache(maxsize=1024)
 def _shares(values: Values, setting: Setting) -> Shares:
-    """Return the places of the outline in shares of the side's width, from its left end, and height.
+    """Return the places of the outline in shares of the face's width, from its left end, and height.
 
-    They are found from ticks on the nearest edge. Where a ruler makes those, the shares are those of its marks.
+    They are found from ticks on its first edge. Where a ruler makes those, the shares are those of its marks.
     """
     loops = values.outline("outline")
     width, height = values.face("outline")
@@ -59,7 +53,7 @@ def _shares(values: Values, setting: Setting) -> Shares:
 
     corners = [share(corner[:2]) for loop in loops for corner in loop]
     rounded = {n: r.mapped(share) for n, r in roundings(loops).items()}
-    if block.goal(setting, "up").is_ideal:
+    if cut_of(values, setting).panel.up.goal.is_ideal:
         on_mark = _on_marks(_all_shares(corners, rounded), setting.sheet.division_mm / values.mm("height"))
         corners = [(on_mark[x], on_mark[y]) for x, y in corners]
         rounded = {n: r.mapped(lambda place: (on_mark[place[0]], on_mark[place[1]])) for n, r in rounded.items()}
@@ -87,29 +81,14 @@ def _on_marks(shares: list[float], mark: float) -> dict[float, float]:
     return on_mark
 
 
-def _from_near(values: Values, across: float) -> float:
-    """Return the share of the way from the nearest edge, for a share from the left end of the side."""
-    return 1 - across if _role(values) == "left" else across
-
-
-def _on_panel(values: Values, place: Place) -> Place:
-    """Return a place as the panel of the side counts it: from the nearest edge."""
-    return (_from_near(values, place[0]), place[1])
-
-
-def _panel(values: Values, setting: Setting) -> Panel:
-    return sides.side_panel(values, setting, _role(values))
-
-
 @lru_cache(maxsize=1024)
 def outline_of(values: Values, setting: Setting) -> Outline:
-    """Return the outline on its side, with its corners where the eye sees them."""
-    role, frame, loops = _role(values), setting.frame, values.outline("outline")
-    along, up, over = frame.way(role), frame.way("up"), frame.way(block.other(role))
-    shares, panel = _shares(values, setting), _panel(values, setting)
+    """Return the outline on its face, with its corners where the eye sees them."""
+    cut, frame, loops = cut_of(values, setting), setting.frame, values.outline("outline")
+    over, shares = frame.way(cut.over), _shares(values, setting)
 
     def see(places: Iterable[Place]) -> list[Point]:
-        seen = frame.eye.see(panel.places(_on_panel(values, place) for place in places))
+        seen = frame.eye.see(cut.panel.places(cut.on_panel(place) for place in places))
         return [Point(x, y) for x, y in seen.tolist()]
 
     return Outline(
@@ -121,21 +100,12 @@ def outline_of(values: Values, setting: Setting) -> Outline:
         rounded=shares.rounded,
         parts=values.parts,
         arcs={n: Arc(*see((r.start, r.pole, r.end, r.centre))) for n, r in shares.rounded.items()},
-        across=(along.family, along.goal),
-        up=(up.family, up.goal),
+        across=(cut.panel.along.family, cut.panel.along.goal),
+        up=(cut.panel.up.family, cut.panel.up.goal),
         goal_name=over.family,
         goal=over.goal,
-        ready=_ready(values, setting),
+        ready={n: line for n, place in shares.corners.items() if (line := cut.ready(place)) is not None},
     )
-
-
-def _ready(values: Values, setting: Setting) -> dict[int, str]:
-    """Return the guide lines that the block has already: those of corners at the ends of the nearest edge."""
-    over, result = block.other(_role(values)), {}
-    for number, (x, y) in _shares(values, setting).corners.items():
-        if _from_near(values, x) <= SAME_SHARE and min(y, 1 - y) <= SAME_SHARE:
-            result[number] = values.full(f"guide.{'bottom' if y < HALF else 'top'}.{over}")
-    return result
 
 
 @lru_cache(maxsize=1024)
@@ -146,35 +116,31 @@ def solid(values: Values, setting: Setting) -> Solid:
 
 def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
     _, vectors = block.axes(values, setting)
-    role, panel = _role(values), _panel(values, setting)
-
-    def turned(across: float, up: float) -> str:
-        if abs(up) >= abs(across):
-            return "top" if up > 0 else "bottom"
-        faces_near = across > 0 if role == "left" else across < 0
-        return block.other(role) if faces_near else "back"
+    cut = cut_of(values, setting)
 
     def places(flat: Array) -> Array:
-        return panel.places(_on_panel(values, (across, up)) for across, up in flat.tolist())
+        return cut.panel.places(cut.on_panel((across, up)) for across, up in flat.tolist())
 
-    return body(outline, places, vectors[block.other(role)], turned, role)
+    return body(outline, places, vectors[cut.over], cut.turned, cut.panel.face)
 
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
-    """Return the hand's moves: block, division of the side, outline, guide lines, back."""
-    outline = outline_of(values, setting)
+    """Return the hand's moves: block, division of the face, outline, guide lines, back."""
+    outline, cut = outline_of(values, setting), cut_of(values, setting)
     moves = block.edge_moves(values, setting) + block.guide_moves(values, setting)
     for role in ROLES:
         moves += block.side_moves(values, setting, role)
+    if cut.is_level:
+        moves += block.back_moves(values, setting, (cut.panel.face,))
     grid = _grid(values, setting)
 
     def mark(name: str, place: Place) -> Act:
-        return grid.mark(name, _on_panel(values, place))
+        return grid.mark(name, cut.on_panel(place))
 
     moves += grid.moves()
-    moves += front_moves(outline, "front.on_side", lambda c: [mark(f"front.{c}", outline.flat[c])])
+    moves += front_moves(outline, cut.told("outline"), lambda c: [mark(f"front.{c}", outline.flat[c])])
     guided = outline.corners if values.is_see_through else guided_corners(outline)
-    moves += guide_moves(outline, guided, "guides.profile_side")
+    moves += guide_moves(outline, guided, cut.told("guides"))
     whole = solid(values, setting)
     block_form = _solid(values, setting, outline.block_form) if outline.rounded else whole
     shown = shown_back(block_form, setting, "edge", is_see_through=values.is_see_through)
@@ -184,55 +150,50 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
 
 def _grid(values: Values, setting: Setting) -> Grid:
     """Return the light lines on whose crossings all lies: corners, and where curves begin and have their centres."""
-    shares = _shares(values, setting)
+    shares, cut = _shares(values, setting), cut_of(values, setting)
     rounded = (place for r in shares.rounded.values() for place in (r.start, r.end, r.centre))
-    places = (_on_panel(values, place) for place in (*shares.corners.values(), *rounded))
-    return Grid(values.name, _panel(values, setting), places)
+    places = (cut.on_panel(place) for place in (*shares.corners.values(), *rounded))
+    return Grid(values.name, cut.panel, places, "face" if cut.is_level else "divide")
 
 
 def _back(values: Values, setting: Setting, outline: Outline, grid: Grid, shown: set[int]) -> list[Move]:
-    """Cut the guide lines of the corners at the nearest edge with the end of the other side; the rest follows."""
-    n, over = values.full, block.other(_role(values))
-    near = [c for c, (x, _) in outline.flat.items() if _from_near(values, x) <= SAME_SHARE]
+    """Cut the guide lines of the corners at the face's rims with the lines where the block ends; the rest follows."""
+    n, cut = values.full, cut_of(values, setting)
+    ends = {c: end for c, place in outline.flat.items() if (end := cut.end(place)) is not None}
     moves = [
-        values.move("depth", "depth.profile_side", Cross(n(f"back.{c}"), outline.guide(c), n(f"{over}.edge")))
-        for c in near
+        values.move("depth", cut.told("depth"), Cross(n(f"back.{c}"), outline.guide(c), end)) for c, end in ends.items()
     ]
 
     def fallback(corner: int) -> list[Move]:
         return _round_the_corner(values, setting, outline, grid, corner)
 
-    return moves + back_moves(outline, near, shown, fallback)
+    return moves + back_moves(outline, list(ends), shown, fallback)
 
 
 def _round_the_corner(values: Values, setting: Setting, outline: Outline, grid: Grid, number: int) -> list[Move]:
-    """Carry a height round the nearest edge to the end of the other side, and from there to the corner's guide line."""
-    n, role, frame = values.full, _role(values), setting.frame
-    over, share = block.other(role), outline.flat[number][1]
-    if share <= SAME_SHARE or share >= 1 - SAME_SHARE:
-        line = n(f"guide.{'bottom' if share < HALF else 'top'}.{over}")
-        aim: list[Act] = []
-    else:
-        line = n(f"construction.round.{number}")
-        aim = [RuleToPoint(line, grid.tick_name(share), frame.way(over).family, "construction")]
+    """Carry a height round the first edge to where the block ends, and from there to the corner's guide line."""
+    n, cut, share = values.full, cut_of(values, setting), outline.flat[number][1]
+    ready, aim = cut.ready_at(share), list[Act]()
+    line = ready or n(f"construction.round.{number}")
+    if ready is None:
+        aim = [RuleToPoint(line, grid.tick_name(share), setting.frame.way(cut.over).family, "construction")]
     at_end = n(f"measure.round.{number}")
-    along = frame.way(role).family
     run = Run(
         n(f"construction.round_back.{number}"),
         n(f"back.{number}"),
         at_end,
-        along,
+        cut.panel.along.family,
         outline.guide(number),
         "construction",
     )
-    acts: list[Act] = [*aim, Cross(at_end, line, n(f"{over}.edge")), run]
-    return [values.move("back", "back.round", act) for act in acts]
+    acts: list[Act] = [*aim, Cross(at_end, line, cut.first_end), run]
+    return [values.move("back", cut.told("round"), act) for act in acts]
 
 
 def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
-    """Return the side from which the shape is cut, with what is left of it."""
-    panel, outline = _panel(values, setting), outline_of(values, setting)
-    return {_role(values): replace(panel, says="front", parts=parts_of(outline, lambda at: _on_panel(values, at)))}
+    """Return the face from which the shape is cut, with what is left of it."""
+    cut, outline = cut_of(values, setting), outline_of(values, setting)
+    return {cut.panel.face: replace(cut.panel, says=cut.says, parts=parts_of(outline, cut.on_panel))}
 
 
 def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
@@ -240,16 +201,16 @@ def _drag_size(values: Values, setting: Setting, at: Point) -> Mapping[str, Valu
 
 
 def _drag_corner(values: Values, setting: Setting, at: Point, number: int) -> Mapping[str, Value]:
-    """Put a corner where the line of sight through the page meets the side."""
-    panel = _panel(values, setting)
-    sight = setting.frame.eye.ray(at)
+    """Put a corner where the line of sight through the page meets the face."""
+    cut = cut_of(values, setting)
+    panel, sight = cut.panel, setting.frame.eye.ray(at)
     try:
-        from_near, high, _ = np.linalg.solve(np.column_stack((*panel.axes, -sight)), -np.array(panel.start))
+        along, high, _ = np.linalg.solve(np.column_stack((*panel.axes, -sight)), -np.array(panel.start))
     except np.linalg.LinAlgError:
-        return {}  # the line of sight runs along the side
+        return {}  # the line of sight runs along the face
     width, height = values.face("outline")
-    across, division = _from_near(values, float(from_near)), setting.sheet.division_mm
-    corner = (max(round_to(across * width, division), 0.0), max(round_to(float(high) * height, division), 0.0))
+    (across, up), division = cut.on_panel((float(along), float(high))), setting.sheet.division_mm
+    corner = (max(round_to(across * width, division), 0.0), max(round_to(up * height, division), 0.0))
     return {"outline": with_corner(values.outline("outline"), number, corner)}
 
 

@@ -1,0 +1,144 @@
+"""From which face of a block is an outline cut, which lines of the block help, and which way is it carried?
+
+From a side it is carried along the other side; in three-point perspective it can be cut from the level face beside the
+third point too, and is carried along the uprights. Places are shares of the face; on it they are counted from its first
+edge.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.things.box import block, sides
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.standing import Setting
+
+FACES = {"left": "left side", "right": "right side", "level": "top, or from below the underside"}
+SHOWN_IN = {"level": ("three_point",)}
+"""The kinds of view in which a face can be chosen, where that is not all."""
+
+_TOLD = {
+    "outline": ("front.on_side", "face.outline"),
+    "guides": ("guides.profile_side", "guides.profile_level"),
+    "depth": ("depth.profile_side", "depth.profile_level"),
+    "round": ("back.round", "back.round_level"),
+}
+"""The words for a part of the work, on a side and on a level face."""
+
+
+@dataclass(frozen=True, slots=True)
+class Cut:
+    """The face, and the lines of the block about it, by full name.
+
+    Attributes:
+        panel: the face.
+        over: the direction along which the outline is carried.
+        is_flipped: whether what is left in the outline is far from the first edge.
+        first_end: the line of the block's back behind the first edge.
+        low, high: the lines from the ends of the first edge that run the way the outline is carried.
+        foot_end, far_low: the line of the back behind the lower edge, and the line from that edge's far end, where the
+            block has them.
+        outward: how the faces of the cut are turned that face down, up, left and right on the face.
+    """
+
+    panel: Panel
+    over: str
+    is_flipped: bool
+    first_end: str
+    low: str
+    high: str
+    outward: Mapping[str, str]
+    foot_end: str | None = None
+    far_low: str | None = None
+
+    @property
+    def is_level(self) -> bool:
+        """Whether it is the top or the bottom."""
+        return self.over == "up"
+
+    @property
+    def says(self) -> str:
+        """How the face is called, once the shape is cut from it."""
+        return self.panel.says if self.is_level else "front"
+
+    def told(self, what: str) -> str:
+        """Return which words say a part of the work."""
+        return _TOLD[what][self.is_level]
+
+    def on_panel(self, place: Place) -> Place:
+        """Return a place as the face counts it, or back."""
+        return (1 - place[0] if self.is_flipped else place[0], place[1])
+
+    def end(self, place: Place) -> str | None:
+        """Return the line of the block's back where a line from a place on the rim ends; none inside the face."""
+        along, up = self.on_panel(place)
+        if along <= SAME_SHARE:
+            return self.first_end
+        return self.foot_end if up <= SAME_SHARE else None
+
+    def ready(self, place: Place) -> str | None:
+        """Return the block's own line from a place, where there is one."""
+        along, up = self.on_panel(place)
+        if along <= SAME_SHARE:
+            return self.ready_at(up)
+        return self.far_low if along >= 1 - SAME_SHARE and up <= SAME_SHARE else None
+
+    def ready_at(self, share: float) -> str | None:
+        """Return the block's own line from an end of the first edge, or none between its ends."""
+        return self.low if share <= SAME_SHARE else self.high if share >= 1 - SAME_SHARE else None
+
+    def turned(self, across: float, up: float) -> str:
+        """Return how a face is turned with an outward normal that runs across and up on the outline."""
+        if abs(up) >= abs(across):
+            return self.outward["up" if up > 0 else "down"]
+        return self.outward["right" if across > 0 else "left"]
+
+
+def cut_of(values: Values, setting: Setting) -> Cut:
+    """Return the face from which a shape is cut.
+
+    Raises:
+        GeometryError: there is no third point, or the face beside it does not show.
+    """
+    n, role = values.full, values.word("side")
+    if role == "level":
+        return _level(values, setting)
+    side: block.Role = "left" if role == "left" else "right"
+    over = block.other(side)
+    lines = {level: n(f"guide.{level}.{over}") for level in ("bottom", "top")}
+    near, far = ("right", "left") if side == "left" else ("left", "right")
+    outward = {"up": "top", "down": "bottom", near: over, far: "back"}
+    panel = sides.side_panel(values, setting, side)
+    return Cut(panel, over, side == "left", n(f"{over}.edge"), lines["bottom"], lines["top"], outward)
+
+
+def _level(values: Values, setting: Setting) -> Cut:
+    """Return the level face beside the third point: the top in a bird's-eye view, else the bottom."""
+    n, level, back = values.full, block.first_level(setting), block.second_level(setting)
+    if block.goal(setting, "up").is_ideal:
+        raise _refused(values, "It can be cut from a side here, or from the top with a third point.", "left")
+    if not block.shows(values, setting, level):
+        where = "below" if level == "top" else "above"
+        raise _refused(values, f"Its {level} does not show: move it {where} the eye level, or take a side.", "left")
+    # Seen from above, right and left run as across and up do; seen from below they are mirrored.
+    is_flipped = level == "bottom"
+    near, far = ("right", "left") if is_flipped else ("left", "right")
+    return Cut(
+        panel=sides.level_panel(values, setting, level),
+        over="up",
+        is_flipped=is_flipped,
+        first_end=n(f"guide.{back}.left"),
+        low=n("near.edge"),
+        high=n("left.edge"),
+        outward={"down": "right", "up": "back", near: "left", far: "back"},
+        foot_end=n(f"guide.{back}.right"),
+        far_low=n("right.edge"),
+    )
+
+
+def _refused(values: Values, fix: str, nearest: str) -> GeometryError:
+    why = f"“{values.name}” cannot be cut from this face."
+    return GeometryError("no_such_face", why, fix, about="side", nearest=nearest)

@@ -1,0 +1,59 @@
+"""What a teacher says while a shape is cut from the top or the underside of a block."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+LEVEL: dict[str, StepPhrases] = {
+    "face.outline": StepPhrases(
+        "the shape on the {face}, {rules}",
+        (
+            "Count the light lines: the {edge} and the edge at its {first_end} are 0. Mark the corners where these "
+            "lines cross, along and up: {crossings}. Draw the shape: {rule_count} lines.",
+            "Count the light lines on the {face} from the {edge} and from its {first_end}, which are 0. Corners of "
+            "{thing}, along and up: {crossings}. Mark them, and draw the outline: {rules}.",
+            "Draw the outline of {thing} on the {face} from crossing to crossing, light lines counted from the {edge} "
+            "and from its {first_end}, which are 0: {crossings}; {rules}.",
+        ),
+        "Strokes are equally thick in perspective: wider near, narrower far.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
+        "{rules}.",
+    ),
+    "guides.profile_level": StepPhrases(
+        "{lines} to the third point",
+        (
+            "Put the pencil on the [third point] and the ruler against it. Turn it from corner to corner. Draw only "
+            "where the line does not cross the shape. Count: {count}.",
+            "Scan the corners with the pencil on the [third point]: a light line from each corner whose line does not "
+            "cross the shape. {lines} in all.",
+            "Scan the corners from the [third point]: {lines}; corners inside the notches go there too.",
+        ),
+        "All uprights of the sheet share the [third point].",
+        "Forgetting the corners inside the notches: count the lines.",
+        "ruler on the point, pencil light",
+    ),
+    "depth.profile_level": StepPhrases(
+        "the depth at the rim",
+        (
+            "Where the lines from the rim meet the light lines at the other end of the block, make marks.",
+            "Mark where the lines from the rim meet the [guide lines] at the block's other end: that is the depth.",
+            "The block's other [guide lines] cut the lines from the rim: there the back begins.",
+        ),
+        "The block is as deep as the whole shape.",
+        "Guessing the depth of each part.",
+        "pencil",
+    ),
+    "back.round_level": StepPhrases(
+        "carry a place round the rim",
+        (
+            "Take the place from the {edge} to the other end of the block, and from there along to the same point as "
+            "the {face}. Where it meets the light line is a back corner.",
+            "Carry the place from the {edge} down its side to the block's other end, then along like the {face}, until "
+            "the [guide line].",
+            "Carry the place round the {edge} to the block's other end and along from there: it cuts the [guide line].",
+        ),
+        "Same place at another level: run it down, and along again.",
+        "Stopping at the wrong [guide line].",
+        "ruler on the points, pencil light",
+    ),
+}
