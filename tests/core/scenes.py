@@ -107,7 +107,11 @@ def _stood(draw: Any, thing: dict[str, Any], view: str) -> dict[str, Any]:
         how = draw(st.sampled_from(["half", "measured"]))
         return {**thing, **place, "depth_by": how, "depth": draw(st.floats(1.0, 5.0))}
     block = draw(_corner_boxes("Shape", view))
-    faces = ["left", "right", "level"] if view in ("from_above", "from_below") else ["left", "right"]
+    # A level face is cut where it shows: the top below the eye level, the bottom above it.
+    low, high = block["bottom"], block["bottom"] + block["height"]
+    seen_from = {"from_above": low < 150, "obtuse": low < 150, "from_below": low > 150}
+    shows_level = seen_from.get(view, high < 150 or low > 150)
+    faces = ["left", "right", *(["level"] if shows_level else [])]
     return {**block, **thing, "side": draw(st.sampled_from(faces))}
 
 

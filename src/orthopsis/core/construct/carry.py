@@ -1,4 +1,4 @@
-"""How does a hand carry an outline back to a vanishing point, corner by corner?
+"""How does a hand carry an outline back to a vanishing point, or along uprights, corner by corner?
 
 Corners of the outline are numbered from 1, loop by loop. Their points are called ``front.1`` and ``back.1``, the light
 lines ``guide.1``; edge 1 runs from corner 1 to the next of its loop: ``front.edge.1``, ``back.edge.1``, ``depth.1``.
@@ -8,6 +8,7 @@ there but nothing is told or drawn.
 """
 
 import itertools
+import math
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
@@ -16,9 +17,9 @@ import numpy as np
 from orthopsis.core.construct.count import runs_along
 from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide
 from orthopsis.core.plane.arc import Arc, Rounding
-from orthopsis.core.plane.homogeneous import Point, unit_toward
+from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
 from orthopsis.core.plane.polygon import starts_inside
-from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
 
 FLAT_CROSSING = 0.05
 """Sine of the angle under which a line is taken to cross a guide line only if there is no better one (no source)."""
@@ -36,7 +37,8 @@ class Outline:
         flat: place of each corner on the face, in shares of its width and height.
         page: place of each corner on the page, mm.
         across, up: the families of the face's level and upright lines, and the points they run to.
-        goal_name, goal: the vanishing point to which it is carried.
+        goal_name, goal: the vanishing point to which it is carried, or ``upright`` and that direction.
+        limits: where it is carried along uprights, the lines at which those end, left and right of ``parting_mm``.
         pieces: numbers of the loops of each piece, its own outline first.
         rounded: the rounded corners, places in the shares of ``flat``; ``arcs`` their curves on the page.
         parts: what is told one by one: the name of each part and how many loops it has; none where all is one.
@@ -56,6 +58,35 @@ class Outline:
     rounded: Mapping[int, Rounding] = field(default_factory=dict)
     arcs: Mapping[int, Arc] = field(default_factory=dict)
     parts: Sequence[tuple[str, int]] = ()
+    limits: tuple[str, str] = ("", "")
+    parting_mm: float = 0.0
+
+    def aim(self, name: str, start: str, at: Point, role: Role, stops: Sequence[int] = ()) -> RuleToPoint | Run:
+        """Return the act that draws a light line from a point of the front the way the outline is carried.
+
+        Args:
+            name: of the line, within the thing.
+            start: full name of the point; ``at``: its place on the page.
+            stops: edges of the front that the line may meet: it stops at the first.
+        """
+        edges = [self.full(f"front.edge.{a}") for a in stops]
+        if not self.goal.is_ideal:
+            return RuleToPoint(self.full(name), start, self.goal_name, role, tuple(edges))
+        until = self.limits[at.x > self.parting_mm]
+        first = self._first_met(at, stops)
+        if first is not None:
+            until = self.full(f"front.edge.{first}")
+        return Run(self.full(name), self.full(f"measure.{name}"), start, self.goal_name, until, role)
+
+    def _first_met(self, at: Point, edges: Sequence[int]) -> int | None:
+        """Return which of some edges is met first on the way from a place to an ideal goal; none if none is."""
+        following, met = dict(self.edges), {}
+        for edge in edges:
+            crossing = meet(join(at, self.goal), join(self.page[edge], self.page[following[edge]]))
+            if not crossing.is_ideal:
+                ahead = (crossing.x - at.x) * self.goal.x + (crossing.y - at.y) * self.goal.y
+                met[edge] = ahead if ahead > SAME_POINT_MM else math.inf
+        return min((edge for edge in met if math.isfinite(met[edge])), key=met.__getitem__, default=None)
 
     @property
     def part_corners(self) -> list[tuple[str, list[int]]]:
@@ -153,9 +184,9 @@ def guide_moves(outline: Outline, guided: Sequence[int], breath: str) -> list[Mo
         if corner in outline.ready:
             continue
         is_told = corner in guided
-        apart = tuple(n(f"front.edge.{a}") for a in stops[corner]) if is_told else ()
         role: Role = "guide" if is_told else "unseen"
-        act = RuleToPoint(n(f"guide.{corner}"), n(f"front.{corner}"), outline.goal_name, role, apart)
+        apart = stops[corner] if is_told else ()
+        act = outline.aim(f"guide.{corner}", n(f"front.{corner}"), outline.page[corner], role, apart)
         moves.append(Move("guides", outline.thing, breath if is_told else "", act, part=part_of[corner]))
     return moves
 

@@ -223,7 +223,8 @@ def _(act: Curve, board: Board, thing: str) -> None:
 def _(act: Touch, board: Board, thing: str) -> None:
     arc = board.line(act.line).arc
     assert arc is not None
-    board.points[act.makes] = arc.at(arc.touches_between(board.point(act.point))[act.number])
+    goal = _IDEAL[act.point] if act.point in _IDEAL else board.point(act.point)
+    board.points[act.makes] = arc.at(arc.touches_between(goal)[act.number])
 
 
 @_perform.register

@@ -188,7 +188,7 @@ class Curve:
 
 @dataclass(frozen=True, slots=True)
 class Touch:
-    """Rest the ruler on a vanishing point, turn it until it touches a curve, mark where; ``number`` counts such places.
+    """Rest the ruler on a vanishing point, or upright, move it until it touches a curve, mark; ``number`` counts them.
 
     They are counted from the start of the curve, from 0, those at its ends left out.
     """

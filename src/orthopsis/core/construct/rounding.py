@@ -202,9 +202,9 @@ def _touching(outline: Outline, corner: int) -> list[Move]:
     return moves
 
 
-def _guide(outline: Outline, corner: int, part: str, role: Role) -> RuleToPoint:
+def _guide(outline: Outline, corner: int, part: str, role: Role) -> RuleToPoint | Run:
     name = f"round.{corner}.{part}"
-    return RuleToPoint(outline.full(f"guide.{name}"), outline.full(f"front.{name}"), outline.goal_name, role)
+    return outline.aim(f"guide.{name}", outline.full(f"front.{name}"), outline.page[corner], role)
 
 
 def _move(outline: Outline, breath: str, act: Act) -> Move:

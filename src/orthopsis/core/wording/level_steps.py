@@ -32,6 +32,19 @@ LEVEL: dict[str, StepPhrases] = {
         "Forgetting the corners inside the notches: count the lines.",
         "ruler on the point, pencil light",
     ),
+    "guides.profile_upright": StepPhrases(
+        "{lines} straight up or down",
+        (
+            "Draw a light line straight up or down from each corner, where it does not cross the shape, to the other "
+            "end of the block. Count: {count}.",
+            "From each corner draw a light line {upright}, to the other end of the block, where it does not cross the "
+            "shape. {lines} in all.",
+            "{lines} {upright} from the corners; corners inside the notches have theirs too.",
+        ),
+        "Uprights stay upright.",
+        "Forgetting the corners inside the notches: count the lines.",
+        "ruler square on the paper's edge, pencil light",
+    ),
     "depth.profile_level": StepPhrases(
         "the depth at the rim",
         (

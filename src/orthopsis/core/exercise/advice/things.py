@@ -57,7 +57,7 @@ def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator
     angles = [
         math.degrees(math.atan2(abs(level - g.start.y), abs(goals[g.rests_on].x - g.start.x)))
         for g in guides
-        if goals[g.rests_on].y == level and abs(level - g.start.y) > ON_LEVEL_MM
+        if g.rests_on and goals[g.rests_on].y == level and abs(level - g.start.y) > ON_LEVEL_MM
     ]
     if angles and min(angles) < FLAT_DEG:
         shown = {"thing": placed.values.name, "value": f"{min(angles):.1f}", "limit": f"{FLAT_DEG:.0f}"}

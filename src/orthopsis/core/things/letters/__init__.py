@@ -13,7 +13,6 @@ from orthopsis.core.things.letters.names import LATE, LONG, WHOSE
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
 from orthopsis.core.things.profile import DEPTH_CORNERS
 from orthopsis.core.things.profile.cut import FACES
-from orthopsis.core.things.profile.cut import SHOWN_IN as SHOWN_FACES
 
 LETTERS = ThingKind(
     kind="letters",
@@ -40,7 +39,7 @@ LETTERS = ThingKind(
         Choice("depth_by", "the depth", {"measured": "measured", "half": "about half way"}, "half"),
         Length("depth", "the depth", 30.0, 1.0, 2000.0),
         DEPTH_CORNERS,
-        Choice("side", "the face", FACES, "left", SHOWN_FACES),
+        Choice("side", "the face", FACES, "left"),
         *SIDES,
         Choice(LOOK.name, LOOK.says, {"solid": "Solid", "see_through": "See-through"}, "solid"),
     ),

@@ -8,7 +8,7 @@ from orthopsis.core.things.box import SIDES
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, scaled
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Shape
-from orthopsis.core.things.profile.cut import FACES, SHOWN_IN
+from orthopsis.core.things.profile.cut import FACES
 from orthopsis.core.things.profile.front import FRONT
 from orthopsis.core.things.profile.shapes import READY
 from orthopsis.core.things.profile.side import SIDE
@@ -35,7 +35,7 @@ PROFILE = ThingKind(
         Choice("depth_by", "the depth", {"measured": "measured", "half": "about half way"}, "half"),
         Length("depth", "the depth", 30.0, 1.0, 2000.0),
         DEPTH_CORNERS,
-        Choice("side", "the face", FACES, "left", SHOWN_IN),
+        Choice("side", "the face", FACES, "left"),
         Length("height", "the height", 70.0, 2.0, 2000.0),
         *SIDES,
         Choice(LOOK.name, LOOK.says, {"solid": "Solid", "see_through": "See-through"}, "solid"),

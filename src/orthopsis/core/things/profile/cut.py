@@ -1,8 +1,7 @@
 """From which face of a block is an outline cut, which lines of the block help, and which way is it carried?
 
-From a side it is carried along the other side; in three-point perspective it can be cut from the level face beside the
-third point too, and is carried along the uprights. Places are shares of the face; on it they are counted from its first
-edge.
+From a side it is carried along the other side; from the top or the bottom along the uprights. Places are shares of the
+face; on it they are counted from its first edge.
 """
 
 from collections.abc import Mapping
@@ -17,16 +16,14 @@ from orthopsis.core.things.declare import Values
 from orthopsis.core.things.standing import Setting
 
 FACES = {"left": "left side", "right": "right side", "level": "top, or from below the underside"}
-SHOWN_IN = {"level": ("three_point",)}
-"""The kinds of view in which a face can be chosen, where that is not all."""
 
 _TOLD = {
-    "outline": ("front.on_side", "face.outline"),
-    "guides": ("guides.profile_side", "guides.profile_level"),
-    "depth": ("depth.profile_side", "depth.profile_level"),
-    "round": ("back.round", "back.round_level"),
+    "outline": ("front.on_side", "face.outline", "face.outline"),
+    "guides": ("guides.profile_side", "guides.profile_level", "guides.profile_upright"),
+    "depth": ("depth.profile_side", "depth.profile_level", "depth.profile_level"),
+    "round": ("back.round", "back.round_level", "back.round_level"),
 }
-"""The words for a part of the work, on a side and on a level face."""
+"""The words for a part of the work: on a side, on a level face with a third point, and on one without."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,6 +38,7 @@ class Cut:
         low, high: the lines from the ends of the first edge that run the way the outline is carried.
         foot_end, far_low: the line of the back behind the lower edge, and the line from that edge's far end, where the
             block has them.
+        is_upright: whether it is carried along uprights that meet nowhere.
         outward: how the faces of the cut are turned that face down, up, left and right on the face.
     """
 
@@ -53,6 +51,7 @@ class Cut:
     outward: Mapping[str, str]
     foot_end: str | None = None
     far_low: str | None = None
+    is_upright: bool = False
 
     @property
     def is_level(self) -> bool:
@@ -66,7 +65,7 @@ class Cut:
 
     def told(self, what: str) -> str:
         """Return which words say a part of the work."""
-        return _TOLD[what][self.is_level]
+        return _TOLD[what][self.is_level + self.is_upright]
 
     def on_panel(self, place: Place) -> Place:
         """Return a place as the face counts it, or back."""
@@ -101,7 +100,7 @@ def cut_of(values: Values, setting: Setting) -> Cut:
     """Return the face from which a shape is cut.
 
     Raises:
-        GeometryError: there is no third point, or the face beside it does not show.
+        GeometryError: neither top nor bottom shows, or only the one beside the third point.
     """
     n, role = values.full, values.word("side")
     if role == "level":
@@ -116,13 +115,15 @@ def cut_of(values: Values, setting: Setting) -> Cut:
 
 
 def _level(values: Values, setting: Setting) -> Cut:
-    """Return the level face beside the third point: the top in a bird's-eye view, else the bottom."""
-    n, level, back = values.full, block.first_level(setting), block.second_level(setting)
-    if block.goal(setting, "up").is_ideal:
-        raise _refused(values, "It can be cut from a side here, or from the top with a third point.", "left")
+    """Return the top or the bottom, whichever shows; with a third point it is the face on the other side from it."""
+    n, up = values.full, block.goal(setting, "up")
+    level = "bottom" if block.shows(values, setting, "bottom") else "top"
     if not block.shows(values, setting, level):
-        where = "below" if level == "top" else "above"
-        raise _refused(values, f"Its {level} does not show: move it {where} the eye level, or take a side.", "left")
+        raise _refused(values, "Move it below or above the eye level, or take a side.", "left")
+    if not up.is_ideal and level != block.first_level(setting):
+        where = "below" if block.first_level(setting) == "top" else "above"
+        raise _refused(values, f"Move it {where} the eye level, or take a side.", "left")
+    back = "bottom" if level == "top" else "top"
     # Seen from above, right and left run as across and up do; seen from below they are mirrored.
     is_flipped = level == "bottom"
     near, far = ("right", "left") if is_flipped else ("left", "right")
@@ -136,6 +137,7 @@ def _level(values: Values, setting: Setting) -> Cut:
         outward={"down": "right", "up": "back", near: "left", far: "back"},
         foot_end=n(f"guide.{back}.right"),
         far_low=n("right.edge"),
+        is_upright=up.is_ideal,
     )
 
 

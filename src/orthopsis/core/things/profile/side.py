@@ -86,6 +86,7 @@ def outline_of(values: Values, setting: Setting) -> Outline:
     """Return the outline on its face, with its corners where the eye sees them."""
     cut, frame, loops = cut_of(values, setting), setting.frame, values.outline("outline")
     over, shares = frame.way(cut.over), _shares(values, setting)
+    down = -1.0 if cut.panel.face == "top" else 1.0
 
     def see(places: Iterable[Place]) -> list[Point]:
         seen = frame.eye.see(cut.panel.places(cut.on_panel(place) for place in places))
@@ -103,7 +104,9 @@ def outline_of(values: Values, setting: Setting) -> Outline:
         across=(cut.panel.along.family, cut.panel.along.goal),
         up=(cut.panel.up.family, cut.panel.up.goal),
         goal_name=over.family,
-        goal=over.goal,
+        goal=Point(0.0, down, 0.0) if cut.is_upright else over.goal,
+        limits=(cut.first_end, cut.foot_end or ""),
+        parting_mm=block.near_edge(values, setting)["bottom"].x,
         ready={n: line for n, place in shares.corners.items() if (line := cut.ready(place)) is not None},
     )
 
@@ -121,7 +124,9 @@ def _solid(values: Values, setting: Setting, outline: Outline) -> Solid:
     def places(flat: Array) -> Array:
         return cut.panel.places(cut.on_panel((across, up)) for across, up in flat.tolist())
 
-    return body(outline, places, vectors[cut.over], cut.turned, cut.panel.face)
+    # The upright vector leads from the level of the first corner to the other one.
+    sign = -1.0 if cut.is_level and cut.panel.face != block.first_level(setting) else 1.0
+    return body(outline, places, sign * vectors[cut.over], cut.turned, cut.panel.face)
 
 
 def recipe(values: Values, setting: Setting) -> list[Move]:
@@ -173,11 +178,18 @@ def _back(values: Values, setting: Setting, outline: Outline, grid: Grid, shown:
 def _round_the_corner(values: Values, setting: Setting, outline: Outline, grid: Grid, number: int) -> list[Move]:
     """Carry a height round the first edge to where the block ends, and from there to the corner's guide line."""
     n, cut, share = values.full, cut_of(values, setting), outline.flat[number][1]
-    ready, aim = cut.ready_at(share), list[Act]()
-    line = ready or n(f"construction.round.{number}")
-    if ready is None:
-        aim = [RuleToPoint(line, grid.tick_name(share), setting.frame.way(cut.over).family, "construction")]
-    at_end = n(f"measure.round.{number}")
+    line, at_end = cut.ready_at(share), n(f"measure.round.{number}")
+    if line is not None:
+        carried: list[Act] = [Cross(at_end, line, cut.first_end)]
+    else:
+        line, tick, family = (
+            n(f"construction.round.{number}"),
+            grid.tick_name(share),
+            setting.frame.way(cut.over).family,
+        )
+        carried = [RuleToPoint(line, tick, family, "construction"), Cross(at_end, line, cut.first_end)]
+        if cut.is_upright:
+            carried = [Run(line, at_end, tick, family, cut.first_end, "construction")]
     run = Run(
         n(f"construction.round_back.{number}"),
         n(f"back.{number}"),
@@ -186,8 +198,7 @@ def _round_the_corner(values: Values, setting: Setting, outline: Outline, grid: 
         outline.guide(number),
         "construction",
     )
-    acts: list[Act] = [*aim, Cross(at_end, line, cut.first_end), run]
-    return [values.move("back", cut.told("round"), act) for act in acts]
+    return [values.move("back", cut.told("round"), act) for act in (*carried, run)]
 
 
 def panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
