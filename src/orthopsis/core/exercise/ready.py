@@ -373,5 +373,20 @@ READY: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 135,
     },
+    {
+        **_HEAD,
+        "title": "H lying on the quay, two points",
+        "eye_level": {"height_mm": 236, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 560}],
+        "things": [
+            {
+                **_block("Quay", 196, 34, 58, 132, 158),
+                **_word("H", "block", 196, 34, 58, width=60, gap=12, thickness="quarter"),
+                "name": "Quay",
+                "side": "level",
+            }
+        ],
+        "minutes": 90,
+    },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""
