@@ -148,9 +148,7 @@ def _aimed_beside(e: Expected, goal: Point, tolerances: float, sigma: float) -> 
     reach = distance(Point((e.start.x + e.end.x) / 2, (e.start.y + e.end.y) / 2), goal)
     miss = tolerances * tolerance_at_point(e.length_mm, reach, sigma).allowed_mm
     dx, dy = unit_toward(e.start, goal)
-    beside = Point(goal.x - dy * miss, goal.y + dx * miss)
-    ux, uy = unit_toward(e.start, beside)
-    return Point(e.start.x + ux * e.length_mm, e.start.y + uy * e.length_mm)
+    return _aimed(e, Point(goal.x - dy * miss, goal.y + dx * miss))
 
 
 def _aimed_elsewhere(e: Expected, goal: Point, width_mm: float) -> Point:
@@ -159,9 +157,16 @@ def _aimed_elsewhere(e: Expected, goal: Point, width_mm: float) -> Point:
     right = unit_toward(e.start, goal)
     for end in ends:
         ux, uy = unit_toward(e.start, end)
-        if right[0] * ux + right[1] * uy < math.cos(math.radians(CLEARLY_ELSEWHERE_DEG)):
-            return Point(e.start.x + ux * e.length_mm, e.start.y + uy * e.length_mm)
+        if abs(right[0] * ux + right[1] * uy) < math.cos(math.radians(CLEARLY_ELSEWHERE_DEG)):
+            return _aimed(e, end)
     return Point(e.start.x, e.start.y + e.length_mm)
+
+
+def _aimed(e: Expected, goal: Point) -> Point:
+    """Return the end of a line of this length in line with a goal, on the side to which the line should run."""
+    ux, uy = unit_toward(e.start, goal)
+    ahead = 1.0 if ux * (e.end.x - e.start.x) + uy * (e.end.y - e.start.y) >= 0 else -1.0
+    return Point(e.start.x + ahead * ux * e.length_mm, e.start.y + ahead * uy * e.length_mm)
 
 
 def _shaken(point: Point, sigma: float, rng: np.random.Generator) -> Point:

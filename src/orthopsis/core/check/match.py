@@ -25,6 +25,8 @@ CLEARLY_MM = 4.0
 WRONG_WAY_DEG = 150.0
 LEANS_DEG = 40.0
 LEAST_OVERLAP = 0.35
+ALIKE_LONG = 0.8
+"""Share of a line's length from which on a stroke is about as long (no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -54,12 +56,37 @@ def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[
     for j, e in enumerate(placed):
         if j in found or not e.is_asked or not e.thing:
             continue
-        others = [other for other in placed if other is not e]
-        free = {i: s for i, s in usable.items() if i not in taken and not _is_one_of(s, others)}
+        free = {
+            i: s
+            for i, s in usable.items()
+            if _is_free(i, taken, placed) and not _is_one_of(s, _rivals(s, j, placed, found))
+        }
         gone = _gone_astray(free, e, points)
         if gone is not None:
             taken[gone] = j
     return [Match(i, placed[j]) for i, j in sorted(taken.items())]
+
+
+def _is_free(stroke: int, taken: dict[int, int], placed: Sequence[Expected]) -> bool:
+    """Tell whether a stroke may still be another line: nobody has to draw the light line that it was taken for."""
+    return stroke not in taken or not placed[taken[stroke]].is_asked
+
+
+def _rivals(stroke: Stroke, j: int, placed: Sequence[Expected], found: set[int]) -> list[Expected]:
+    """Return the lines that a stroke may be rather than line j.
+
+    If it is about as long as j, lines that nobody has to draw are none, nor are those of another length that have been
+    found: it lies beside their own stroke.
+    """
+    others = {k: e for k, e in enumerate(placed) if k != j}
+    if not _is_as_long(stroke, placed[j]):
+        return list(others.values())
+    return [e for k, e in others.items() if e.is_asked and (k not in found or _is_as_long(stroke, e))]
+
+
+def _is_as_long(stroke: Stroke, e: Expected) -> bool:
+    """Tell whether a stroke is about as long as a line."""
+    return ALIKE_LONG * e.length_mm <= stroke.length_mm <= e.length_mm / ALIKE_LONG
 
 
 def _cost(stroke: Stroke, e: Expected) -> float | None:
