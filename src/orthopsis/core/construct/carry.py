@@ -273,6 +273,8 @@ def _step(outline: Outline, here: int, there: int, edge: int | None, part: str, 
 
 CLEAR_EDGE = (False, 0)
 """The rank of the best way there is."""
+CLEAR_LINE = (False, 1)
+"""The rank of the best way that is no edge."""
 
 
 class _Ways:
@@ -305,6 +307,8 @@ class _Ways:
                 continue
             for here in found:
                 rank = self._ranked(here, there)
+                if rank == CLEAR_LINE:
+                    return (here, there)
                 if rank is not None and (best is None or rank < best[0]):
                     best = (rank, here, there)
         return None if best is None else best[1:]

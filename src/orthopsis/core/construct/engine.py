@@ -3,6 +3,7 @@
 The result is a board: named points, named lines, and for each line what the pencil drew.
 """
 
+import math
 from collections.abc import Iterable
 from dataclasses import dataclass, field
 from functools import singledispatch
@@ -145,12 +146,20 @@ def _(act: RuleToPoint, board: Board, thing: str) -> None:
 
 def _first_meeting(start: Point, goal: Point, line: Line, other: Ruled) -> Point | None:
     """Return where the way from start to goal crosses a drawn line; touching at the start does not count."""
-    at = meet(line, other.line) if abs(line.a * other.line.b - line.b * other.line.a) > SAME_LINE else goal
-    if at.is_ideal or distance(start, at) <= SAME_POINT_MM or at is goal:
+    if abs(line.a * other.line.b - line.b * other.line.a) <= SAME_LINE:
         return None
-    on_way = distance(start, at) + distance(at, goal) - distance(start, goal)
-    on_other = distance(other.start, at) + distance(at, other.end) - distance(other.start, other.end)
-    return at if max(on_way, on_other) <= SAME_POINT_MM else None
+    at = meet(line, other.line)
+    if distance(start, at) <= SAME_POINT_MM:
+        return None
+    return at if _is_between(at, start, goal) and _is_between(at, other.start, other.end) else None
+
+
+def _is_between(at: Point, start: Point, end: Point) -> bool:
+    """Tell whether a point in line with two others lies between them, or at one of them."""
+    dx, dy = end.x - start.x, end.y - start.y
+    reach = math.hypot(dx, dy)
+    along = (at.x - start.x) * dx + (at.y - start.y) * dy
+    return -SAME_POINT_MM / 2 * reach <= along <= (reach + SAME_POINT_MM / 2) * reach
 
 
 @_perform.register

@@ -1,7 +1,7 @@
 """From an exercise to its picture: execute the recipes, look what is seen, number the lines."""
 
 import math
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -226,7 +226,7 @@ def _final_pieces(
     level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
     behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
     behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
-    sight = Sight(seen)
+    sight = Sight([thing for thing, one in zip(seen, built, strict=True) if _meets(_box(one), behind.values())])
     for line, (low, high) in behind.items():
         for t0, t1 in sight.seen_behind_all(low.xy, high.xy):
             result.append(
@@ -242,6 +242,15 @@ def _final_pieces(
                 )
             )
     return result
+
+
+def _meets(box: tuple[float, float, float, float], lines: Iterable[tuple[Point, Point]]) -> bool:
+    """Tell whether a rectangle of the page meets one of some lines that are level or upright."""
+    left, low, right, high = box
+    return any(
+        left <= max(a.x, b.x) and right >= min(a.x, b.x) and low <= max(a.y, b.y) and high >= min(a.y, b.y)
+        for a, b in lines
+    )
 
 
 def _edge_line(

@@ -213,17 +213,25 @@ class Sight:
         """Tell of each point whether it lies inside its face, the outline left out."""
         if not len(face):
             return np.zeros(0, dtype=bool)
-        owner, side, begins = self._spread(face)
-        point, a = at[owner], self._side_start[side]
-        b = self._side_end[side]
-        e, away = b - a, point - a
-        share = np.clip(np.einsum("ij,ij->i", away, e) / np.einsum("ij,ij->i", e, e), 0.0, 1.0)
-        gap = np.hypot(*(away - share[:, None] * e).T)
-        rising = (a[:, 1] > point[:, 1]) != (b[:, 1] > point[:, 1])
-        left = away[:, 0] < away[:, 1] * e[:, 0] / np.where(rising, e[:, 1], 1.0)
-        crossings = np.add.reduceat((rising & left).astype(np.int64), begins)
-        nearest = np.minimum.reduceat(gap, begins)
-        return np.asarray((crossings % 2 == 1) & (nearest > INSIDE_MM))
+        owner, side, _ = self._spread(face)
+        point, a, b = at[owner], self._side_start[side], self._side_end[side]
+        rising = np.flatnonzero((a[:, 1] > point[:, 1]) != (b[:, 1] > point[:, 1]))
+        a, e, x = a[rising], b[rising] - a[rising], point[rising]
+        left = x[:, 0] - a[:, 0] < (x[:, 1] - a[:, 1]) * e[:, 0] / e[:, 1]
+        inside = np.bincount(owner[rising[left]], minlength=len(face)) % 2 == 1
+        return np.asarray(inside & self._is_clear(at, face, inside))
+
+    def _is_clear(self, at: Array, face: Index, asked: Mask) -> Mask:
+        """Tell of the points that are asked about whether they lie clear of the outline of their face."""
+        clear, some = np.zeros(len(face), dtype=bool), np.flatnonzero(asked)
+        if len(some):
+            owner, side, begins = self._spread(face[some])
+            a = self._side_start[side]
+            e, away = self._side_end[side] - a, at[some][owner] - a
+            share = np.clip(np.einsum("ij,ij->i", away, e) / np.einsum("ij,ij->i", e, e), 0.0, 1.0)
+            gap = np.hypot(*(away - share[:, None] * e).T)
+            clear[some] = np.minimum.reduceat(gap, begins) > INSIDE_MM
+        return clear
 
 
 def _split(pieces: list[Piece], alone: list[Piece]) -> list[Piece]:
