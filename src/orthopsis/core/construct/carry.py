@@ -18,7 +18,7 @@ from orthopsis.core.construct.count import runs_along
 from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
-from orthopsis.core.plane.polygon import starts_inside
+from orthopsis.core.plane.polygon import inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
 
 FLAT_CROSSING = 0.05
@@ -151,8 +151,7 @@ def guided_corners(outline: Outline) -> list[int]:
     result = []
     for number, loop in enumerate(outline.loops):
         points = [outline.page[c] for c in loop]
-        for i, corner in enumerate(loop):
-            into = starts_inside(points, i, outline.goal)
+        for i, (corner, into) in enumerate(zip(loop, inside_starts(points, outline.goal), strict=True)):
             is_free = into if number in outline.holes else not into
             beside = (points[(i + 1) % len(loop)], points[i - 1])
             if is_free and not any(runs_along(points[i], other, outline.goal) for other in beside):

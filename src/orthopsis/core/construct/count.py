@@ -8,7 +8,7 @@ from collections.abc import Sequence
 import numpy as np
 
 from orthopsis.core.plane.homogeneous import Point, join, offset
-from orthopsis.core.plane.polygon import starts_inside
+from orthopsis.core.plane.polygon import inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 
 PENCIL_MM = 0.7
@@ -31,8 +31,8 @@ def guide_corners(outline: Sequence[Point], goal: Point) -> list[int]:
     size = len(outline)
     return [
         i
-        for i in range(size)
-        if not starts_inside(outline, i, goal)
+        for i, into in enumerate(inside_starts(outline, goal))
+        if not into
         and not runs_along(outline[i], outline[(i + 1) % size], goal)
         and not runs_along(outline[i], outline[i - 1], goal)
     ]

@@ -18,23 +18,24 @@ def signed_area(outline: Sequence[Point]) -> float:
     return total / 2
 
 
-def starts_inside(outline: Sequence[Point], corner: int, goal: Point) -> bool:
-    """Tell whether the line from a corner toward ``goal`` starts out through the inside of the outline.
+def inside_starts(outline: Sequence[Point], goal: Point) -> list[bool]:
+    """Tell of each corner whether the line from there toward ``goal`` starts out through the inside of the outline.
 
     A line that runs exactly along one of the corner's two edges does not.
     This is the rule by which a corner may have a guide line: "a corner gets a line only when the line
     does not run across the shape's own front" (common practice, no source).
     """
-    points = list(outline)
-    if signed_area(points) < 0:
-        points.reverse()
-        corner = len(points) - 1 - corner
-    here = points[corner]
+    points = list(outline) if signed_area(outline) >= 0 else list(reversed(outline))
+    around = zip(points, (*points[1:], points[0]), (points[-1], *points[:-1]), strict=True)
+    found = [_starts_inside(here, following, before, goal) for here, following, before in around]
+    return found if points[0] is outline[0] else found[::-1]
+
+
+def _starts_inside(here: Point, following: Point, before: Point, goal: Point) -> bool:
+    """Tell it of a corner between two others of an outline that runs anticlockwise."""
     if not goal.is_ideal and math.hypot(goal.x - here.x, goal.y - here.y) <= INSIDE_MM:
         return False
-    ahead = unit_toward(here, points[(corner + 1) % len(points)])
-    back = unit_toward(here, points[corner - 1])
-    ray = unit_toward(here, goal)
+    ahead, back, ray = (unit_toward(here, other) for other in (following, before, goal))
     opening = _turn(ahead, back)
     angle = _turn(ahead, ray)
     slack = 1e-9

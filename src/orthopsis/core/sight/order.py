@@ -9,6 +9,7 @@ from graphlib import CycleError, TopologicalSorter
 
 import numpy as np
 import shapely
+from numpy.typing import NDArray
 from shapely import STRtree
 
 from orthopsis.core.plane.tolerance import SAME_DEPTH, THIN_FACE_MM2
@@ -63,9 +64,19 @@ def _sorted(outlines: Sequence[list[list[Place]]], planes: Array) -> list[int]:
         return sorted(graph, key=lambda i: -len(graph[i]))
 
 
+def _areas(outlines: Sequence[list[list[Place]]]) -> NDArray[np.object_]:
+    """Return the areas of faces, each an outline with its holes; all at once, which is quicker."""
+    rings = [loop for loops in outlines for loop in loops]
+    corners = np.array([corner for ring in rings for corner in ring])
+    of_ring = np.repeat(np.arange(len(rings)), [len(ring) for ring in rings])
+    of_face = np.repeat(np.arange(len(outlines)), [len(loops) for loops in outlines])
+    drawn = np.asarray(shapely.linearrings(corners, indices=of_ring), dtype=object)
+    return np.asarray(shapely.polygons(drawn, indices=of_face), dtype=object)
+
+
 def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[tuple[int, int]]:
     """Return (nearer, farther) for all pairs of faces that overlap on the page."""
-    areas = np.array([shapely.Polygon(loops[0], loops[1:]) for loops in outlines], dtype=object)
+    areas = _areas(outlines)
     broken = ~shapely.is_valid(areas)  # faces seen nearly edge-on may cross themselves by rounding
     areas[broken] = shapely.make_valid(areas[broken])
     first, second = STRtree(areas).query(areas, predicate="intersects")
