@@ -21,6 +21,7 @@ from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.sheets import Copy, sheet_pdf
 from orthopsis.paperwork.svg import svg_bytes
 from orthopsis.scan.greys import greys_of
+from orthopsis.scan.lines import FlatSheet, find_lines, without_shading
 from orthopsis.scan.picture import UnusablePicture, kind_of, open_picture
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, Reading, read_sheet
 from orthopsis.scan.simulate import SMALL, Photo, simulate_photo
@@ -212,3 +213,23 @@ def test_only_what_is_seen_of_a_face_is_measured() -> None:
     for loop in (ring for part in areas["Far", "front"].loops for ring in part):
         assert not any(100 < x < 180 and 60 < y < 140 for x, y in loop)
     assert not tone_areas(draw(exercise_of(box("Box", 60, 40, 70, 50, look="see_through"))).faces)
+
+
+@pytest.mark.parametrize("seed", [41, 42, 43])
+def test_shading_is_not_taken_for_lines(seed: int, crates: Exercise) -> None:
+    plain = read(photo_of(crates, seed, mistakes=()).jpeg)
+    toned = read(photo_of(crates, seed, mistakes=(), tones="even").jpeg)
+    drawn, judged = check(crates, plain.strokes), check(crates, toned.strokes)
+    assert judged.missing == drawn.missing
+    strays = [sum(line.verdict == "unexpected" for line in one.lines) for one in (drawn, judged)]
+    assert strays[1] <= strays[0] + 8, "a stray stroke or two at the rims of shading"
+
+
+def test_a_line_drawn_over_shading_is_read() -> None:
+    flat = np.zeros((800, 1000), np.float32)
+    flat[200:600, 200:800] = 0.45
+    flat[398:402, 300:700] = 0.85
+    sheet = FlatSheet(flat, without_shading(flat, 5.0), 200.0, 160.0, 5.0)
+    (line,) = find_lines(sheet)
+    assert sorted((line.start.x, line.end.x)) == pytest.approx([60, 140], abs=1)
+    assert line.start.y == pytest.approx(80, abs=0.5)

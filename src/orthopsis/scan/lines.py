@@ -35,6 +35,13 @@ FAINTEST = 0.06
 """A line darkens the paper by at least this share."""
 PROFILE_MM = 1.2
 """How far to each side the graphite of a line is looked for."""
+BROAD_MM = 2.4
+"""What is dark over a disc of this width is shading: pencil lines are at most half as wide."""
+GRAIN_OF_PAPER, GRAIN_OF_TONE = 0.04, 0.25
+"""How dark untouched paper may look, and by which share of its darkness shading is uneven."""
+ON_SIDES_MM = np.array([0.8, 1.1, 1.4])
+AS_DARK = 0.75
+"""What lies beside a line is lighter than this share of it."""
 ON_LINE_MM = 0.45
 """Where a line ends is asked this close to it, so that another line crossing its end does not lengthen it."""
 
@@ -43,8 +50,9 @@ Real = NDArray[np.float64]
 
 @dataclass(frozen=True, slots=True)
 class FlatSheet:
-    """The sheet laid flat, top row at its top edge: darkness 0 (paper) to 1 of what is on it."""
+    """The sheet laid flat, top row at its top edge: darkness 0 (paper) to 1 of what is on it, of the lines alone."""
 
+    all_dark: NDArray[np.float32]
     dark: NDArray[np.float32]
     width_mm: float
     height_mm: float
@@ -63,7 +71,16 @@ def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) 
     even = flat.astype(np.float32) / np.maximum(paper.astype(np.float32), 16)
     dark = np.clip(1 - even, 0, 1).astype(np.float32)
     _blank_margins(dark, k)
-    return FlatSheet(dark, width_mm, height_mm, k)
+    return FlatSheet(dark, without_shading(dark, k), width_mm, height_mm, k)
+
+
+def without_shading(dark: NDArray[np.float32], k: float) -> NDArray[np.float32]:
+    """Return the darkness of lines alone: what is broad is shading, and lines on it are darker than its grain."""
+    level = np.clip(dark * 255, 0, 255).astype(np.uint8)
+    disc = cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (round(BROAD_MM * k),) * 2)
+    broad = cv2.morphologyEx(level, cv2.MORPH_OPEN, disc).astype(np.float32) / 255
+    shade = np.maximum(broad - GRAIN_OF_PAPER, 0)
+    return np.maximum(dark - (1 + GRAIN_OF_TONE) * shade, 0)
 
 
 def _blank_margins(dark: NDArray[np.float32], k: float) -> None:
@@ -89,7 +106,7 @@ def find_lines(flat: FlatSheet) -> list[Stroke]:
     pieces = pieces[order][length[order] >= SHORTEST_PIECE_MM]
     strokes: list[Stroke] = []
     for line in _gathered(pieces):
-        strokes += _fit(flat, line)
+        strokes += [stroke for stroke in _fit(flat, line) if _stands_out(flat, stroke)]
     return _without_doubles(sorted(strokes, key=lambda s: -s.length_mm))
 
 
@@ -203,6 +220,22 @@ def _profile(flat: FlatSheet, line: Real, reach_mm: float = PROFILE_MM) -> tuple
     total = weight.sum(axis=1)
     across = (weight * side).sum(axis=1) / np.maximum(total, 1e-9)
     return at, across, peak.astype(np.float64)
+
+
+def _stands_out(flat: FlatSheet, stroke: Stroke) -> bool:
+    """Tell whether a line is darker than what lies on both sides of it; the rim of shading and its grain are not.
+
+    To each side it is enough that one of the places looked at is lighter: at another there may be a line beside it.
+    """
+    start, d, length = _run(np.array([stroke.start.xy, stroke.end.xy]))
+    at = np.arange(0.0, length, SAMPLE_MM)
+    side = np.concatenate((ON_SIDES_MM, [0.0], -ON_SIDES_MM))
+    places = start + at[:, None, None] * d + side[None, :, None] * np.array([-d[1], d[0]])
+    x = (places[..., 0] * flat.px_per_mm).astype(np.float32)
+    y = ((flat.height_mm - places[..., 1]) * flat.px_per_mm).astype(np.float32)
+    dark = np.median(cv2.remap(flat.all_dark, x, y, cv2.INTER_LINEAR), axis=0)
+    beside = max(dark[: len(ON_SIDES_MM)].min(), dark[len(ON_SIDES_MM) + 1 :].min())
+    return bool(beside < AS_DARK * max(stroke.darkness, float(dark[len(ON_SIDES_MM)])))
 
 
 def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
