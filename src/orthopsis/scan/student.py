@@ -28,6 +28,7 @@ MISTAKES = (
     "eye_level_tilted",
 )
 CLEARLY_ELSEWHERE_DEG = 20.0
+"""A line that is at least so much out of line with its point runs to another one (no source)."""
 LONG_ENOUGH_MM = 22.0
 """Mistakes are put on lines that are long enough to be told."""
 
@@ -148,7 +149,7 @@ def _aimed_beside(e: Expected, goal: Point, tolerances: float, sigma: float) -> 
     reach = distance(Point((e.start.x + e.end.x) / 2, (e.start.y + e.end.y) / 2), goal)
     miss = tolerances * tolerance_at_point(e.length_mm, reach, sigma).allowed_mm
     dx, dy = unit_toward(e.start, goal)
-    return _aimed(e, Point(goal.x - dy * miss, goal.y + dx * miss))
+    return _aimed(e, goal, Point(goal.x - dy * miss, goal.y + dx * miss))
 
 
 def _aimed_elsewhere(e: Expected, goal: Point, width_mm: float) -> Point:
@@ -158,14 +159,15 @@ def _aimed_elsewhere(e: Expected, goal: Point, width_mm: float) -> Point:
     for end in ends:
         ux, uy = unit_toward(e.start, end)
         if abs(right[0] * ux + right[1] * uy) < math.cos(math.radians(CLEARLY_ELSEWHERE_DEG)):
-            return _aimed(e, end)
+            return _aimed(e, goal, end)
     return Point(e.start.x, e.start.y + e.length_mm)
 
 
-def _aimed(e: Expected, goal: Point) -> Point:
-    """Return the end of a line of this length in line with a goal, on the side to which the line should run."""
-    ux, uy = unit_toward(e.start, goal)
-    ahead = 1.0 if ux * (e.end.x - e.start.x) + uy * (e.end.y - e.start.y) >= 0 else -1.0
+def _aimed(e: Expected, goal: Point, other: Point) -> Point:
+    """Return the end of a line of this length that runs to, or from, another point as it should to or from its own."""
+    rx, ry = unit_toward(e.start, goal)
+    ahead = 1.0 if rx * (e.end.x - e.start.x) + ry * (e.end.y - e.start.y) >= 0 else -1.0
+    ux, uy = unit_toward(e.start, other)
     return Point(e.start.x + ahead * ux * e.length_mm, e.start.y + ahead * uy * e.length_mm)
 
 
