@@ -1434,7 +1434,7 @@ export interface components {
         };
         /**
          * JudgedLine
-         * @description One drawn line.
+         * @description One drawn line; one to a point runs from the corner where it begins.
          *
          *     ``miss_mm`` is how far it passes from its point (for level and upright lines: how far its ends differ),
          *     ``allowed_mm`` is one tolerance: what the hand's own error explains.

@@ -27,16 +27,14 @@ const lines = computed(() =>
   })),
 )
 
-/** From the end that is nearer to the point: where the line goes on, and where the point is. */
+/** From its corner a line goes on where it aims, and should go to the point. */
 function aims(from: Place, to: Place, family: string, verdict: string): { from: Place; on: Place; goal: Place } | null {
   const point = picture.value.vanishing_points[family]
   if (!point || !['off', 'wrong_point', 'slightly_off'].includes(verdict)) return null
-  const far = (p: Place): number => Math.hypot(p[0] - point[0], p[1] - point[1])
-  const [tail, head] = far(from) > far(to) ? [from, to] : [to, from]
-  const length = Math.hypot(head[0] - tail[0], head[1] - tail[1]) || 1
-  const reach = far(head)
-  const on: Place = [head[0] + ((head[0] - tail[0]) / length) * reach, head[1] + ((head[1] - tail[1]) / length) * reach]
-  return { from: at(head), on: at(on), goal: at(point) }
+  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1
+  const reach = Math.hypot(point[0] - to[0], point[1] - to[1])
+  const on: Place = [to[0] + ((to[0] - from[0]) / length) * reach, to[1] + ((to[1] - from[1]) / length) * reach]
+  return { from: at(from), on: at(on), goal: at(point) }
 }
 
 const numbered = computed(() => {
@@ -81,7 +79,7 @@ const r = computed(() => 11 * mmPerPx.value)
           :x2="line.aims.goal[0]"
           :y2="line.aims.goal[1]"
         />
-        <line class="aim" :x1="line.aims.from[0]" :y1="line.aims.from[1]" :x2="line.aims.on[0]" :y2="line.aims.on[1]" />
+        <line class="aim" :x1="line.b[0]" :y1="line.b[1]" :x2="line.aims.on[0]" :y2="line.aims.on[1]" />
       </template>
       <line
         :class="[line.look, { pointed: line.pointed }]"

@@ -6,7 +6,7 @@ from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEsti
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
 from orthopsis.core.check.findings import findings
-from orthopsis.core.check.judge import judge, part_of_curve, unexpected
+from orthopsis.core.check.judge import from_corner, judge, part_of_curve, unexpected
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves, expected_lines
@@ -90,8 +90,8 @@ def _judged(
             curve = next((c for c in curves if c.carries(stroke, NEAR_CURVE_MM)), None)
             result.append(part_of_curve(stroke, curve.name) if curve is not None else unexpected(stroke))
             continue
-        said = longest[by_stroke[i].name]
-        result.append(said.model_copy(update={"start": stroke.start.xy, "end": stroke.end.xy}))
+        said, drawn = longest[by_stroke[i].name], from_corner(stroke, by_stroke[i], targets)
+        result.append(said.model_copy(update={"start": drawn.start.xy, "end": drawn.end.xy}))
     return result
 
 

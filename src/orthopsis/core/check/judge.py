@@ -20,6 +20,17 @@ def judge(stroke: Stroke, expected: Expected, targets: Mapping[str, Point], sigm
     return _judge_direction(stroke, expected, sigma_mm)
 
 
+def from_corner(stroke: Stroke, expected: Expected, targets: Mapping[str, Point]) -> Stroke:
+    """Return a stroke from the end at which its line begins, which is the one farther from its point, to the other."""
+    if expected.family not in targets:
+        return stroke
+    goal = targets[expected.family]
+    corner = max((expected.start, expected.end), key=lambda at: distance(at, goal))
+    if distance(stroke.start, corner) <= distance(stroke.end, corner):
+        return stroke
+    return Stroke(stroke.end, stroke.start, stroke.darkness)
+
+
 def unexpected(stroke: Stroke) -> JudgedLine:
     """Return a stroke that nothing asked for."""
     return _line(stroke, "", "free", "unexpected", 0.0, Tolerance(0.0, 0.0), 0.0)
