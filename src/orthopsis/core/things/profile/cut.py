@@ -6,6 +6,7 @@ face; on it they are counted from its first edge.
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from functools import lru_cache
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -96,6 +97,7 @@ class Cut:
         return self.outward["right" if across > 0 else "left"]
 
 
+@lru_cache(maxsize=1024)
 def cut_of(values: Values, setting: Setting) -> Cut:
     """Return the face from which a shape is cut.
 
