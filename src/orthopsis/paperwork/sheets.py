@@ -8,6 +8,7 @@ from orthopsis.core.exercise.drawing import Drawing, Step
 from orthopsis.paperwork.art import answer_art, overlay_art, starter_art, step_art
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
+from orthopsis.paperwork.step_scales import SIZE_MM, scale_texts
 
 SheetKind = Literal["starter", "answer", "overlay"]
 MOST_STEPS_A_PAGE = 8
@@ -96,6 +97,12 @@ def _step_cell(
     pages.canvas.setLineWidth(0.2)
     pages.canvas.rect(left, low, scale * sheet.width_mm, scale * sheet.height_mm, stroke=1, fill=0)
     pages.show(pages.keep(step_art(drawing, count)), left, low, scale)
+    for scaled in step.scales:
+        for text in scale_texts(scaled, left, low, scale):
+            pages.canvas.setStrokeGray(0.5)
+            pages.canvas.setLineWidth(0.15)
+            pages.canvas.line(*text.start, *text.end)
+            pages.text(text.left, text.low, text.text, SIZE_MM)
     y = pages.paragraph(left, low - 0.5, f"{count}  {step.title}", size, width, BOLD)
     y = pages.paragraph(left, y, step.text, size, width)
     if height >= 110:
