@@ -58,7 +58,7 @@ def test_a_face_that_does_not_show_is_refused_with_one_that_works(view: str, pla
         draw(lying(view, **place))
     assert refused.value.code == "no_such_face"
     assert refused.value.about == "things.0.side"
-    draw(lying(view, **place, side=refused.value.nearest))
+    draw(type_at(lying(view, **place), refused.value.about, refused.value.nearest))
 
 
 @pytest.mark.parametrize(("view", "bottom"), [("two_point", 40), ("two_point", 220), ("from_above", 90)])

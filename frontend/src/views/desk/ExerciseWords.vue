@@ -72,6 +72,15 @@ watch(
   },
 )
 
+// What cannot be done is said at its place, which may be far from the one where the hand is.
+watch(
+  () => exercise.problem,
+  async (problem) => {
+    await nextTick()
+    if (problem) root.value?.querySelector('.problem')?.scrollIntoView({ block: 'nearest' })
+  },
+)
+
 /** A stop stays on the line of the value before it. */
 const STOP = /^[.,;:]/
 const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.pieces[i + 1]?.text ?? '')?.[0] ?? ''

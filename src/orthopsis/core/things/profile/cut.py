@@ -121,10 +121,10 @@ def _level(values: Values, setting: Setting) -> Cut:
     n, up = values.full, block.goal(setting, "up")
     level = "bottom" if block.shows(values, setting, "bottom") else "top"
     if not block.shows(values, setting, level):
-        raise _refused(values, "Move it below or above the eye level, or take a side.", "left")
+        raise _refused(values, "Move it below or above the eye level, or take a side.")
     if not up.is_ideal and level != block.first_level(setting):
         where = "below" if block.first_level(setting) == "top" else "above"
-        raise _refused(values, f"Move it {where} the eye level, or take a side.", "left")
+        raise _refused(values, f"Move it {where} the eye level, or take a side.")
     back = "bottom" if level == "top" else "top"
     # Seen from above, right and left run as across and up do; seen from below they are mirrored.
     is_flipped = level == "bottom"
@@ -143,6 +143,6 @@ def _level(values: Values, setting: Setting) -> Cut:
     )
 
 
-def _refused(values: Values, fix: str, nearest: str) -> GeometryError:
-    why = f"“{values.name}” cannot be cut from this face."
-    return GeometryError("no_such_face", why, fix, about="side", nearest=nearest)
+def _refused(values: Values, fix: str) -> GeometryError:
+    why = f"Neither top nor underside of “{values.name}” shows so that it can be cut from there."
+    return GeometryError("no_such_face", why, fix, about="side", nearest=FACES["left"])
