@@ -16,6 +16,7 @@ from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.built import forget
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.edit import drag, set_at, type_at
 from orthopsis.core.exercise.edit_things import add_thing, move_thing, remove_thing
@@ -221,6 +222,15 @@ def test_neighbouring_letters_have_patterns_that_are_told_apart_in_grey(word: di
     for one, two in itertools.pairwise(letters):
         assert abs(greys[one] - greys[two]) >= 0.4, f"{one} and {two} look alike, steps of tone"
     assert all(a.short.partition(":")[2] != b.short.partition(":")[2] for a, b in itertools.pairwise(steps))
+
+
+def test_a_pattern_is_drawn_again_after_what_was_built_is_forgotten() -> None:
+    word = {**ROW, "text": "KNOT", "layout": "steps", "step": 40}
+    pattern = {"kind": "pattern", "name": "Pattern", "joined_to": "Knot", "joined_by": "face_front", "design": "each"}
+    exercise = exercise_of(word, pattern, views=[{"kind": "one_point", "x_mm": 330.0}])
+    first = draw(exercise)
+    forget()
+    assert draw(exercise) == first
 
 
 def read_values(exercise: Exercise) -> Values:

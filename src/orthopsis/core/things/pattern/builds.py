@@ -48,8 +48,8 @@ def recipe(values: Values, setting: Setting) -> list[Move]:
     """Return the hand's moves: on each face the grid, and from crossing to crossing the pattern of each part."""
     if setting.panel is None:
         return []
-    done = drawn(values, setting.panel)
-    return [move for panel in setting.panel.all for move in _moves(values, [one for one in done if one.panel is panel])]
+    faces = itertools.groupby(drawn(values, setting.panel), key=lambda one: one.net.mark)
+    return [move for _, done in faces for move in _moves(values, list(done))]
 
 
 def _moves(values: Values, done: Sequence[Drawn]) -> list[Move]:
