@@ -3,6 +3,7 @@
 from typing import Any
 
 import pytest
+import shapely
 from scenes import VIEWS
 
 from conftest import exercise_of
@@ -71,12 +72,16 @@ def test_a_sheet_drawn_as_asked_is_found_right(view: str, bottom: float) -> None
     assert not [finding for finding in checked.findings if finding.severity > 1]
 
 
-def test_uprights_stop_where_they_would_cross_the_letter() -> None:
-    """Of a U that lies with its gap toward the eye no light line runs over its second leg."""
-    guides = [line for line in draw(lying("two_point", text="U", look="see_through")).lines if line.role == "guide"]
-    uprights = [line for line in guides if line.family == "upright"]
+@pytest.mark.parametrize("text", ["U", "C", "E", "H"])
+def test_no_upright_runs_across_the_letter_that_it_comes_from(text: str) -> None:
+    drawing = draw(lying("two_point", text=text))
+    corners = {name: at for name, at in drawing.points.items() if name.startswith("Letter.front.")}
+    front = shapely.Polygon([corners[f"Letter.front.{n}"] for n in range(1, len(corners) + 1)])
+    uprights = [line for line in drawing.lines if line.role == "guide" and line.family == "upright"]
     assert uprights
-    assert all(line.start[1] > line.end[1] for line in uprights), "from the top they run down"
+    for line in uprights:
+        assert line.start[1] > line.end[1], "from the top they run down"
+        assert shapely.LineString([line.start, line.end]).intersection(front.buffer(-1e-3)).length < 1e-6, line.name
 
 
 def test_a_corner_is_dragged_along_the_top_and_the_face_is_chosen_in_words() -> None:
