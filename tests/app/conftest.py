@@ -8,6 +8,7 @@ from fastapi.testclient import TestClient
 from sqlalchemy import text
 
 from orthopsis.app.main import create_app
+from orthopsis.app.reading import Reader
 from orthopsis.app.settings import Settings
 from orthopsis.store.engine import Sessions
 from orthopsis.store.models import Base
@@ -29,9 +30,12 @@ def empty(sessions: Sessions) -> Sessions:
 def client(empty: Sessions, server: PrivateServer, tmp_path: Path) -> Iterator[TestClient]:
     """A browser that nobody is signed in with."""
     (tmp_path / "index.html").write_text("<!doctype html><title>Orthopsis</title>")
-    app = create_app(Settings(server.url, dist=tmp_path, readers=1))
+    app = create_app(Settings(server.url, dist=tmp_path))
+    reader = app.state.reader = Reader(empty, 1)
+    reader.start()
     with TestClient(app, raise_server_exceptions=False) as browser:
         yield browser
+    reader.stop()
 
 
 @pytest.fixture

@@ -12,6 +12,7 @@ from playwright.sync_api import Page
 
 from orthopsis.app.demo import DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD
 from orthopsis.app.main import create_app
+from orthopsis.app.reading import Reader
 from orthopsis.app.settings import DIST, Settings
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.ready import READY
@@ -57,11 +58,12 @@ def address(server: PrivateServer) -> Iterator[str]:
             code = SheetCode(rows[0].code, student.code, 1)
             photo = simulate_photo(read_exercise(rows[0].document), code, 12, mistakes=mistakes, camera=SMALL)
             piles.add_sheet(db, pile.id, f"{student.alias}.jpg", "jpeg", photo.jpeg)
-    engine.dispose()
+    reader = Reader(open_sessions(engine), 1)
+    reader.start()
     with socket.socket() as probe:
         probe.bind(("127.0.0.1", 0))
         port = probe.getsockname()[1]
-    web = uvicorn.Server(uvicorn.Config(create_app(Settings(server.url, readers=1)), port=port, log_level="warning"))
+    web = uvicorn.Server(uvicorn.Config(create_app(Settings(server.url)), port=port, log_level="warning"))
     thread = threading.Thread(target=web.run, daemon=True)
     thread.start()
     while not web.started:
@@ -69,6 +71,8 @@ def address(server: PrivateServer) -> Iterator[str]:
     yield f"http://127.0.0.1:{port}"
     web.should_exit = True
     thread.join(timeout=10)
+    reader.stop()
+    engine.dispose()
 
 
 @pytest.fixture

@@ -130,8 +130,24 @@ def pdf_of(pages: int) -> bytes:
 BILLION = b"""<?xml version="1.0"?><!DOCTYPE svg [<!ENTITY a "aaaaaaaaaa"><!ENTITY b "&a;&a;&a;&a;">]>
 <svg xmlns="http://www.w3.org/2000/svg" width="10" height="10"><text>&b;</text></svg>"""
 MANY = b'<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9">' + b'<line x2="5" y2="5"/>' * 6000 + b"</svg>"
+SVG = b'<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9">%s</svg>'
+TEN = b'<use href="#g%d"/>' * 10
+NESTED = SVG % (
+    b'<defs><g id="g0"><line x2="5" y2="5"/></g>'
+    + b"".join(b'<g id="g%d">%s</g>' % (n, TEN.replace(b"%d", b"%d" % (n - 1))) for n in range(1, 9))
+    + b'</defs><use href="#g8"/>'
+)
+ITSELF = SVG % b'<g id="a"><use href="#a"/></g>'
+TURNS = SVG % (b'<g transform="' + b"translate(" * 20_000 + b'"><line x2="5"/></g>')
+LONG_PATH = SVG % (b'<path d="M0 0' + b"L5 5L0 1" * 200_000 + b'"/>')
+HUGE = SVG % (b'<line x2="5" y2="5"/>' * 200_000)
 
 HOSTILE = [
+    (NESTED, "too_many_lines"),
+    (ITSELF, "broken_svg"),
+    (TURNS, "too_many_lines"),
+    (LONG_PATH, "too_many_lines"),
+    (HUGE, "too_many_lines"),
     (b"MZ\x90 not a picture at all", "not_a_picture"),
     (b"", "not_a_picture"),
     (b"<html><svg></svg></html>", "not_a_picture"),

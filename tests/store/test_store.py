@@ -14,10 +14,12 @@ from conftest import exercise_of
 from orthopsis.app.main import create_app
 from orthopsis.app.settings import Settings
 from orthopsis.store import exercises, teachers
+from orthopsis.store import server as server_module
 from orthopsis.store.engine import Sessions, open_engine, open_sessions
+from orthopsis.store.errors import StoreError
 from orthopsis.store.migrate import migrate
 from orthopsis.store.models import Base
-from orthopsis.store.server import PrivateServer
+from orthopsis.store.server import PrivateServer, ServerFailed
 
 # A killed server leaves sockets that the driver closes only when they are collected.
 pytestmark = pytest.mark.filterwarnings("ignore::pytest.PytestUnraisableExceptionWarning")
@@ -44,7 +46,7 @@ def test_what_was_acknowledged_survives_a_killed_database_and_the_application_go
 ) -> None:
     engine = open_engine(own_server.url)
     migrate(engine)
-    app = create_app(Settings(own_server.url, readers=1))
+    app = create_app(Settings(own_server.url))
     with TestClient(app, raise_server_exceptions=False) as browser:
         browser.post("/api/sign-in/first", json={"login": "ada", "name": "Ada", "password": "tern-and-gull"})
         number = browser.post("/api/exercises", json={}).json()["id"]
@@ -88,3 +90,27 @@ def test_versions_are_kept_and_owners_told_apart(sessions: Sessions) -> None:
         with pytest.raises(exercises.Stale):
             exercises.save_exercise(db, one.id, row.id, exercise_of(), 2)
         db.rollback()
+
+
+def test_a_folder_that_a_restore_left_half_done_is_not_touched(tmp_path: Path) -> None:
+    folder = tmp_path / "mariadb"
+    (folder / "db" / "orthopsis").mkdir(parents=True)
+    kept = folder / "db" / "orthopsis" / "exercise.ibd"
+    kept.write_bytes(b"a year of work")
+    with pytest.raises(ServerFailed) as refused:
+        PrivateServer(folder).start()
+    assert refused.value.code == "database_not_whole"
+    assert kept.read_bytes() == b"a year of work"
+
+
+def test_a_full_disk_is_said(tmp_path: Path, monkeypatch: pytest.MonkeyPatch) -> None:
+    monkeypatch.setattr(server_module, "LEAST_ROOM_BYTES", 10**18)
+    with pytest.raises(ServerFailed, match="disk is full"):
+        PrivateServer(tmp_path / "mariadb").start()
+
+
+@pytest.mark.parametrize("url", ["postgresql://x/y", "nonsense", "mariadb+asyncmy://x/y", "sqlite:///x"])
+def test_an_address_of_another_database_is_refused(url: str) -> None:
+    with pytest.raises(StoreError) as refused:
+        open_engine(url)
+    assert "mariadb+pymysql://" in refused.value.fix

@@ -11,12 +11,14 @@ from starlette.types import ASGIApp, Message, Receive, Scope, Send
 from orthopsis import __version__
 from orthopsis.app import desk, dragging, own_sheets, pile, problems, register, sheets, shelf, signing_in, today
 from orthopsis.app.problems import Problem, Refusal
-from orthopsis.app.reading import Reader
 from orthopsis.app.session import Limiter, SignedIn, refuse_other_sites
 from orthopsis.app.settings import Settings
+from orthopsis.app.workroom import Workroom
 from orthopsis.store.engine import open_engine, open_sessions
 
 MOST_BODY_BYTES = 32_000_000
+MOST_FILE_S, MOST_FILE_BYTES = 20.0, 1_500_000_000
+"""What looking at one uploaded file, or drawing one page as a picture, may take."""
 _HEADERS = {
     "Content-Security-Policy": "default-src 'self'; img-src 'self' data: blob:; style-src 'self' 'unsafe-inline'; "
     "object-src 'none'; base-uri 'none'; frame-ancestors 'self'",
@@ -32,19 +34,19 @@ def create_app(settings: Settings) -> FastAPI:
 
     @asynccontextmanager
     async def lifespan(app: FastAPI) -> AsyncIterator[None]:
-        app.state.reader.start()
         yield
-        app.state.reader.stop()
+        app.state.files.close()
         engine.dispose()
 
     app = FastAPI(
         title="Orthopsis", version=__version__, lifespan=lifespan, dependencies=[Depends(refuse_other_sites)],
         docs_url=None, redoc_url=None, openapi_url="/api/openapi.json",
     )  # fmt: skip
+    app.state.settings = settings
     app.state.sessions = sessions
     app.state.limiter = Limiter()
     app.state.signed_in = SignedIn()
-    app.state.reader = Reader(sessions, settings.readers)
+    app.state.files = Workroom(1, most_s=MOST_FILE_S, most_bytes=MOST_FILE_BYTES)
     problems.install(app)
     app.add_middleware(BodyLimit)
     app.add_middleware(Headers)

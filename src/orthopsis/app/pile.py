@@ -13,8 +13,8 @@ from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.paperwork.notes import Slip, notes_pdf
-from orthopsis.scan.picture import MOST_BYTES, UnusablePicture, kind_of, open_picture
-from orthopsis.scan.vector import lines_of_svg
+from orthopsis.scan.picture import MOST_BYTES
+from orthopsis.scan.upload import clean_upload
 from orthopsis.store import classes, exercises, piles
 from orthopsis.store.errors import Refused
 from orthopsis.store.models import SheetRow
@@ -130,23 +130,23 @@ def remove_pile(pile_id: int, db: Db, teacher: Me) -> None:
 
 
 @router.post("/piles/{pile_id}/sheets", status_code=201)
-def upload(pile_id: int, file: UploadFile, db: Db, teacher: Me) -> SheetLine:
+def upload(pile_id: int, file: UploadFile, request: Request, db: Db, teacher: Me) -> SheetLine:
     """Put one sheet on the pile: JPEG, PNG, PDF or SVG, told by content, kept without metadata."""
     pile = piles.get_pile(db, teacher.id, pile_id)
+    db.commit()  # lets go of the connection while the file is looked at
     data = file.file.read(MOST_BYTES + 1)
-    form, kept = _clean(data)
+    form, kept = request.app.state.files.do(clean_upload, data)
     row = piles.add_sheet(db, pile.id, _file_name(file.filename), form, kept)
     db.commit()
     return _line(row, {})
 
 
 @router.post("/piles/{pile_id}/read")
-def read_pile(pile_id: int, request: Request, db: Db, teacher: Me) -> Changed:
+def read_pile(pile_id: int, db: Db, teacher: Me) -> Changed:
     """Have all waiting sheets read in the background."""
     piles.get_pile(db, teacher.id, pile_id)
     count = piles.queue_pile(db, pile_id)
     db.commit()
-    request.app.state.reader.wake()
     return Changed(sheets=count)
 
 
@@ -157,16 +157,6 @@ def cancel_pile(pile_id: int, db: Db, teacher: Me) -> Changed:
     count = piles.cancel_pile(db, pile_id)
     db.commit()
     return Changed(sheets=count)
-
-
-def _clean(data: bytes) -> tuple[str, bytes]:
-    """Return form and bytes to keep: pictures re-encoded, an SVG only if its lines can be read."""
-    if len(data) > MOST_BYTES:
-        raise UnusablePicture("file_too_large", "The file is larger than 30 MB.", "Make it smaller.")
-    if kind_of(data) == "svg":
-        lines_of_svg(data, 100.0, 100.0)
-        return "svg", data
-    return "jpeg", open_picture(data).jpeg
 
 
 def _file_name(name: str | None) -> str:

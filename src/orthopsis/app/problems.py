@@ -4,6 +4,8 @@ Every answer that is not 2xx has the same shape: code, why, what to do, and wher
 """
 
 import logging
+import shutil
+from pathlib import Path
 from typing import Any
 
 from fastapi import FastAPI, Request
@@ -16,6 +18,7 @@ from starlette.exceptions import HTTPException
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.store.errors import NotFound, Stale, StoreError
+from orthopsis.store.server import LEAST_ROOM_BYTES
 
 log = logging.getLogger(__name__)
 
@@ -85,8 +88,14 @@ def install(app: FastAPI) -> None:
     app.exception_handler(DBAPIError)(_database_refused)
 
 
-def _database_gone(_: Request, error: Exception) -> JSONResponse:
+def _database_gone(request: Request, error: Exception) -> JSONResponse:
     log.warning("the database does not answer: %s", error)
+    data: Path | None = request.app.state.settings.data
+    if data is not None and shutil.disk_usage(data).free < LEAST_ROOM_BYTES:
+        why = "The disk of this computer is full, so nothing can be kept just now."
+        return _answer(
+            503, Problem(code="disk_full", why=why, fix="Make room on it; it is then tried again by itself.")
+        )
     why = "The database does not answer just now."
     return _answer(503, Problem(code="database_gone", why=why, fix="Nothing is lost: it is tried again by itself."))
 

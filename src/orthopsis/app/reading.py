@@ -2,21 +2,21 @@
 
 The queue is the database: a sheet whose state is ``queued`` is read. So nothing is lost when the process
 ends, and cancelling is a change of state. The pictures are read in processes of their own, since that
-is hours of arithmetic beside a server that must answer.
+is much arithmetic beside a server that must answer, and since a picture may be made to break its reader.
 """
 
 import logging
 import threading
+from collections import Counter
 from collections.abc import Mapping
-from concurrent.futures import Future, ProcessPoolExecutor
-from concurrent.futures.process import BrokenProcessPool
-from multiprocessing import get_context
+from concurrent.futures import Future
 from typing import Any
 
 import cv2
 from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session
 
+from orthopsis.app.workroom import LOST, Workroom
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.check.tones import tone_areas
@@ -31,9 +31,16 @@ from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
 from orthopsis.store import classes, piles
 from orthopsis.store.engine import Sessions
+from orthopsis.store.errors import StoreError
 from orthopsis.store.models import Pile, SheetRow
 
 log = logging.getLogger(__name__)
+MOST_READING_S = 60.0
+MOST_READING_BYTES = 1_500_000_000
+MOST_TRIES = 3
+"""So often a sheet is begun whose process ends under it."""
+BUSY_S, IDLE_S = 0.05, 0.3
+"""How long the reader waits before it looks again."""
 
 
 def read_and_check(
@@ -85,36 +92,28 @@ def strokes_of(rows: list[list[float]]) -> list[Stroke]:
 class Reader:
     """Takes queued sheets from the database and has them read, ``workers`` at a time."""
 
-    def __init__(self, sessions: Sessions, workers: int) -> None:
+    def __init__(self, sessions: Sessions, workers: int, *, most_s: float = MOST_READING_S) -> None:
         self._sessions = sessions
         self._workers = workers
-        self._wake = threading.Event()
-        self._stopping = False
-        self._pool: ProcessPoolExecutor | None = None
+        self._room = Workroom(workers, most_s=most_s, most_bytes=MOST_READING_BYTES)
+        self._stop = threading.Event()
         self._busy: dict[int, Future[dict[str, Any]]] = {}
+        self._lost: Counter[int] = Counter()
         self._thread = threading.Thread(target=self._run, name="reader", daemon=True)
 
     def start(self) -> None:
         """Take up what an earlier run left, and begin."""
         self._thread.start()
 
-    def wake(self) -> None:
-        """Tell that something was queued."""
-        self._wake.set()
-
     def stop(self) -> None:
         """Finish; what is being read is read again at the next start."""
-        self._stopping = True
-        self._wake.set()
+        self._stop.set()
         self._thread.join(timeout=5)
-        if self._pool is not None:
-            self._pool.shutdown(wait=False, cancel_futures=True)
-            for process in list((self._pool._processes or {}).values()):
-                process.terminate()
+        self._room.close()
 
     def _run(self) -> None:
         resumed = False
-        while not self._stopping:
+        while not self._stop.wait(BUSY_S if self._busy else IDLE_S):
             try:
                 if not resumed:
                     self._resume()
@@ -123,9 +122,11 @@ class Reader:
                 self._take()
             except SQLAlchemyError as error:
                 log.warning("the reader waits for the database: %s", error)
-                self._wake.wait(1.0)
-            self._wake.wait(0.05 if self._busy else 2.0)
-            self._wake.clear()
+                self._stop.wait(1.0)
+            except Exception:
+                # Whatever it is, it concerns one sheet or one moment: the others are still to be read.
+                log.exception("the reader goes on after a fault")
+                self._stop.wait(1.0)
 
     def _resume(self) -> None:
         with self._sessions.begin() as db:
@@ -136,43 +137,52 @@ class Reader:
         if room <= 0:
             return
         with self._sessions.begin() as db:
-            jobs = []
-            for row in piles.take_queued(db, room):
-                pile = db.get(Pile, row.pile_id)
-                if pile is not None:
-                    data = piles.sheet_picture(db, row.id, "upload")
-                    corners = [(float(x), float(y)) for x, y in row.corners] if row.corners else None
-                    names, name = _names(db, row, pile)
-                    jobs.append((row.id, data, pile.document, corners, names, name))
-        for sheet_id, *job in jobs:
-            self._busy[sheet_id] = self._submit(*job)
-
-    def _submit(self, *job: Any) -> Future[dict[str, Any]]:
-        if self._pool is None:
-            self._pool = ProcessPoolExecutor(self._workers, mp_context=get_context("spawn"))
-        return self._pool.submit(read_and_check, *job)
+            jobs = {row.id: job for row in piles.take_queued(db, room) if (job := _job(db, row)) is not None}
+        for sheet_id, job in jobs.items():
+            self._busy[sheet_id] = self._room.begin(read_and_check, *job)
 
     def _collect(self) -> None:
         for sheet_id, future in list(self._busy.items()):
             if not future.done():
                 continue
-            try:
-                result = future.result()
-            except BrokenProcessPool:
-                self._pool = None
-                result = {
-                    "state": "failed",
-                    "problem": "Reading this sheet broke off. Read it again, or take a new photo.",
-                }
-            except Exception as error:
-                log.exception("reading a sheet failed")
-                result = {
-                    "state": "failed",
-                    "problem": f"This sheet could not be read ({type(error).__name__}). Take a new photo.",
-                }
+            result = self._result(sheet_id, future)
             with self._sessions.begin() as db:
                 _write(db, sheet_id, result)
             del self._busy[sheet_id]
+            if result["state"] != "queued":
+                self._lost.pop(sheet_id, None)
+
+    def _result(self, sheet_id: int, future: Future[dict[str, Any]]) -> dict[str, Any]:
+        """Return what came of a sheet; one whose process ended is read again, but not for ever."""
+        try:
+            return future.result()
+        except LOST:
+            self._lost[sheet_id] += 1
+            if self._lost[sheet_id] < MOST_TRIES:
+                log.warning("a reading process ended; sheet %s is read again", sheet_id)
+                return {"state": "queued", "problem": ""}
+            return _failed(f"Reading this sheet broke off {MOST_TRIES} times. Take a new photo.")
+        except (TimeoutError, MemoryError):
+            return _failed("This picture takes too long to read. Take a new photo: nearer, sharper, on a plain table.")
+        except Exception as error:
+            log.exception("reading a sheet failed")
+            return _failed(f"This sheet could not be read ({type(error).__name__}). Take a new photo.")
+
+
+def _failed(problem: str) -> dict[str, Any]:
+    return {"state": "failed", "problem": problem}
+
+
+def _job(db: Session, row: SheetRow) -> tuple[Any, ...] | None:
+    """Return what is needed to read a sheet; one that cannot be read is marked so, and the others go on."""
+    try:
+        pile = db.get_one(Pile, row.pile_id)
+        data = piles.sheet_picture(db, row.id, "upload")
+        corners = [(float(x), float(y)) for x, y in row.corners] if row.corners else None
+        return (data, pile.document, corners, *_names(db, row, pile))
+    except (GeometryError, StoreError) as error:
+        row.state, row.problem = "failed", str(error)[:300]
+        return None
 
 
 def _names(db: Session, row: SheetRow, pile: Pile) -> tuple[dict[str, str], str]:

@@ -3,6 +3,7 @@
 This module loads little, so that the database is on its way before the application is loaded.
 """
 
+import errno
 import fcntl
 import importlib
 import os
@@ -22,7 +23,7 @@ from orthopsis.store.errors import StoreError
 from orthopsis.store.server import PrivateServer
 
 DATA = Path(os.environ.get("ORTHOPSIS_DATA", ROOT / ".data"))
-FIRST_PORT = 8000
+FIRST_PORT, LAST_PORT = 8000, 65535
 
 
 def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
@@ -30,23 +31,30 @@ def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
     signal.signal(signal.SIGTERM, _as_interrupt)
     if not (DIST / "index.html").is_file():
         return _refuse("The front end is not built. Run ./start, which builds it.")
-    running = _running_at()
-    if running:
-        return _refuse(f"Orthopsis is already running on this data, at {running}. Open it there, or stop it first.")
-    if fresh and not _begin_anew(yes):
-        return 0
-    free = _free_port(port)
-    if free is None:
-        return _refuse(f"Port {port} is taken. Leave --port out, and the next free one is used.")
+    if port is not None and not 0 <= port <= LAST_PORT:
+        return _refuse(f"There is no port {port}. Give one from 1 to {LAST_PORT}, or leave --port out.")
     try:
-        with _only_one(free), _database() as url:
+        running = _running_at()
+        if running:
+            return _refuse(f"Orthopsis is already running on this data, at {running}. Open it there, or stop it first.")
+        if fresh and not _begin_anew(yes):
+            return 0
+        listening = _listening(port)
+        if listening is None:
+            return _refuse(f"Port {port} is taken. Leave --port out, and the next free one is used.")
+        with listening, _only_one(listening.getsockname()[1]), _database() as url:
             from orthopsis.app.launch import launch
 
-            launch(Settings(url), free, demo=demo, say=_say)
+            data = None if os.environ.get("ORTHOPSIS_DATABASE_URL") else DATA
+            launch(Settings(url, data=data), listening, demo=demo, say=_say)
     except StoreError as error:
         return _refuse(f"The database cannot be used: {error}")
+    except OSError as error:
+        where = f" ({error.filename})" if error.filename else ""
+        return _refuse(f"The data folder {DATA} cannot be used: {error.strerror}{where}. May you write there?")
     except KeyboardInterrupt:
-        _say("stopped")
+        pass
+    _say("stopped")
     return 0
 
 
@@ -82,7 +90,7 @@ def _database() -> Iterator[str]:
     if given:
         yield given
         return
-    private = PrivateServer(DATA / "mariadb", say=_say)
+    private = _private()
     _say("starting the database")
     with ThreadPoolExecutor(1) as starting:
         started = starting.submit(private.start)
@@ -100,16 +108,23 @@ def _database() -> Iterator[str]:
         private.stop()
 
 
+def _private() -> PrivateServer:
+    return PrivateServer(DATA / "mariadb", say=_say)
+
+
 def _keep_up(private: PrivateServer, stop: threading.Event) -> None:
-    """Start the database again if it dies while the application runs."""
-    while not stop.wait(0.5):
-        if not private.is_running():
-            _say("the database ended by itself; starting it again")
-            try:
-                private.start()
-            except StoreError as error:
-                _say(str(error))
-                stop.wait(5.0)
+    """Start the database again if it dies while the application runs; ever more rarely if it will not stay."""
+    pause = 0.5
+    while not stop.wait(pause):
+        if private.is_running():
+            pause = max(0.5, pause / 2)
+            continue
+        _say("the database ended by itself; starting it again")
+        try:
+            private.start()
+        except StoreError as error:
+            _say(str(error))
+        pause = min(60.0, 2 * max(1.0, pause))
 
 
 def _begin_anew(yes: bool) -> bool:
@@ -128,21 +143,27 @@ def _begin_anew(yes: bool) -> bool:
         if sys.stdin.readline().strip().lower() not in ("y", "yes"):
             print("Nothing was changed.")
             return False
+    _private().end_left_over()
     backup = DATA.with_name(f"{DATA.name}-backup-{datetime.now():%Y%m%d-%H%M%S}")
     shutil.move(DATA, backup)
     _say(f"the earlier data is kept in {backup}")
     return True
 
 
-def _free_port(wanted: int | None) -> int | None:
-    for port in [wanted] if wanted else range(FIRST_PORT, FIRST_PORT + 50):
-        with socket.socket() as probe:
-            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
-            try:
-                probe.bind(("127.0.0.1", port))
-            except (OSError, OverflowError):
+def _listening(wanted: int | None) -> socket.socket | None:
+    """Return a socket at the wanted port or the next free one, not yet open to anybody."""
+    for port in [wanted] if wanted is not None else range(FIRST_PORT, FIRST_PORT + 50):
+        listening = socket.socket()
+        listening.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+        try:
+            listening.bind(("127.0.0.1", port))
+        except OSError as error:
+            listening.close()
+            if error.errno in (errno.EADDRINUSE, errno.EACCES):
                 continue
-            return port
+            raise
+        listening.set_inheritable(True)
+        return listening
     return None
 
 

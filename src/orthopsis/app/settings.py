@@ -10,8 +10,8 @@ DIST = ROOT / "frontend" / "dist"
 
 @dataclass(frozen=True, slots=True)
 class Settings:
-    """Where the database is, where the built front end is, and how many sheets are read side by side."""
+    """Where the database is, where the built front end is, and the folder of a private database, if it is one."""
 
     database_url: str
     dist: Path = DIST
-    readers: int = 2
+    data: Path | None = None

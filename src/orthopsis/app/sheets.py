@@ -3,7 +3,7 @@
 from datetime import datetime
 from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter, Request, Response
+from fastapi import APIRouter, Response
 from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
@@ -97,13 +97,12 @@ def picture(sheet_id: int, kind: Literal["upload", "flat"], db: Db, teacher: Me)
 
 
 @router.post("/{sheet_id}/corners")
-def place_corners(sheet_id: int, body: CornersRequest, request: Request, db: Db, teacher: Me) -> SheetAnswer:
+def place_corners(sheet_id: int, body: CornersRequest, db: Db, teacher: Me) -> SheetAnswer:
     """Place the sheet's corners by hand, and read it again with them."""
     row = piles.get_sheet(db, teacher.id, sheet_id)
     row.corners = [list(corner) for corner in body.corners]
     row.state = "queued"
     db.commit()
-    request.app.state.reader.wake()
     return _answer(db, row)
 
 

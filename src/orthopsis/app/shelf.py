@@ -4,7 +4,7 @@ from datetime import datetime
 from functools import cache
 from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter, Query, Response
+from fastapi import APIRouter, Query, Request, Response
 from pydantic import BaseModel
 
 from orthopsis.app.printing import PrintName, PrintOrder, printed
@@ -176,23 +176,34 @@ def print_pdf(
 
 @router.get("/{exercise_id}/print/{kind}.png", response_class=Response)
 def print_preview(
-    exercise_id: int, kind: PrintName, db: Db, teacher: Me, class_id: int | None = None, per_page: PerPage = 4
+    exercise_id: int,
+    kind: PrintName,
+    request: Request,
+    db: Db,
+    teacher: Me,
+    class_id: int | None = None,
+    per_page: PerPage = 4,
 ) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
     pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, per_page, 1), only_first=True)
-    return Response(png_of_pdf(pdf, PREVIEW_DPI), media_type="image/png", headers={"Cache-Control": "no-store"})
+    png = request.app.state.files.do(png_of_pdf, pdf, PREVIEW_DPI)
+    return Response(png, media_type="image/png", headers={"Cache-Control": "no-store"})
 
 
 @router.get("/{exercise_id}/file.{form}", response_class=Response)
-def export(exercise_id: int, form: Form, db: Db, teacher: Me) -> Response:
+def export(exercise_id: int, form: Form, request: Request, db: Db, teacher: Me) -> Response:
     """Return the drawing in an open format, or the exercise document itself."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
     exercise = read_exercise(row.document)
     if form == "exercise":
         text = exercise.model_dump_json(by_alias=True, indent=1, serialize_as_any=True)
         return _file(text.encode(), "application/json", f"{row.title}.exercise.json")
-    return _file(write_drawing(exercise, form), MEDIA_TYPES[form], f"{row.title}.{form}")
+    if form == "png":
+        data = request.app.state.files.do(png_of_pdf, write_drawing(exercise, "pdf"))
+    else:
+        data = write_drawing(exercise, form)
+    return _file(data, MEDIA_TYPES[form], f"{row.title}.{form}")
 
 
 def _file(data: bytes, media_type: str, name: str, *, inline: bool = False) -> Response:

@@ -24,11 +24,19 @@ class GeometryError(Exception):
         self.about = about
         self.nearest = nearest
 
+    def __reduce__(self) -> tuple[object, ...]:
+        """Let an error travel between processes with all it says."""
+        return _again, (type(self), self.code, self.why, self.fix, self.about, self.nearest)
+
     def at(self, about: str) -> "GeometryError":
         """Return the same error, placed at ``about`` unless it already has a place."""
         if self.about:
             return self
         return type(self)(self.code, self.why, self.fix, about=about, nearest=self.nearest)
+
+
+def _again(kind: type[GeometryError], code: str, why: str, fix: str, about: str, nearest: str) -> GeometryError:
+    return kind(code, why, fix, about=about, nearest=nearest)
 
 
 class CoincidentLines(GeometryError):

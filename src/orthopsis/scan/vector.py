@@ -4,6 +4,7 @@ The SVG's own size is laid on the sheet: a drawing of another size is enlarged o
 """
 
 import io
+from xml.etree.ElementTree import Element
 
 from defusedxml import ElementTree
 from defusedxml.common import DefusedXmlException
@@ -14,6 +15,11 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.scan.picture import UnusablePicture
 
 MOST_LINES = 5000
+MOST_SVG_BYTES = 4_000_000
+MOST_ELEMENTS = 20_000
+"""With each ``use`` counted as what it stands for."""
+MOST_TRANSFORM = 2000
+"""Characters of one transform."""
 SHORTEST_MM = 0.5
 SHEET_GROUP = "sheet-furniture"
 """Marks and test lines of our own sheets stand in a group of this id and are not the student's."""
@@ -25,8 +31,11 @@ def lines_of_svg(data: bytes, width_mm: float, height_mm: float) -> list[Stroke]
     Raises:
         UnusablePicture: no SVG, entities or other tricks in it, or too many lines.
     """
+    if len(data) > MOST_SVG_BYTES:
+        raise _too_large(f"The SVG is larger than {MOST_SVG_BYTES // 1_000_000} MB.")
     try:
         root = ElementTree.fromstring(data)
+        _refuse_excess(root)
         for parent in list(root.iter()):
             for child in list(parent):
                 if child.get("id") == SHEET_GROUP:
@@ -72,7 +81,38 @@ def _segments(svg: SVG) -> list[tuple[float, float, float, float]]:
                 if all(abs(v) < 1e7 for v in ends):
                     result.append(ends)
             if len(result) > MOST_LINES:
-                raise UnusablePicture(
-                    "too_many_lines", f"The SVG has more than {MOST_LINES} lines.", "Export only the sheet."
-                )
+                raise _too_large(f"The SVG has more than {MOST_LINES} lines.")
     return result
+
+
+def _too_large(why: str) -> UnusablePicture:
+    return UnusablePicture("too_many_lines", why, "Export only the sheet.")
+
+
+def _refuse_excess(root: Element) -> None:
+    """Refuse what would keep the reader busy for long: a few nested ``use`` can stand for millions of lines."""
+    if any(len(element.get("transform", "")) > MOST_TRANSFORM for element in root.iter()):
+        raise _too_large("The SVG has a transform of many thousand characters.")
+    if sum(1 for _ in root.iter()) > MOST_ELEMENTS:
+        raise _too_large(f"The SVG has more than {MOST_ELEMENTS} elements.")
+    by_id = {element.get("id"): element for element in root.iter() if element.get("id")}
+    if _expanded(root, by_id, {}, ()) > MOST_ELEMENTS:
+        raise _too_large(f"The SVG stands for more than {MOST_ELEMENTS} elements.")
+
+
+def _expanded(
+    element: Element, by_id: dict[str | None, Element], known: dict[Element, int], above: tuple[Element, ...]
+) -> int:
+    """Return how many elements an element stands for."""
+    if element in above:
+        raise UnusablePicture("broken_svg", "The SVG uses a part inside itself.", "Export it again as plain SVG.")
+    if element not in known:
+        parts = list(element)
+        if element.tag.endswith("use"):
+            link = element.get("href") or element.get("{http://www.w3.org/1999/xlink}href") or ""
+            used = by_id.get(link.removeprefix("#"))
+            parts += [used] if used is not None else []
+        known[element] = min(
+            MOST_ELEMENTS + 1, 1 + sum(_expanded(part, by_id, known, (*above, element)) for part in parts)
+        )
+    return known[element]

@@ -21,6 +21,8 @@ from orthopsis.store.errors import StoreError
 DATABASE = "orthopsis"
 _WAIT_S = 60.0
 _LONGEST_SOCKET = 100
+LEAST_ROOM_BYTES = 150_000_000
+"""Of the disk: MariaDB neither begins nor goes on with less."""
 
 
 class ServerFailed(StoreError):
@@ -50,6 +52,12 @@ class PrivateServer:
     def _socket(self) -> Path:
         return self._run / "m.sock"
 
+    @property
+    def _temporary(self) -> Path:
+        """Where the server puts what it needs for a moment: a folder of its own, so that two are not in each other's
+        way."""
+        return self.folder / "temporary"
+
     def start(self) -> None:
         """Initialise the folder if it is new, start the server and wait until it answers.
 
@@ -58,12 +66,20 @@ class PrivateServer:
         """
         self.folder.mkdir(parents=True, exist_ok=True)
         self._run.mkdir(parents=True, exist_ok=True, mode=0o700)
-        self._end_left_over()
+        self._temporary.mkdir(exist_ok=True)
+        self.end_left_over()
         if self._process is not None:
             self._process.wait()
             self._process = None
-        if not (self.folder / "db" / "mysql").is_dir():
+        if not (self.folder / "db").exists():
             self._initialise()
+        if not (self.folder / "db" / "mysql").is_dir():
+            raise ServerFailed(
+                "database_not_whole",
+                f"{self.folder / 'db'} holds no whole database; perhaps a restore was broken off. It is left as it is.",
+                "Put the whole folder back, or begin anew with --fresh, which keeps it aside.",
+            )
+        self._check_room()
         self.port = _free_port()
         self._process = subprocess.Popen(
             self._command(),
@@ -105,6 +121,7 @@ class PrivateServer:
             f"--user={getpass.getuser()}",
             f"--datadir={self.folder / 'db'}",
             f"--socket={self._socket}",
+            f"--tmpdir={self._temporary}",
             f"--pid-file={self._run / 'm.pid'}",
             "--bind-address=127.0.0.1",
             f"--port={self.port}",
@@ -121,17 +138,19 @@ class PrivateServer:
         ]
 
     def _initialise(self) -> None:
+        """Make the database beside its place and then put it there, so that a half-made one is never taken for one."""
         self._say("making the database")
         user = getpass.getuser()
-        half_made = self.folder / "db"
-        if half_made.exists():
-            shutil.rmtree(half_made)
+        half_made = self.folder / "db-half-made"
+        shutil.rmtree(half_made, ignore_errors=True)
+        self._check_room()
         made = subprocess.run(
             [
                 _program("mariadb-install-db"),
                 "--no-defaults",
                 f"--user={user}",
                 f"--datadir={half_made}",
+                f"--tmpdir={self._temporary}",
                 "--auth-root-authentication-method=socket",
                 f"--auth-root-socket-user={user}",
                 "--skip-test-db",
@@ -145,10 +164,17 @@ class PrivateServer:
         )
         if made.returncode != 0:
             shutil.rmtree(half_made, ignore_errors=True)
+            said = (made.stderr.strip() or made.stdout.strip())[-400:]
+            raise ServerFailed("database_not_made", f"The database could not be made: {said}", "Try again.")
+        half_made.rename(self.folder / "db")
+
+    def _check_room(self) -> None:
+        free = shutil.disk_usage(self.folder).free
+        if free < LEAST_ROOM_BYTES:
             raise ServerFailed(
-                "database_not_made",
-                f"The database could not be made: {made.stderr.strip()[-400:]}",
-                "Is the disk full?",
+                "disk_full",
+                f"The disk is full: {free // 1_000_000} MB are left where {self.folder} is.",
+                f"Make {LEAST_ROOM_BYTES // 1_000_000} MB of room.",
             )
 
     def _wait(self) -> None:
@@ -176,7 +202,7 @@ class PrivateServer:
         ]
         return subprocess.run(command, capture_output=True, check=False, stdin=subprocess.DEVNULL).returncode == 0
 
-    def _end_left_over(self) -> None:
+    def end_left_over(self) -> None:
         """End a server that an earlier run left behind on this very folder; clear what a dead one left."""
         pid_file = self._run / "m.pid"
         try:
@@ -188,7 +214,7 @@ class PrivateServer:
             self._say("ending a database server that an earlier run left behind")
             os.kill(pid, signal.SIGTERM)
             end = time.monotonic() + 30
-            while time.monotonic() < end and Path(f"/proc/{pid}").exists():
+            while time.monotonic() < end and _is_alive(pid):
                 time.sleep(0.1)
         pid_file.unlink(missing_ok=True)
         self._socket.unlink(missing_ok=True)
@@ -206,6 +232,14 @@ def _program(name: str) -> str:
             "no_mariadb", f"The program {name} is not installed.", "Run ./start, which says how to install it."
         )
     return found
+
+
+def _is_alive(pid: int) -> bool:
+    """Tell whether a process runs; one that has ended and waits for its parent does not."""
+    try:
+        return Path(f"/proc/{pid}/stat").read_text().rpartition(")")[2].split()[0] != "Z"
+    except OSError:
+        return False
 
 
 def _free_port() -> int:
