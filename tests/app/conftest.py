@@ -30,7 +30,7 @@ def empty(sessions: Sessions) -> Sessions:
 def client(empty: Sessions, server: PrivateServer, tmp_path: Path) -> Iterator[TestClient]:
     """A browser that nobody is signed in with."""
     (tmp_path / "index.html").write_text("<!doctype html><title>Orthopsis</title>")
-    app = create_app(Settings(server.url, dist=tmp_path))
+    app = create_app(Settings(server.url, dist=tmp_path, hosts=("testserver",)))
     reader = app.state.reader = Reader(empty, 1)
     reader.start()
     with TestClient(app, raise_server_exceptions=False) as browser:

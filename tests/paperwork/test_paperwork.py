@@ -17,7 +17,7 @@ from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code
 from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf
-from orthopsis.paperwork.table import csv_text, read_aliases
+from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.paperwork.write import write_drawing
 
 MM = 25.4 / 72
@@ -156,10 +156,32 @@ def test_no_cell_of_a_csv_begins_as_a_formula(rows: list[list[str]]) -> None:
             assert not cell.startswith(("=", "+", "-", "@", "\t", "\r", "\n"))
 
 
-def test_aliases_are_read_from_lists_and_csv() -> None:
-    assert read_aliases("Tern 1\n\n  Tern   2 \nTern 1\n") == ["Tern 1", "Tern 2"]
-    assert read_aliases("\ufeffAlias;Age\nTern 1;9\nTern 2;10\n") == ["Tern 1", "Tern 2"]
-    assert read_aliases("'=cmd\n")[0] == "=cmd"
+LISTS = [
+    ("Tern 1\n\n  Tern   2 \n", None, ("Tern 1", "Tern 2")),
+    ("\ufeffAlias;Age\nTern 1;9\nTern 2;10\n", None, ("Tern 1", "Tern 2")),
+    ("No;Name\n1;Ada\n2;Bo\n3;Ada\n", None, ("Ada", "Bo", "Ada")),
+    ("1,Ada\n2,Bo\n", None, ("Ada", "Bo")),
+    ("No\tSurname\tFirst name\r\n1\tLane\tAda\r\n", None, ("Ada",)),
+    ("No;Surname;First name\n1;Lane;Ada\n", 1, ("Lane",)),
+    ("No;Name\n1;Ada\n", 99, ("Ada",)),
+    ("Ada\rBo\rCy", None, ("Ada", "Bo", "Cy")),
+    ("'=cmd\n", None, ("=cmd",)),
+    ('"open\nBo', None, ("open Bo",)),
+    ("7\n8\n", None, ("7", "8")),
+    ("", None, ()),
+]
+
+
+@pytest.mark.parametrize(("text", "column", "names"), LISTS)
+def test_names_are_read_from_lists_and_csv(text: str, column: int | None, names: tuple[str, ...]) -> None:
+    assert read_class_list(text, column).names == names
+
+
+@given(st.text(max_size=60))
+def test_any_text_is_read_as_a_list_of_some_kind(text: str) -> None:
+    listed = read_class_list(text)
+    assert all(name == " ".join(name.split()) and 0 < len(name) <= 40 for name in listed.names)
+    assert 0 <= listed.chosen <= max(0, len(listed.columns) - 1)
 
 
 def test_codes_of_others_are_not_taken_for_ours() -> None:

@@ -46,7 +46,7 @@ def test_what_was_acknowledged_survives_a_killed_database_and_the_application_go
 ) -> None:
     engine = open_engine(own_server.url)
     migrate(engine)
-    app = create_app(Settings(own_server.url))
+    app = create_app(Settings(own_server.url, hosts=("testserver",)))
     with TestClient(app, raise_server_exceptions=False) as browser:
         browser.post("/api/sign-in/first", json={"login": "ada", "name": "Ada", "password": "tern-and-gull"})
         number = browser.post("/api/exercises", json={}).json()["id"]
@@ -78,8 +78,8 @@ def test_a_stale_lock_and_a_server_left_behind_are_cleared(own_server: PrivateSe
 
 def test_versions_are_kept_and_owners_told_apart(sessions: Sessions) -> None:
     with sessions() as db:
-        one = teachers.add_teacher(db, "one", "One", "password-1")
-        other = teachers.add_teacher(db, "other", "Other", "password-2")
+        one = teachers.add_teacher(db, "one", "One", "net-and-gull-1")
+        other = teachers.add_teacher(db, "other", "Other", "net-and-gull-2")
         row = exercises.add_exercise(db, one.id, exercise_of())
         for n in range(3):
             exercises.save_exercise(db, one.id, row.id, exercise_of(title=f"State {n}"), n + 1)

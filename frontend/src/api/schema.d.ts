@@ -301,9 +301,29 @@ export interface paths {
         };
         /**
          * Ready
-         * @description Return the ready exercises with their pictures.
+         * @description Return the ready exercises.
          */
         get: operations["ready_api_exercises_ready_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/ready/{number}.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Ready Picture
+         * @description Return the picture of a ready exercise.
+         */
+        get: operations["ready_picture_api_exercises_ready__number__svg_get"];
         put?: never;
         post?: never;
         delete?: never;
@@ -329,6 +349,30 @@ export interface paths {
          * @description Save a new state; 409 if another window saved meanwhile.
          */
         put: operations["save_api_exercises__exercise_id__put"];
+        post?: never;
+        /**
+         * Delete
+         * @description Delete an exercise for good that is put away; kept sheets stay.
+         */
+        delete: operations["delete_api_exercises__exercise_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/exercises/{exercise_id}/picture.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Picture
+         * @description Return the picture of the finished sheet; it is drawn once for a version, and kept.
+         */
+        get: operations["picture_api_exercises__exercise_id__picture_svg_get"];
+        put?: never;
         post?: never;
         delete?: never;
         options?: never;
@@ -662,13 +706,37 @@ export interface paths {
             cookie?: never;
         };
         get?: never;
-        put?: never;
+        /**
+         * Change Lesson
+         * @description Change a planned lesson.
+         */
+        put: operations["change_lesson_api_lessons__lesson_id__put"];
         post?: never;
         /**
          * Remove Lesson
-         * @description Remove a planned lesson.
+         * @description Remove a planned lesson; for a while it can be had back.
          */
         delete: operations["remove_lesson_api_lessons__lesson_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/lessons/{lesson_id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Have Lesson Back
+         * @description Have a lesson back that was removed.
+         */
+        post: operations["have_lesson_back_api_lessons__lesson_id__back_post"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -818,9 +886,29 @@ export interface paths {
         post?: never;
         /**
          * Remove Sheet
-         * @description Take a sheet off the pile.
+         * @description Take a sheet off the pile; for a while it can be had back.
          */
         delete: operations["remove_sheet_api_sheets__sheet_id__delete"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sheets/{sheet_id}/back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Put Back
+         * @description Put a sheet back on its pile that was taken off.
+         */
+        post: operations["put_back_api_sheets__sheet_id__back_post"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -1522,7 +1610,7 @@ export interface components {
         };
         /**
          * LessonLine
-         * @description A lesson to come, with the sheet and the step it starts from.
+         * @description A lesson to come, with the sheet and the step it starts from; ``problem`` where the sheet cannot be read.
          */
         LessonLine: {
             /** Id */
@@ -1532,6 +1620,8 @@ export interface components {
              * Format: date
              */
             on_date: string;
+            /** At Time */
+            at_time: string | null;
             /** Class Id */
             class_id: number;
             /** Class Name */
@@ -1548,7 +1638,14 @@ export interface components {
             step_title: string;
             /** Minutes */
             minutes: number;
-            picture: components["schemas"]["Picture"];
+            /** Remark */
+            remark: string;
+            /** Materials */
+            materials: string;
+            /** Picture */
+            picture: string;
+            /** Problem */
+            problem: string;
         };
         /**
          * LessonRequest
@@ -1564,11 +1661,23 @@ export interface components {
              * Format: date
              */
             on_date: string;
+            /** At Time */
+            at_time?: string | null;
             /**
              * Start Step
              * @default 1
              */
             start_step: number;
+            /**
+             * Remark
+             * @default
+             */
+            remark: string;
+            /**
+             * Materials
+             * @default
+             */
+            materials: string;
         };
         /**
          * MeasureMark
@@ -1733,7 +1842,7 @@ export interface components {
             /** Class Name */
             class_name: string;
             /** Exercise Id */
-            exercise_id: number;
+            exercise_id: number | null;
             /** Exercise */
             exercise: string;
             /** Sheets */
@@ -1828,16 +1937,19 @@ export interface components {
         };
         /**
          * ReadyLine
-         * @description A ready exercise to start from.
+         * @description A ready exercise to start from; ``picture`` is where its picture is.
          */
         ReadyLine: {
             /** Title */
             title: string;
+            /** Views */
+            views: string[];
             /** Exercise */
             exercise: {
                 [key: string]: unknown;
             };
-            picture: components["schemas"]["Picture"];
+            /** Picture */
+            picture: string;
         };
         /**
          * RemoveViewAct
@@ -1878,6 +1990,11 @@ export interface components {
             exercise: {
                 [key: string]: unknown;
             };
+            /**
+             * Save Id
+             * @default
+             */
+            save_id: string;
         };
         /**
          * Scale
@@ -2032,7 +2149,9 @@ export interface components {
         };
         /**
          * ShelfLine
-         * @description An exercise on the shelf, with the picture of its finished sheet.
+         * @description An exercise on the shelf; ``picture`` is where the picture of its finished sheet is.
+         *
+         *     ``problem`` says why it cannot be opened, where that is so; ``views`` are the kinds of its points.
          */
         ShelfLine: {
             /** Id */
@@ -2050,7 +2169,12 @@ export interface components {
             is_put_away: boolean;
             /** Things */
             things: number;
-            picture: components["schemas"]["Picture"];
+            /** Views */
+            views: string[];
+            /** Picture */
+            picture: string;
+            /** Problem */
+            problem: string;
         };
         /**
          * SignIn
@@ -2520,7 +2644,9 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: never;
+            cookie?: {
+                orthopsis_browser?: string;
+            };
         };
         requestBody: {
             content: {
@@ -2616,7 +2742,9 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: never;
+            cookie?: {
+                orthopsis_browser?: string;
+            };
         };
         requestBody?: never;
         responses: {
@@ -2708,7 +2836,9 @@ export interface operations {
             query?: never;
             header?: never;
             path?: never;
-            cookie?: never;
+            cookie?: {
+                orthopsis_browser?: string;
+            };
         };
         requestBody: {
             content: {
@@ -2897,6 +3027,7 @@ export interface operations {
             header?: never;
             path?: never;
             cookie?: {
+                orthopsis_browser?: string;
                 orthopsis_session?: string | null;
             };
         };
@@ -3951,6 +4082,100 @@ export interface operations {
             };
         };
     };
+    ready_picture_api_exercises_ready__number__svg_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                number: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     get_api_exercises__exercise_id__get: {
         parameters: {
             query?: never;
@@ -4072,6 +4297,194 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["KeptExercise"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    delete_api_exercises__exercise_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    picture_api_exercises__exercise_id__picture_svg_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                exercise_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {
@@ -5990,7 +6403,201 @@ export interface operations {
             };
         };
     };
+    change_lesson_api_lessons__lesson_id__put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonLine"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     remove_lesson_api_lessons__lesson_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                lesson_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    have_lesson_back_api_lessons__lesson_id__back_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -6949,6 +7556,100 @@ export interface operations {
         };
     };
     remove_sheet_api_sheets__sheet_id__delete: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    put_back_api_sheets__sheet_id__back_post: {
         parameters: {
             query?: never;
             header?: never;

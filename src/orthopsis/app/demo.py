@@ -5,7 +5,7 @@ Figures, names and photos are made up; photos come from the simulated document c
 
 from collections.abc import Callable, Sequence
 from concurrent.futures import ProcessPoolExecutor
-from datetime import timedelta
+from datetime import time, timedelta
 from multiprocessing import get_context
 from typing import Any
 
@@ -38,9 +38,14 @@ def load_demo(db: Session, say: Callable[[str], None]) -> None:
         _judged_pile(db, pool, puffins, rows[2], puffin_list[:10], teacher.id)
         _waiting_pile(db, pool, terns, rows[0], tern_list, teacher.id)
     today = now().date()
-    plan = ((terns, rows[1], 1, 1), (puffins, rows[0], 2, 6), (terns, rows[3], 8, 1))
-    for school_class, row, days, step in plan:
-        classes.add_lesson(db, teacher.id, school_class.id, row.id, today + timedelta(days=days), step)
+    plans = (
+        (terns, rows[1], 1, 1, time(8, 30)),
+        (puffins, rows[0], 2, 6, time(10, 15)),
+        (terns, rows[3], 8, 1, time(8, 30)),
+    )
+    for school_class, row, days, step, at in plans:
+        plan = classes.LessonPlan(school_class.id, row.id, today + timedelta(days=days), step, at)
+        classes.plan_lesson(db, teacher.id, plan)
     db.commit()
 
 

@@ -11,7 +11,7 @@ from pydantic import BaseModel, ConfigDict, ValidationError
 
 from orthopsis.app.desk import Document, DragAct
 from orthopsis.app.problems import Problem, problem_of
-from orthopsis.app.session import COOKIE, is_other_site, is_signed_in
+from orthopsis.app.session import COOKIE, is_other_host, is_other_site, is_signed_in
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise, read_exercise
@@ -57,14 +57,18 @@ Reply = PictureReply | ExerciseReply | ProblemReply
 @router.websocket("/api/desk/dragging")
 async def dragging(socket: WebSocket) -> None:
     """Answer the moves of a handle until the browser leaves."""
-    if is_other_site(socket) or not await run_in_threadpool(is_signed_in, socket.app.state, socket.cookies.get(COOKIE)):
+    is_foreign = is_other_host(socket) or is_other_site(socket)
+    if is_foreign or not await run_in_threadpool(is_signed_in, socket.app.state, socket.cookies.get(COOKIE)):
         await socket.close(REFUSED)
         return
     await socket.accept()
     exercise: Exercise | None = None
     try:
         while True:
-            text = await socket.receive_text()
+            message = await socket.receive()
+            if message["type"] == "websocket.disconnect":
+                return
+            text = message.get("text") or (message.get("bytes") or b"").decode(errors="replace")
             exercise, reply = await run_in_threadpool(_moved, exercise, text)
             await socket.send_text(reply)
     except WebSocketDisconnect:

@@ -10,6 +10,7 @@ from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.personal import is_personal
 from orthopsis.store import classes, exercises
+from orthopsis.store.errors import NotFound
 
 router = APIRouter(prefix="/api/exercises", tags=["shelf"], responses=PROBLEMS)
 
@@ -44,6 +45,8 @@ def sheet_of_student(exercise_id: int, class_id: int, student_id: int, db: Db, t
     """Return the sheet of one student."""
     exercise = read_exercise(exercises.get_exercise(db, teacher.id, exercise_id).document)
     student = classes.get_student(db, teacher.id, student_id)
+    if student.class_id != class_id:
+        raise NotFound("student")
     own = own_sheet(exercise, student.alias)
     drawing = own.drawing
     picture = Picture.model_construct(**{name: getattr(drawing, name) for name in Picture.model_fields})

@@ -15,9 +15,9 @@ from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.paperwork.notes import Slip, notes_pdf
 from orthopsis.scan.picture import MOST_BYTES
 from orthopsis.scan.upload import clean_upload
-from orthopsis.store import classes, exercises, piles
+from orthopsis.store import classes, piles
 from orthopsis.store.errors import Refused
-from orthopsis.store.models import SheetRow
+from orthopsis.store.models import ExerciseRow, SheetRow
 
 router = APIRouter(prefix="/api", tags=["check"], responses=PROBLEMS)
 
@@ -55,7 +55,7 @@ class PileAnswer(BaseModel):
     id: int
     class_id: int
     class_name: str
-    exercise_id: int
+    exercise_id: int | None
     exercise: str
     sheets: list[SheetLine]
     students: list[StudentOption]
@@ -89,6 +89,7 @@ def get_pile(pile_id: int, db: Db, teacher: Me) -> PileAnswer:
     school_class = classes.get_class(db, teacher.id, pile.class_id)
     students = classes.list_students(db, pile.class_id)
     alias = {s.id: s.alias for s in students}
+    exercise = db.get(ExerciseRow, pile.exercise_id or 0)
     sheets = [_line(row, alias) for row in piles.list_sheets(db, pile_id)]
     order = {"not_found": 0, "failed": 0, "read": 1, "reading": 2, "queued": 3, "waiting": 4, "kept": 5}
     return PileAnswer(
@@ -96,7 +97,7 @@ def get_pile(pile_id: int, db: Db, teacher: Me) -> PileAnswer:
         class_id=pile.class_id,
         class_name=school_class.name,
         exercise_id=pile.exercise_id,
-        exercise=exercises.get_exercise(db, teacher.id, pile.exercise_id).title,
+        exercise=exercise.title if exercise is not None else str(pile.document["title"]),
         sheets=sorted(sheets, key=lambda s: (order[s.state], -s.worst, s.id)),
         students=[StudentOption(id=s.id, alias=s.alias) for s in students],
         picture=draw_picture(read_exercise(pile.document)),

@@ -18,6 +18,7 @@ from starlette.exceptions import HTTPException
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.store.errors import NotFound, Stale, StoreError
+from orthopsis.store.guesses import TooManyTries
 from orthopsis.store.server import LEAST_ROOM_BYTES
 
 log = logging.getLogger(__name__)
@@ -68,7 +69,7 @@ def install(app: FastAPI) -> None:
 
     @app.exception_handler(StoreError)
     def store(_: Request, error: StoreError) -> JSONResponse:
-        status = 404 if isinstance(error, NotFound) else 409
+        status = 404 if isinstance(error, NotFound) else 429 if isinstance(error, TooManyTries) else 409
         version = error.version if isinstance(error, Stale) else None
         return _answer(status, Problem(code=error.code, why=error.why, fix=error.fix, version=version))
 
@@ -86,6 +87,7 @@ def install(app: FastAPI) -> None:
     for gone in (OperationalError, InterfaceError, PoolTimeout):
         app.exception_handler(gone)(_database_gone)
     app.exception_handler(DBAPIError)(_database_refused)
+    app.exception_handler(UnicodeEncodeError)(_no_text)
 
 
 def _database_gone(request: Request, error: Exception) -> JSONResponse:
@@ -105,5 +107,20 @@ def _database_refused(_: Request, error: Exception) -> JSONResponse:
     return _answer(422, Problem(code="cannot_keep", why="This cannot be kept.", fix="Change it and try again."))
 
 
+def _no_text(_: Request, __: Exception) -> JSONResponse:
+    why = "The text holds half a character, which cannot be kept."
+    return _answer(422, Problem(code="no_text", why=why, fix="Type it again."))
+
+
+def unexpected() -> JSONResponse:
+    """Return what is said when something went wrong that nobody thought of."""
+    why = "Something went wrong in the application; it is written down in its log."
+    return _answer(500, Problem(code="unexpected", why=why, fix="Try again; if it comes back, restart Orthopsis."))
+
+
 def _answer(status: int, problem: Problem) -> JSONResponse:
-    return JSONResponse(problem.model_dump(), status_code=status)
+    # What was asked may stand in the answer, and may hold halves of characters that no answer can carry.
+    said = {
+        k: v.encode(errors="replace").decode() if isinstance(v, str) else v for k, v in problem.model_dump().items()
+    }
+    return JSONResponse(said, status_code=status)

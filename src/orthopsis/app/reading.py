@@ -131,6 +131,8 @@ class Reader:
     def _resume(self) -> None:
         with self._sessions.begin() as db:
             piles.requeue_interrupted(db)
+            piles.purge_removed(db)
+            classes.purge_removed(db)
 
     def _take(self) -> None:
         room = self._workers - len(self._busy)
@@ -195,8 +197,8 @@ def _names(db: Session, row: SheetRow, pile: Pile) -> tuple[dict[str, str], str]
 
 def _write(db: Any, sheet_id: int, result: dict[str, Any]) -> None:
     row = db.get(SheetRow, sheet_id)
-    if row is None:
-        return
+    if row is None or row.state != "reading":
+        return  # taken off the pile meanwhile
     if result["state"] != "read":
         row.state, row.problem = result["state"], result["problem"][:300]
         return

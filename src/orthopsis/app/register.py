@@ -10,7 +10,7 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.wording.findings import TITLES
-from orthopsis.paperwork.table import csv_text, read_aliases
+from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.store import classes, piles
 from orthopsis.store.models import ExerciseRow, Pile, SheetRow
 
@@ -32,9 +32,27 @@ class NameRequest(BaseModel):
 
 
 class AliasesRequest(BaseModel):
-    """Aliases, one a line, or a CSV with them in its first column."""
+    """A list of students: one a line, or a CSV; ``column`` where a person has chosen the column of the names."""
 
     text: Annotated[str, Field(max_length=50_000)]
+    column: int | None = None
+
+
+class ListedName(BaseModel):
+    """A name of a list, and what is made of it: new, there already, or told apart from another one by a number."""
+
+    name: str
+    alias: str
+    is_new: bool
+
+
+class ListAnswer(BaseModel):
+    """What would be entered of a list."""
+
+    columns: list[str]
+    column: int
+    names: list[ListedName]
+    new: int
 
 
 class StudentLine(BaseModel):
@@ -120,9 +138,25 @@ def remove_class(class_id: int, db: Db, teacher: Me) -> None:
 @router.post("/{class_id}/students")
 def add_students(class_id: int, body: AliasesRequest, db: Db, teacher: Me) -> list[StudentLine]:
     """Add aliases that are not yet there."""
-    students = classes.add_students(db, teacher.id, class_id, read_aliases(body.text))
+    listed = read_class_list(body.text, body.column)
+    students = classes.add_students(db, teacher.id, class_id, listed.names)
     db.commit()
     return [StudentLine(id=s.id, alias=s.alias) for s in students]
+
+
+@router.post("/{class_id}/students/look")
+def look_at_list(class_id: int, body: AliasesRequest, db: Db, teacher: Me) -> ListAnswer:
+    """Return what would be entered of a list, before it is."""
+    classes.get_class(db, teacher.id, class_id)
+    listed = read_class_list(body.text, body.column)
+    fates = classes.fates_of([s.alias for s in classes.list_students(db, class_id)], listed.names)
+    names = [
+        ListedName(name=name, alias=alias, is_new=is_new)
+        for name, (alias, is_new) in zip(listed.names, fates, strict=True)
+    ]
+    return ListAnswer(
+        columns=list(listed.columns), column=listed.chosen, names=names, new=sum(name.is_new for name in names)
+    )
 
 
 @router.put("/students/{student_id}")
@@ -186,7 +220,7 @@ def record_csv(class_id: int, db: Db, teacher: Me) -> Response:
 
 
 def _title(db: Db, pile: Pile) -> str:
-    exercise = db.get(ExerciseRow, pile.exercise_id)
+    exercise = db.get(ExerciseRow, pile.exercise_id or 0)
     return exercise.title if exercise is not None else str(pile.document["title"])
 
 

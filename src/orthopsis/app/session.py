@@ -1,4 +1,4 @@
-"""Who is asking? Sessions, cookies, rate limits, and requests from other sites."""
+"""Who is asking? Sessions, cookies, and requests from other sites."""
 
 import time
 from collections.abc import Iterator
@@ -6,38 +6,19 @@ from typing import Annotated
 
 from fastapi import Cookie, Depends, Request, Response
 from fastapi.concurrency import run_in_threadpool
-from limits import RateLimitItem, parse
-from limits.storage import MemoryStorage
-from limits.strategies import MovingWindowRateLimiter
 from sqlalchemy.orm import Session
 from starlette.datastructures import State
 from starlette.requests import HTTPConnection
 
 from orthopsis.app.problems import Refusal
+from orthopsis.app.settings import Settings
 from orthopsis.store import teachers
 from orthopsis.store.models import Teacher
 
 COOKIE = "orthopsis_session"
-SIGN_IN_LIMIT = parse("10/minute")
-SIGN_IN_LIMIT_ALL = parse("60/minute")
+BROWSER_COOKIE = "orthopsis_browser"
 REMEMBERED_S = 10.0
 MOST_REMEMBERED = 2000
-
-
-class Limiter:
-    """Counts tries in moving windows, in memory."""
-
-    def __init__(self) -> None:
-        self._window = MovingWindowRateLimiter(MemoryStorage())
-
-    def hit(self, limit: RateLimitItem, *key: str) -> None:
-        """Count one try.
-
-        Raises:
-            Refusal: too many.
-        """
-        if not self._window.hit(limit, *key):
-            raise Refusal(429, "too_many_tries", "Too many tries.", "Wait a minute and try again.")
 
 
 def database(request: Request) -> Iterator[Session]:
@@ -109,11 +90,10 @@ def _signed_out() -> Refusal:
     return Refusal(401, "signed_out", "You are not signed in.", "Sign in; what you did stays in this window.")
 
 
-def set_cookie(response: Response, token: str) -> None:
-    """Hand the browser its session."""
-    response.set_cookie(
-        COOKIE, token, max_age=teachers.SESSION_DAYS * 86400, httponly=True, samesite="strict", path="/"
-    )
+def set_cookies(response: Response, token: str, browser: str) -> None:
+    """Hand the browser its session, and by what it is known when its teacher signs in again."""
+    for name, value, days in ((COOKIE, token, teachers.SESSION_DAYS), (BROWSER_COOKIE, browser, 365)):
+        response.set_cookie(name, value, max_age=days * 86400, httponly=True, samesite="strict", path="/")
 
 
 def is_other_site(asked: HTTPConnection) -> bool:
@@ -124,11 +104,25 @@ def is_other_site(asked: HTTPConnection) -> bool:
     return site not in ("same-origin", "none") or bool(origin and origin.partition("://")[2] != host)
 
 
+def is_other_host(asked: HTTPConnection) -> bool:
+    """Tell whether the address that the browser asked at is none of the application's own.
+
+    A foreign name may be made to point to this machine, and its pages would then be of one site with ours.
+    """
+    name = asked.headers.get("host", "").rpartition("]")[2].partition(":")[0]
+    settings: Settings = asked.app.state.settings
+    return name not in settings.hosts
+
+
 async def refuse_other_sites(asked: HTTPConnection) -> None:
-    """Refuse a changing request that another site's page has sent; a socket refuses by itself.
+    """Refuse a request at another name, and a changing one that another site's page has sent.
 
     Raises:
         Refusal: the browser says it comes from elsewhere.
     """
-    if asked.scope.get("method", "GET") not in ("GET", "HEAD", "OPTIONS") and is_other_site(asked):
+    if asked.scope["type"] != "http":
+        return  # a socket refuses by itself
+    if is_other_host(asked):
+        raise Refusal(403, "other_host", "Orthopsis is not at this address.", "Open http://127.0.0.1 and its port.")
+    if asked.scope["method"] not in ("GET", "HEAD", "OPTIONS") and is_other_site(asked):
         raise Refusal(403, "other_site", "This request comes from another site.", "Open the application itself.")

@@ -10,8 +10,10 @@ DIST = ROOT / "frontend" / "dist"
 
 @dataclass(frozen=True, slots=True)
 class Settings:
-    """Where the database is, where the built front end is, and the folder of a private database, if it is one."""
+    """Where the database is, where the built front end is, the folder of a private database, if it is one, and
+    the names at which browsers may ask."""
 
     database_url: str
     dist: Path = DIST
     data: Path | None = None
+    hosts: tuple[str, ...] = ("127.0.0.1", "localhost")

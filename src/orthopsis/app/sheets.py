@@ -81,8 +81,15 @@ def get_sheet(sheet_id: int, db: Db, teacher: Me) -> SheetAnswer:
 
 @router.delete("/{sheet_id}", status_code=204)
 def remove_sheet(sheet_id: int, db: Db, teacher: Me) -> None:
-    """Take a sheet off the pile."""
-    db.delete(piles.get_sheet(db, teacher.id, sheet_id))
+    """Take a sheet off the pile; for a while it can be had back."""
+    piles.take_off(db, piles.get_sheet(db, teacher.id, sheet_id))
+    db.commit()
+
+
+@router.post("/{sheet_id}/back", status_code=204)
+def put_back(sheet_id: int, db: Db, teacher: Me) -> None:
+    """Put a sheet back on its pile that was taken off."""
+    piles.put_back(db, piles.get_sheet(db, teacher.id, sheet_id))
     db.commit()
 
 

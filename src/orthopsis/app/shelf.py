@@ -5,29 +5,37 @@ from functools import cache
 from typing import Annotated, Any, Literal
 
 from fastapi import APIRouter, Query, Request, Response
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
+from orthopsis import __version__
 from orthopsis.app.printing import PrintName, PrintOrder, printed
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.paperwork import thumb
 from orthopsis.paperwork.raster import png_of_pdf
+from orthopsis.paperwork.thumb import thumb_svg
 from orthopsis.paperwork.write import MEDIA_TYPES, write_drawing
 from orthopsis.store import exercises
-from orthopsis.store.errors import Refused
+from orthopsis.store.errors import NotFound, Refused
 from orthopsis.store.models import ExerciseRow
 
 router = APIRouter(prefix="/api/exercises", tags=["shelf"], responses=PROBLEMS)
 MOST_EXERCISES = 1000
 PREVIEW_DPI = 72.0
+PICTURES = f"{__version__}.{thumb.FORM}"
+"""Which program draws the pictures: those that another one drew are drawn anew."""
 Form = Literal["json", "svg", "pdf", "png", "dxf", "obj", "exercise"]
 
 
 class ShelfLine(BaseModel):
-    """An exercise on the shelf, with the picture of its finished sheet."""
+    """An exercise on the shelf; ``picture`` is where the picture of its finished sheet is.
+
+    ``problem`` says why it cannot be opened, where that is so; ``views`` are the kinds of its points.
+    """
 
     id: int
     title: str
@@ -35,7 +43,9 @@ class ShelfLine(BaseModel):
     updated_at: datetime
     is_put_away: bool
     things: int
-    picture: Picture
+    views: list[str]
+    picture: str
+    problem: str
 
 
 class KeptExercise(BaseModel):
@@ -51,6 +61,8 @@ class SaveRequest(BaseModel):
 
     base_version: int
     exercise: dict[str, Any]
+    save_id: Annotated[str, Field(max_length=40, pattern=r"^[\w-]*$")] = ""
+    """What the browser calls this save: said again, because no answer came, it is not a second one."""
 
 
 class NewRequest(BaseModel):
@@ -85,29 +97,47 @@ def add(body: NewRequest, db: Db, teacher: Me) -> KeptExercise:
     if exercises.count_exercises(db, teacher.id) >= MOST_EXERCISES:
         raise Refused("shelf_full", f"The shelf holds {MOST_EXERCISES} exercises.", "Remove some first.")
     exercise = read_exercise(body.exercise) if body.exercise is not None else Exercise()
-    draw(exercise)
+    svg = thumb_svg(draw(exercise))
     row = exercises.add_exercise(db, teacher.id, exercise)
+    exercises.keep_picture(db, row, _made(row), svg)
     db.commit()
     return _kept(row)
 
 
 class ReadyLine(BaseModel):
-    """A ready exercise to start from."""
+    """A ready exercise to start from; ``picture`` is where its picture is."""
 
     title: str
+    views: list[str]
     exercise: dict[str, Any]
-    picture: Picture
+    picture: str
 
 
 @router.get("/ready")
 def ready(teacher: Me) -> list[ReadyLine]:
-    """Return the ready exercises with their pictures."""
-    return [ReadyLine(title=e.title, exercise=e.document(), picture=draw_picture(e)) for e in _ready()]
+    """Return the ready exercises."""
+    return [
+        ReadyLine(
+            title=str(document["title"]),
+            views=views_of(document),
+            exercise=document,
+            picture=f"/api/exercises/ready/{number}.svg?v={PICTURES}",
+        )
+        for number, document in enumerate(READY)
+    ]
+
+
+@router.get("/ready/{number}.svg", response_class=Response)
+def ready_picture(number: int, teacher: Me) -> Response:
+    """Return the picture of a ready exercise."""
+    if not 0 <= number < len(READY):
+        raise NotFound("exercise")
+    return _lasting(_ready_svg(number))
 
 
 @cache
-def _ready() -> tuple[Exercise, ...]:
-    return tuple(read_exercise(document) for document in READY)
+def _ready_svg(number: int) -> bytes:
+    return thumb_svg(draw_picture(read_exercise(READY[number])))
 
 
 @router.get("/{exercise_id}")
@@ -119,11 +149,33 @@ def get(exercise_id: int, db: Db, teacher: Me) -> KeptExercise:
 @router.put("/{exercise_id}")
 def save(exercise_id: int, body: SaveRequest, db: Db, teacher: Me) -> KeptExercise:
     """Save a new state; 409 if another window saved meanwhile."""
+    db.commit()  # lets go of the connection while it is drawn
     exercise = read_exercise(body.exercise)
-    draw_picture(exercise)
-    row = exercises.save_exercise(db, teacher.id, exercise_id, exercise, body.base_version)
+    svg = thumb_svg(draw_picture(exercise))
+    row = exercises.save_exercise(db, teacher.id, exercise_id, exercise, body.base_version, body.save_id)
+    exercises.keep_picture(db, row, _made(row), svg)
     db.commit()
     return _kept(row)
+
+
+@router.get("/{exercise_id}/picture.svg", response_class=Response)
+def picture(exercise_id: int, db: Db, teacher: Me) -> Response:
+    """Return the picture of the finished sheet; it is drawn once for a version, and kept."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    svg = exercises.kept_picture(db, row, _made(row))
+    if svg is None:
+        db.commit()
+        svg = thumb_svg(draw_picture(read_exercise(row.document)))
+        exercises.keep_picture(db, row, _made(row), svg)
+        db.commit()
+    return _lasting(svg)
+
+
+@router.delete("/{exercise_id}", status_code=204)
+def delete(exercise_id: int, db: Db, teacher: Me) -> None:
+    """Delete an exercise for good that is put away; kept sheets stay."""
+    exercises.delete_exercise(db, teacher.id, exercise_id)
+    db.commit()
 
 
 @router.post("/{exercise_id}/away", status_code=204)
@@ -137,7 +189,7 @@ def put_away(exercise_id: int, body: AwayRequest, db: Db, teacher: Me) -> None:
 def versions(exercise_id: int, db: Db, teacher: Me) -> list[VersionLine]:
     """Return the versions, the newest first."""
     return [
-        VersionLine(version=v.version, saved_at=v.saved_at, things=len(v.document["things"]))
+        VersionLine(version=v.version, saved_at=v.saved_at, things=things_of(v.document))
         for v in exercises.list_versions(db, teacher.id, exercise_id)
     ]
 
@@ -212,15 +264,49 @@ def _file(data: bytes, media_type: str, name: str, *, inline: bool = False) -> R
     return Response(data, media_type=media_type, headers={"Content-Disposition": disposition})
 
 
+def things_of(document: dict[str, Any]) -> int:
+    """Return how many things stand in a kept document, whatever else is the matter with it."""
+    things = document.get("things")
+    return len(things) if isinstance(things, list) else 0
+
+
+def views_of(document: dict[str, Any]) -> list[str]:
+    """Return the kinds of points in a kept document, whatever else is the matter with it."""
+    views = document.get("views")
+    kinds = [str(view["kind"]) for view in views if isinstance(view, dict) and "kind" in view] if views else []
+    return list(dict.fromkeys(kinds))
+
+
+def picture_address(row: ExerciseRow) -> str:
+    """Return where the picture of an exercise is; the address changes with the version."""
+    return f"/api/exercises/{row.id}/picture.svg?v={_made(row)}"
+
+
+def _made(row: ExerciseRow) -> str:
+    return f"{row.version}.{PICTURES}"
+
+
+def _lasting(svg: bytes) -> Response:
+    headers = {"Cache-Control": "private, max-age=31536000, immutable"}
+    return Response(svg, media_type="image/svg+xml", headers=headers)
+
+
 def _line(row: ExerciseRow) -> ShelfLine:
+    try:
+        read_exercise(row.document)
+        problem = ""
+    except GeometryError as error:
+        problem = str(error)
     return ShelfLine(
         id=row.id,
         title=row.title,
         version=row.version,
         updated_at=row.updated_at,
         is_put_away=row.is_put_away,
-        things=len(row.document["things"]),
-        picture=draw_picture(read_exercise(row.document)),
+        things=things_of(row.document),
+        views=views_of(row.document),
+        picture=picture_address(row),
+        problem=problem,
     )
 
 

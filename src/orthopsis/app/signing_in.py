@@ -6,12 +6,13 @@ from fastapi import APIRouter, Cookie, Request, Response
 from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS, Refusal
-from orthopsis.app.session import COOKIE, SIGN_IN_LIMIT, SIGN_IN_LIMIT_ALL, Db, Me, set_cookie
-from orthopsis.store import teachers
+from orthopsis.app.session import BROWSER_COOKIE, COOKIE, Db, Me, set_cookies
+from orthopsis.store import guesses, teachers
 from orthopsis.store.models import Teacher
 
 router = APIRouter(prefix="/api", tags=["session"], responses=PROBLEMS)
 Text = Annotated[str, Field(max_length=200)]
+Browser = Annotated[str, Cookie(alias=BROWSER_COOKIE, max_length=200)]
 
 
 class Who(BaseModel):
@@ -74,20 +75,19 @@ def me(teacher: Me) -> Who:
 
 
 @router.post("/sign-in")
-def sign_in(body: SignIn, request: Request, response: Response, db: Db) -> Who:
+def sign_in(body: SignIn, response: Response, db: Db, browser: Browser = "") -> Who:
     """Sign in with name and password."""
-    address = request.client.host if request.client else "?"
-    limiter = request.app.state.limiter
-    limiter.hit(SIGN_IN_LIMIT, address, body.login.strip().lower())
-    limiter.hit(SIGN_IN_LIMIT_ALL, address)
+    guesses.check_tries(db, body.login, browser)
     teacher = teachers.check_password(db, body.login, body.password)
     if teacher is None:
+        guesses.note_wrong_try(db, body.login, browser)
+        db.commit()
         raise Refusal(401, "wrong_sign_in", "Name or password is not right.", "Type them again.")
-    return _enter(db, teacher, response)
+    return _enter(db, teacher, response, browser)
 
 
 @router.post("/sign-in/demo")
-def sign_in_as_demo(response: Response, db: Db) -> Who:
+def sign_in_as_demo(response: Response, db: Db, browser: Browser = "") -> Who:
     """Sign in as the demo teacher, as long as there is no real one."""
     teacher = teachers.demo_teacher(db)
     if teacher is None or not teachers.is_only_demo(db):
@@ -97,16 +97,16 @@ def sign_in_as_demo(response: Response, db: Db) -> Who:
             "The demonstration is closed: a teacher has an account.",
             "Sign in with your name.",
         )
-    return _enter(db, teacher, response)
+    return _enter(db, teacher, response, browser)
 
 
 @router.post("/sign-in/first")
-def open_first_account(body: NewTeacher, response: Response, db: Db) -> Who:
+def open_first_account(body: NewTeacher, response: Response, db: Db, browser: Browser = "") -> Who:
     """Open the first real account; it may add further teachers."""
     if not teachers.is_only_demo(db):
         raise Refusal(403, "not_first", "There is a first teacher already.", "Ask them to add you.")
-    teacher = teachers.add_teacher(db, body.login, body.name, body.password, is_first=True)
-    return _enter(db, teacher, response)
+    teacher = teachers.add_first_teacher(db, body.login, body.name, body.password)
+    return _enter(db, teacher, response, browser)
 
 
 @router.post("/sign-out", status_code=204)
@@ -122,12 +122,19 @@ def sign_out(
 
 
 @router.post("/password")
-def change_password(body: NewPassword, response: Response, request: Request, db: Db, teacher: Me) -> Who:
+def change_password(
+    body: NewPassword, response: Response, request: Request, db: Db, teacher: Me, browser: Browser = ""
+) -> Who:
     """Change the password; other browsers are signed out."""
-    request.app.state.limiter.hit(SIGN_IN_LIMIT, "password", str(teacher.id))
-    teachers.change_password(db, teacher, body.old, body.new)
+    guesses.check_tries(db, teacher.login, browser)
+    try:
+        teachers.change_password(db, teacher, body.old, body.new)
+    except teachers.WrongPassword:
+        guesses.note_wrong_try(db, teacher.login, browser)
+        db.commit()
+        raise
     request.app.state.signed_in.forget()
-    return _enter(db, teacher, response)
+    return _enter(db, teacher, response, browser)
 
 
 @router.get("/teachers")
@@ -163,10 +170,11 @@ def _only_first(teacher: Teacher) -> None:
         raise Refusal(403, "only_first", "Only the first teacher manages accounts.", "Ask the first teacher.")
 
 
-def _enter(db: Db, teacher: Teacher, response: Response) -> Who:
+def _enter(db: Db, teacher: Teacher, response: Response, browser: str) -> Who:
     token = teachers.open_session(db, teacher)
+    known = guesses.know_browser(db, teacher, browser)
     db.commit()
-    set_cookie(response, token)
+    set_cookies(response, token, known)
     return _who(teacher)
 
 

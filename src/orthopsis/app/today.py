@@ -1,27 +1,31 @@
 """Today: the next lessons, the pile that waits, and who needs what."""
 
-from datetime import date
+from datetime import date, time
+from typing import Annotated
 
 from fastapi import APIRouter
-from pydantic import BaseModel
+from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
+from orthopsis.app.shelf import picture_address
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.wording.findings import TITLES
 from orthopsis.store import classes, piles
+from orthopsis.store.clock import now
 from orthopsis.store.models import ExerciseRow, Lesson, SchoolClass
 
 router = APIRouter(prefix="/api", tags=["today"], responses=PROBLEMS)
 
 
 class LessonLine(BaseModel):
-    """A lesson to come, with the sheet and the step it starts from."""
+    """A lesson to come, with the sheet and the step it starts from; ``problem`` where the sheet cannot be read."""
 
     id: int
     on_date: date
+    at_time: time | None
     class_id: int
     class_name: str
     exercise_id: int
@@ -30,7 +34,10 @@ class LessonLine(BaseModel):
     steps: int
     step_title: str
     minutes: float
-    picture: Picture
+    remark: str
+    materials: str
+    picture: str
+    problem: str
 
 
 class PileLine(BaseModel):
@@ -71,7 +78,10 @@ class LessonRequest(BaseModel):
     class_id: int
     exercise_id: int
     on_date: date
-    start_step: int = 1
+    at_time: time | None = None
+    start_step: Annotated[int, Field(ge=1, le=1000)] = 1
+    remark: Annotated[str, Field(max_length=200)] = ""
+    materials: Annotated[str, Field(max_length=400)] = ""
 
 
 @router.get("/today")
@@ -92,19 +102,36 @@ def today(since: date, db: Db, teacher: Me) -> TodayAnswer:
 @router.post("/lessons", status_code=201)
 def plan_lesson(body: LessonRequest, db: Db, teacher: Me) -> LessonLine:
     """Plan a lesson."""
-    row = classes.add_lesson(db, teacher.id, body.class_id, body.exercise_id, body.on_date, body.start_step)
-    db.commit()
-    school_class, exercise = db.get(SchoolClass, row.class_id), db.get(ExerciseRow, row.exercise_id)
-    assert school_class is not None
-    assert exercise is not None
-    return _lesson(row, school_class, exercise)
+    return _planned(db, classes.plan_lesson(db, teacher.id, _plan(body)))
+
+
+@router.put("/lessons/{lesson_id}")
+def change_lesson(lesson_id: int, body: LessonRequest, db: Db, teacher: Me) -> LessonLine:
+    """Change a planned lesson."""
+    return _planned(db, classes.plan_lesson(db, teacher.id, _plan(body), lesson_id))
 
 
 @router.delete("/lessons/{lesson_id}", status_code=204)
 def remove_lesson(lesson_id: int, db: Db, teacher: Me) -> None:
-    """Remove a planned lesson."""
-    classes.remove_lesson(db, teacher.id, lesson_id)
+    """Remove a planned lesson; for a while it can be had back."""
+    classes.get_lesson(db, teacher.id, lesson_id).removed_at = now()
     db.commit()
+
+
+@router.post("/lessons/{lesson_id}/back", status_code=204)
+def have_lesson_back(lesson_id: int, db: Db, teacher: Me) -> None:
+    """Have a lesson back that was removed."""
+    classes.get_lesson(db, teacher.id, lesson_id).removed_at = None
+    db.commit()
+
+
+def _plan(body: LessonRequest) -> classes.LessonPlan:
+    return classes.LessonPlan(**body.model_dump())
+
+
+def _planned(db: Db, row: Lesson) -> LessonLine:
+    db.commit()
+    return _lesson(row, db.get_one(SchoolClass, row.class_id), db.get_one(ExerciseRow, row.exercise_id))
 
 
 def pile_lines(db: Db, owner_id: int) -> list[PileLine]:
@@ -112,7 +139,7 @@ def pile_lines(db: Db, owner_id: int) -> list[PileLine]:
     result = []
     for pile in piles.list_piles(db, owner_id):
         states = piles.count_states(db, pile.id)
-        school_class, exercise = db.get(SchoolClass, pile.class_id), db.get(ExerciseRow, pile.exercise_id)
+        school_class, exercise = db.get(SchoolClass, pile.class_id), db.get(ExerciseRow, pile.exercise_id or 0)
         result.append(
             PileLine(
                 id=pile.id,
@@ -128,20 +155,28 @@ def pile_lines(db: Db, owner_id: int) -> list[PileLine]:
 
 
 def _lesson(row: Lesson, school_class: SchoolClass, exercise: ExerciseRow) -> LessonLine:
-    drawing = draw(read_exercise(exercise.document))
-    start = min(max(row.start_step, 1), len(drawing.steps))
+    try:
+        steps, problem = draw(read_exercise(exercise.document)).steps, ""
+    except GeometryError as error:
+        steps, problem = [], str(error)
+    start = min(max(row.start_step, 1), max(1, len(steps)))
+    left = steps[start - 1 :]
     return LessonLine(
         id=row.id,
         on_date=row.on_date,
+        at_time=row.at_time,
         class_id=school_class.id,
         class_name=school_class.name,
         exercise_id=exercise.id,
         exercise=exercise.title,
         start_step=start,
-        steps=len(drawing.steps),
-        step_title=drawing.steps[start - 1].title,
-        minutes=sum(step.minutes for step in drawing.steps[start - 1 :]),
-        picture=Picture.model_validate(drawing, from_attributes=True),
+        steps=len(steps),
+        step_title=left[0].title if left else "",
+        minutes=sum(step.minutes for step in left),
+        remark=row.remark,
+        materials=row.materials,
+        picture=picture_address(exercise),
+        problem=problem,
     )
 
 

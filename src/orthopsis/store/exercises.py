@@ -1,13 +1,19 @@
 """The shelf of exercises, and their versions."""
 
-from sqlalchemy import func, select, update
+from collections.abc import Sequence
+from datetime import datetime, timedelta
+
+from sqlalchemy import delete, func, select, update
 from sqlalchemy.orm import Session
 
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.store.clock import now
 from orthopsis.store.codes import new_code
-from orthopsis.store.errors import NotFound, Stale
-from orthopsis.store.models import ExerciseRow, ExerciseVersion
+from orthopsis.store.errors import NotFound, Refused, Stale
+from orthopsis.store.models import ExercisePicture, ExerciseRow, ExerciseVersion
+
+THIN_EVERY = 25
+"""Saves after which earlier versions are thinned."""
 
 
 def add_exercise(db: Session, owner_id: int, exercise: Exercise) -> ExerciseRow:
@@ -44,8 +50,13 @@ def get_exercise(db: Session, owner_id: int, exercise_id: int) -> ExerciseRow:
     return row
 
 
-def save_exercise(db: Session, owner_id: int, exercise_id: int, exercise: Exercise, base_version: int) -> ExerciseRow:
+def save_exercise(
+    db: Session, owner_id: int, exercise_id: int, exercise: Exercise, base_version: int, save_id: str = ""
+) -> ExerciseRow:
     """Save a new state over the version that it was made from.
+
+    Args:
+        save_id: what the browser calls this save; said again, because its answer was lost, it is not a second one.
 
     Raises:
         NotFound: as ``get_exercise``.
@@ -55,13 +66,32 @@ def save_exercise(db: Session, owner_id: int, exercise_id: int, exercise: Exerci
     changed = db.execute(
         update(ExerciseRow)
         .where(ExerciseRow.id == exercise_id, ExerciseRow.version == base_version)
-        .values(document=exercise.document(), title=exercise.title, version=base_version + 1, updated_at=now())
-    )
+        .values(
+            document=exercise.document(), title=exercise.title, version=base_version + 1, updated_at=now(),
+            last_save=save_id,
+        )
+    )  # fmt: skip
     db.refresh(row)
     if changed.rowcount != 1:  # type: ignore[attr-defined]
+        if save_id and row.last_save == save_id and row.version == base_version + 1:
+            return row
         raise Stale(row.version)
     _keep_version(db, row)
+    if row.version % THIN_EVERY == 0:
+        _thin_versions(db, row)
     return row
+
+
+def delete_exercise(db: Session, owner_id: int, exercise_id: int) -> None:
+    """Delete an exercise for good, with its versions and lessons; piles and kept sheets stay.
+
+    Raises:
+        Refused: it is not put away.
+    """
+    row = get_exercise(db, owner_id, exercise_id)
+    if not row.is_put_away:
+        raise Refused("not_put_away", "Only what is put away can be deleted.", "Put it away first.")
+    db.delete(row)
 
 
 def put_away(db: Session, owner_id: int, exercise_id: int, away: bool) -> None:
@@ -99,3 +129,39 @@ def count_exercises(db: Session, owner_id: int) -> int:
 
 def _keep_version(db: Session, row: ExerciseRow) -> None:
     db.add(ExerciseVersion(exercise_id=row.id, version=row.version, document=row.document, saved_at=row.updated_at))
+
+
+def _thin_versions(db: Session, row: ExerciseRow) -> None:
+    wanted = select(ExerciseVersion.id, ExerciseVersion.saved_at).where(ExerciseVersion.exercise_id == row.id)
+    kept = [(i, at) for i, at in db.execute(wanted.order_by(ExerciseVersion.version))]
+    superfluous = versions_to_drop(kept, now())
+    if superfluous:
+        db.execute(delete(ExerciseVersion).where(ExerciseVersion.id.in_(superfluous)))
+
+
+def versions_to_drop(versions: Sequence[tuple[int, datetime]], today: datetime) -> list[int]:
+    """Return the ids of the versions that need not be kept, from (id, when saved), the oldest first.
+
+    All of the last day stay, the last of each hour of the last week, the last of each day before; so does the first.
+    """
+    last: dict[tuple[int, ...], int] = {}
+    for number, at in versions:
+        age = today - at
+        if age <= timedelta(days=1):
+            last[(number, 0, 0, 0, 0)] = number
+        else:
+            hour = at.hour if age <= timedelta(days=7) else -1
+            last[(0, at.year, at.month, at.day, hour)] = number
+    stay = {*last.values(), *(number for number, _ in versions[:1])}
+    return [number for number, _ in versions if number not in stay]
+
+
+def kept_picture(db: Session, row: ExerciseRow, made: str) -> bytes | None:
+    """Return the small picture of an exercise, if it is kept and was made as ``made`` says."""
+    kept = db.get(ExercisePicture, row.id)
+    return kept.svg if kept is not None and kept.made == made else None
+
+
+def keep_picture(db: Session, row: ExerciseRow, made: str, svg: bytes) -> None:
+    """Keep the small picture of an exercise in place of an earlier one."""
+    db.merge(ExercisePicture(exercise_id=row.id, made=made, svg=svg))

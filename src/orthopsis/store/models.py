@@ -1,12 +1,14 @@
 """The tables. Every stored thing has an owner, directly or through what it belongs to."""
 
-from datetime import date, datetime
+from datetime import date, datetime, time
 from typing import Any
 
-from sqlalchemy import JSON, Date, DateTime, ForeignKey, LargeBinary, String, Text, UniqueConstraint
+from sqlalchemy import JSON, Date, DateTime, ForeignKey, LargeBinary, String, Text, Time, UniqueConstraint
 from sqlalchemy.dialects.mysql import LONGBLOB
 from sqlalchemy.orm import DeclarativeBase, Mapped, mapped_column
 
+EXACT = "utf8mb4_bin"
+"""How texts are compared that must differ when a person sees a difference, such as an accent."""
 Blob = LargeBinary().with_variant(LONGBLOB(), "mysql", "mariadb")
 
 
@@ -22,7 +24,7 @@ class Teacher(Base):
     __tablename__ = "teacher"
 
     id: Mapped[int] = mapped_column(primary_key=True)
-    login: Mapped[str] = mapped_column(String(80), unique=True)
+    login: Mapped[str] = mapped_column(String(80, collation=EXACT), unique=True)
     name: Mapped[str] = mapped_column(String(80))
     password_hash: Mapped[str] = mapped_column(String(255))
     is_first: Mapped[bool] = mapped_column(default=False)
@@ -39,6 +41,34 @@ class LoginSession(Base):
     teacher_id: Mapped[int] = mapped_column(ForeignKey("teacher.id", ondelete="CASCADE"), index=True)
     created_at: Mapped[datetime]
     expires_at: Mapped[datetime]
+
+
+class KnownBrowser(Base):
+    """A browser in which a teacher has signed in before; others' guesses do not lock it out."""
+
+    __tablename__ = "known_browser"
+
+    token_hash: Mapped[str] = mapped_column(String(64), primary_key=True)
+    teacher_id: Mapped[int] = mapped_column(ForeignKey("teacher.id", ondelete="CASCADE"), index=True)
+    seen_at: Mapped[datetime]
+
+
+class WrongTry(Base):
+    """A wrong password, kept for as long as it slows the next try; ``whose`` is a sign-in name and a browser."""
+
+    __tablename__ = "wrong_try"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    whose: Mapped[str] = mapped_column(String(64), index=True)
+    at: Mapped[datetime]
+
+
+class Once(Base):
+    """What may happen only once, by name: the first account."""
+
+    __tablename__ = "once"
+
+    name: Mapped[str] = mapped_column(String(40), primary_key=True)
 
 
 class SchoolClass(Base):
@@ -60,7 +90,7 @@ class Student(Base):
 
     id: Mapped[int] = mapped_column(primary_key=True)
     class_id: Mapped[int] = mapped_column(ForeignKey("school_class.id", ondelete="CASCADE"), index=True)
-    alias: Mapped[str] = mapped_column(String(40))
+    alias: Mapped[str] = mapped_column(String(40, collation=EXACT))
     code: Mapped[str] = mapped_column(String(12), unique=True)
 
 
@@ -77,6 +107,8 @@ class ExerciseRow(Base):
     code: Mapped[str] = mapped_column(String(12), unique=True)
     is_put_away: Mapped[bool] = mapped_column(default=False)
     updated_at: Mapped[datetime]
+    last_save: Mapped[str] = mapped_column(String(40), default="")
+    """What the browser calls the save that made this version, so that saying it twice is saying it once."""
 
 
 class ExerciseVersion(Base):
@@ -92,8 +124,18 @@ class ExerciseVersion(Base):
     saved_at: Mapped[datetime]
 
 
+class ExercisePicture(Base):
+    """The small picture of an exercise's finished sheet; ``made`` names the version and the drawer it is of."""
+
+    __tablename__ = "exercise_picture"
+
+    exercise_id: Mapped[int] = mapped_column(ForeignKey("exercise.id", ondelete="CASCADE"), primary_key=True)
+    made: Mapped[str] = mapped_column(String(40))
+    svg: Mapped[bytes] = mapped_column(Blob)
+
+
 class Lesson(Base):
-    """A lesson to come: which class does which exercise, from which step."""
+    """A lesson: which class does which exercise, from which step; one that was removed can be had back for a while."""
 
     __tablename__ = "lesson"
 
@@ -103,22 +145,25 @@ class Lesson(Base):
     on_date: Mapped[date] = mapped_column(Date)
     start_step: Mapped[int] = mapped_column(default=1)
     remark: Mapped[str] = mapped_column(String(200), default="")
+    at_time: Mapped[time | None] = mapped_column(Time)
+    materials: Mapped[str] = mapped_column(String(400), default="")
+    removed_at: Mapped[datetime | None]
 
 
 class Pile(Base):
-    """The sheets of one class for one exercise, as the exercise was when they were drawn."""
+    """The sheets of one class for one exercise, as the exercise was when they were drawn; it outlives the exercise."""
 
     __tablename__ = "pile"
 
     id: Mapped[int] = mapped_column(primary_key=True)
     class_id: Mapped[int] = mapped_column(ForeignKey("school_class.id", ondelete="CASCADE"), index=True)
-    exercise_id: Mapped[int] = mapped_column(ForeignKey("exercise.id", ondelete="CASCADE"), index=True)
+    exercise_id: Mapped[int | None] = mapped_column(ForeignKey("exercise.id", ondelete="SET NULL"), index=True)
     document: Mapped[dict[str, Any]]
     created_at: Mapped[datetime]
 
 
 class SheetRow(Base):
-    """A student's sheet.
+    """A student's sheet; one that was taken off the pile can be had back for a while.
 
     ``state``: waiting, queued, reading, read, not_found, failed, kept.
     """
@@ -142,6 +187,9 @@ class SheetRow(Base):
     remark: Mapped[str] = mapped_column(Text, default="")
     added_at: Mapped[datetime]
     kept_at: Mapped[datetime | None]
+    removed_at: Mapped[datetime | None]
+    own_note: Mapped[bool] = mapped_column(default=False)
+    """Whether the note is in the teacher's own words, which no later decision overwrites."""
 
 
 class SheetPicture(Base):

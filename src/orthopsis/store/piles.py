@@ -3,11 +3,11 @@
 from collections.abc import Sequence
 from typing import Any
 
-from sqlalchemy import func, select, update
+from sqlalchemy import ColumnElement, delete, func, select, update
 from sqlalchemy.orm import Session
 
 from orthopsis.store.classes import get_class
-from orthopsis.store.clock import now
+from orthopsis.store.clock import KEPT_REMOVED, now
 from orthopsis.store.errors import NotFound, Refused
 from orthopsis.store.exercises import get_exercise
 from orthopsis.store.models import Pile, SchoolClass, SheetPicture, SheetRow, Student
@@ -46,13 +46,13 @@ def get_pile(db: Session, owner_id: int, pile_id: int) -> Pile:
 
 def count_states(db: Session, pile_id: int) -> dict[str, int]:
     """Return how many sheets of a pile are in each state."""
-    wanted = select(SheetRow.state, func.count()).where(SheetRow.pile_id == pile_id).group_by(SheetRow.state)
+    wanted = select(SheetRow.state, func.count()).where(*_on(pile_id)).group_by(SheetRow.state)
     return dict(db.execute(wanted).all())
 
 
 def list_sheets(db: Session, pile_id: int) -> list[SheetRow]:
     """Return the sheets of a pile in the order in which they came."""
-    return list(db.scalars(select(SheetRow).where(SheetRow.pile_id == pile_id).order_by(SheetRow.id)))
+    return list(db.scalars(select(SheetRow).where(*_on(pile_id)).order_by(SheetRow.id)))
 
 
 def add_sheet(
@@ -78,6 +78,27 @@ def add_sheet(
     db.flush()
     db.add(SheetPicture(sheet_id=row.id, kind="upload", data=data))
     return row
+
+
+def _on(pile_id: int) -> tuple[ColumnElement[bool], ...]:
+    return SheetRow.pile_id == pile_id, SheetRow.removed_at.is_(None)
+
+
+def take_off(db: Session, row: SheetRow) -> None:
+    """Take a sheet off its pile; for a while it can be had back."""
+    row.removed_at = now()
+    if row.state in ("queued", "reading"):
+        row.state = "waiting"
+
+
+def put_back(db: Session, row: SheetRow) -> None:
+    """Put a sheet back that was taken off."""
+    row.removed_at = None
+
+
+def purge_removed(db: Session) -> None:
+    """Delete the sheets for good that were taken off more than a while ago."""
+    db.execute(delete(SheetRow).where(SheetRow.removed_at < now() - KEPT_REMOVED))
 
 
 def get_sheet(db: Session, owner_id: int, sheet_id: int) -> SheetRow:
@@ -121,15 +142,14 @@ def cancel_pile(db: Session, pile_id: int) -> int:
 
 
 def _move(db: Session, pile_id: int, states: Sequence[str], to: str) -> int:
-    changed = db.execute(
-        update(SheetRow).where(SheetRow.pile_id == pile_id, SheetRow.state.in_(states)).values(state=to)
-    )
+    changed = db.execute(update(SheetRow).where(*_on(pile_id), SheetRow.state.in_(states)).values(state=to))
     return int(changed.rowcount)  # type: ignore[attr-defined]
 
 
 def take_queued(db: Session, most: int) -> list[SheetRow]:
     """Return up to ``most`` queued sheets, now marked as being read."""
-    rows = list(db.scalars(select(SheetRow).where(SheetRow.state == "queued").order_by(SheetRow.id).limit(most)))
+    wanted = select(SheetRow).where(SheetRow.state == "queued", SheetRow.removed_at.is_(None))
+    rows = list(db.scalars(wanted.order_by(SheetRow.id).limit(most)))
     for row in rows:
         row.state = "reading"
     return rows
@@ -150,7 +170,7 @@ def kept_sheets(db: Session, class_id: int) -> list[tuple[SheetRow, Pile]]:
     wanted = (
         select(SheetRow, Pile)
         .join(Pile, Pile.id == SheetRow.pile_id)
-        .where(Pile.class_id == class_id, SheetRow.state == "kept")
+        .where(Pile.class_id == class_id, SheetRow.state == "kept", SheetRow.removed_at.is_(None))
         .order_by(SheetRow.kept_at, SheetRow.id)
     )
     return [(sheet, pile) for sheet, pile in db.execute(wanted)]
@@ -160,4 +180,6 @@ def set_read(row: SheetRow, found_by: str, confidence: float, strokes: list[Any]
     """Write down what was read off a sheet and how it was judged."""
     row.state, row.problem = "read", ""
     row.found_by, row.confidence = found_by, confidence
-    row.strokes, row.checked, row.note = strokes, checked, str(checked["note"])
+    row.strokes, row.checked = strokes, checked
+    if not row.own_note:
+        row.note = str(checked["note"])

@@ -292,7 +292,7 @@ def _parse(source: str | bytes) -> dict[str, Any]:
 def _wrong_schema(schema: Any) -> UnreadableExercise:
     text = str(schema)[:60]
     family, _, version = text.rpartition("/")
-    if family == "orthopsis/exercise" and version.isdigit() and int(version) > 1:
+    if family == "orthopsis/exercise" and version.isdecimal() and version.isascii() and int(version) > 1:
         return UnreadableExercise(
             "newer_schema",
             f"This exercise was written by a newer Orthopsis ({text}); this one reads up to {SCHEMA}.",
