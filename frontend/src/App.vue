@@ -1,8 +1,15 @@
 <script setup lang="ts">
 import { NConfigProvider, NDialogProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
 
+import { useKeeper } from './keeping/keeper'
 import TopBar from './shell/TopBar.vue'
 import { themeOverrides } from './theme/theme'
+
+void useKeeper().resume()
+
+function skip(to: string): void {
+  document.getElementById(to)?.focus()
+}
 </script>
 
 <template>
@@ -11,8 +18,14 @@ import { themeOverrides } from './theme/theme'
     <NMessageProvider placement="bottom" :duration="5000">
       <NDialogProvider>
         <div class="shell fill">
+          <nav class="skips" aria-label="Ways past the bar">
+            <a href="#main" @click.prevent="skip('main')">To what is on this page</a>
+            <a v-if="$route.name === 'exercise'" href="#sheet" @click.prevent="skip('sheet')">To the sheet</a>
+            <a v-if="$route.name === 'exercise'" href="#margin" @click.prevent="skip('margin')">To the advice</a>
+            <a v-if="$route.name === 'exercise'" href="#steps" @click.prevent="skip('steps')">To the steps</a>
+          </nav>
           <TopBar v-if="!$route.meta.bare" />
-          <main :class="$route.meta.tight ? 'tight' : 'loose'"><RouterView /></main>
+          <main id="main" tabindex="-1" :class="$route.meta.tight ? 'tight' : 'loose'"><RouterView /></main>
         </div>
       </NDialogProvider>
     </NMessageProvider>
@@ -30,6 +43,7 @@ import { themeOverrides } from './theme/theme'
 }
 
 main {
+  outline: none;
   flex: 1;
   min-height: 0;
 }

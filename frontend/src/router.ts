@@ -24,6 +24,7 @@ export const router = createRouter({
     { path: '/desk', component: () => import('./views/ShelfView.vue'), meta: { title: 'Desk' } },
     {
       path: '/desk/:id(\\d+)',
+      name: 'exercise',
       component: () => import('./views/DeskView.vue'),
       meta: { tight: true, title: 'Desk' },
       props: true,
@@ -77,6 +78,9 @@ router.beforeEach(async (to) => {
   return { path: '/sign-in', query: { then: to.fullPath } }
 })
 
-router.afterEach((to) => {
-  document.title = to.meta.title ? `${to.meta.title} · Orthopsis` : 'Orthopsis'
-})
+/** The page's title: what is open, and where. */
+export function setTitle(what: string, view: unknown = router.currentRoute.value.meta.title): void {
+  document.title = [what, view, 'Orthopsis'].filter(Boolean).join(' · ')
+}
+
+router.afterEach((to) => setTitle('', to.meta.title))

@@ -31,7 +31,16 @@ const picture: Picture = {
     { ...line, id: 4, name: 'back.left', from: [50, 40], to: [50, 95], role: 'edge', behind: true },
   ],
   faces: [],
-  handles: [{ id: 'things.0.place', at: [40, 30], says: 'Move the box: Crate', about: 'things.0', shape: 'place' }],
+  handles: [
+    {
+      id: 'things.0.place',
+      at: [40, 30],
+      says: 'Move the box: Crate',
+      reads: '40 mm from the left, 30 mm up',
+      about: 'things.0',
+      shape: 'place',
+    },
+  ],
   measures: [],
 }
 

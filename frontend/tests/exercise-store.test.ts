@@ -34,9 +34,25 @@ function drawing(exercise: unknown): Answer {
   return { body: { exercise, drawing: { lines: [], steps: [] } } }
 }
 
+/** A window that has just been opened, or loaded anew: nothing in memory, the browser's own store as it was. */
+function openWindow(): ReturnType<typeof useExercise> {
+  setActivePinia(createPinia())
+  vi.clearAllTimers()
+  return useExercise()
+}
+
+/** The network is cut; returns what brings it back. */
+function cut(): () => void {
+  const whole = globalThis.fetch
+  vi.stubGlobal('fetch', () => Promise.reject(new TypeError('no network')))
+  return () => vi.stubGlobal('fetch', whole)
+}
+
 beforeEach(() => {
+  localStorage.clear()
   setActivePinia(createPinia())
   vi.useFakeTimers()
+  vi.stubGlobal('WebSocket', undefined)
   asked.length = 0
   said.length = 0
   answers = {
@@ -164,5 +180,117 @@ describe('the exercise on the Desk', () => {
     await exercise.act({ op: 'add', kind: 'box' })
     await vi.advanceTimersByTimeAsync(5000)
     expect(saves()).toHaveLength(1)
+  })
+
+  it('draws and saves what was typed, dragged and named while the network was cut, in that order', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const mend = cut()
+    expect(await exercise.act({ op: 'type', path: 'eye_level.height', text: '6 in' })).toBe(true)
+    exercise.drag('views.0.point', [5, 0], true)
+    exercise.drag('views.0.point', [9, 0], true)
+    await exercise.rest()
+    await exercise.rename('Quay')
+    await vi.advanceTimersByTimeAsync(10_000)
+    expect(exercise.kept).toBe('waiting')
+    expect(exercise.waiting).toHaveLength(3)
+    mend()
+    await vi.advanceTimersByTimeAsync(25_000)
+    const acts = asked.filter((a) => a.url === '/api/desk/act').map((a) => a.body.act as Record<string, unknown>)
+    expect(acts.map((a) => [a.op, a.path ?? a.x])).toEqual([
+      ['type', 'eye_level.height'],
+      ['drag', 9],
+      ['type', 'title'],
+    ])
+    expect(exercise.kept).toBe('kept')
+    expect(saves().at(-1)!.body.exercise).toEqual(exercise.document)
+    expect(exercise.document.n).toBe(3)
+    expect(exercise.past).toHaveLength(3)
+  })
+
+  it('finds after a reload what the window had not saved, and saves it', async () => {
+    const before = useExercise()
+    await before.load(7)
+    await before.act({ op: 'add', kind: 'box' })
+    const mend = cut()
+    await before.act({ op: 'type', path: 'title', text: 'Quay' })
+    await vi.advanceTimersByTimeAsync(1000)
+    expect(localStorage).toHaveLength(1)
+    mend()
+    const after = openWindow()
+    await after.load(7)
+    await vi.advanceTimersByTimeAsync(5000)
+    expect(after.document.n).toBe(2)
+    expect(after.kept).toBe('kept')
+    expect(saves().at(-1)!.body.exercise).toEqual({ title: 'A', n: 2 })
+    expect(localStorage).toHaveLength(0)
+  })
+
+  it('saves what another exercise left unsaved, whatever is open by then', async () => {
+    answers['GET /api/exercises/8'] = () => ({ body: { id: 8, version: 1, exercise: { title: 'B', n: 50 } } })
+    const exercise = useExercise()
+    await exercise.load(7)
+    const save = answers['PUT /api/exercises/7']!
+    answers['PUT /api/exercises/7'] = () => ({ status: 503, body: problem('database_gone') })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(1000)
+    await exercise.load(8)
+    expect(exercise.kept).toBe('kept')
+    answers['PUT /api/exercises/7'] = save
+    await vi.advanceTimersByTimeAsync(20_000)
+    expect(saves().at(-1)!.body.exercise).toEqual({ title: 'A', n: 1 })
+    expect(exercise.document).toEqual({ title: 'B', n: 50 })
+    expect(localStorage).toHaveLength(0)
+  })
+
+  it('says a save again as it was when its answer was lost, and only then the newer state', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const save = answers['PUT /api/exercises/7']!
+    answers['PUT /api/exercises/7'] = () => ({ status: 502, body: {} })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(1000)
+    await exercise.act({ op: 'add', kind: 'box' })
+    answers['PUT /api/exercises/7'] = save
+    await vi.advanceTimersByTimeAsync(20_000)
+    const said_ = saves().map((s) => [
+      s.body.base_version,
+      (s.body.exercise as { n: number }).n,
+      s.body.save_id as string,
+    ])
+    const [first] = said_
+    expect(said_.slice(0, -1).every((s) => JSON.stringify(s) === JSON.stringify(first))).toBe(true)
+    expect(said_.length).toBeGreaterThan(2)
+    expect(said_.at(-1)!.slice(0, 2)).toEqual([4, 2])
+    expect(said_.at(-1)![2]).not.toBe(first![2])
+    expect(exercise.kept).toBe('kept')
+  })
+
+  it('tells what the core refuses of what had waited, and does the rest', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const mend = cut()
+    await exercise.act({ op: 'type', path: 'things.0.width', text: 'nonsense' })
+    await exercise.act({ op: 'add', kind: 'box' })
+    mend()
+    const draws = answers['POST /api/desk/act']!
+    answers['POST /api/desk/act'] = (body) =>
+      (body.act as { text?: string }).text === 'nonsense'
+        ? { status: 422, body: problem('unreadable_length') }
+        : draws(body)
+    await vi.advanceTimersByTimeAsync(25_000)
+    expect(exercise.refusal?.code).toBe('unreadable_length')
+    expect(exercise.document.n).toBe(1)
+    expect(saves()).toHaveLength(1)
+  })
+
+  it('does not say kept of what the application will not keep', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    answers['PUT /api/exercises/7'] = () => ({ status: 422, body: problem('too_much') })
+    await exercise.act({ op: 'add', kind: 'box' })
+    await vi.advanceTimersByTimeAsync(2000)
+    expect(exercise.kept).toBe('refused')
+    expect(exercise.refusal?.code).toBe('too_much')
   })
 })

@@ -21,7 +21,7 @@ export class ProblemError extends Error {
 export const UNREACHABLE: Problem = {
   code: 'unreachable',
   why: 'The application does not answer.',
-  fix: 'Nothing is lost: it is tried again by itself. Is it still running?',
+  fix: 'Is it still running?',
   about: '',
   nearest: '',
   version: null,
@@ -40,6 +40,11 @@ export async function ask<T>(call: Promise<{ data?: T; error?: unknown; response
     throw new ProblemError(answer.response.status, problem)
   }
   return answer.data as T
+}
+
+/** Whether asking again later may help: nobody answers, or the application says that it cannot just now. */
+export function isPassing(error: unknown): boolean {
+  return error instanceof ProblemError && (error.status === 0 || error.status === 429 || error.status >= 500)
 }
 
 function isProblem(value: unknown): value is Problem {

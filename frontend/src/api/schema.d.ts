@@ -614,6 +614,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/classes/{class_id}/students/look": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Look At List
+         * @description Return what would be entered of a list, before it is.
+         */
+        post: operations["look_at_list_api_classes__class_id__students_look_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/classes/students/{student_id}": {
         parameters: {
             query?: never;
@@ -1102,11 +1122,13 @@ export interface components {
         };
         /**
          * AliasesRequest
-         * @description Aliases, one a line, or a CSV with them in its first column.
+         * @description A list of students: one a line, or a CSV; ``column`` where a person has chosen the column of the names.
          */
         AliasesRequest: {
             /** Text */
             text: string;
+            /** Column */
+            column?: number | null;
         };
         /**
          * AwayRequest
@@ -1500,6 +1522,8 @@ export interface components {
         /**
          * HandlePlace
          * @description A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner.
+         *
+         *     ``reads``: where it is, in the class's units; empty while a hand drags.
          */
         HandlePlace: {
             /** Id */
@@ -1511,6 +1535,11 @@ export interface components {
             ];
             /** Says */
             says: string;
+            /**
+             * Reads
+             * @default
+             */
+            reads: string;
             /** About */
             about: string;
             /**
@@ -1680,6 +1709,32 @@ export interface components {
             materials: string;
         };
         /**
+         * ListAnswer
+         * @description What would be entered of a list.
+         */
+        ListAnswer: {
+            /** Columns */
+            columns: string[];
+            /** Column */
+            column: number;
+            /** Names */
+            names: components["schemas"]["ListedName"][];
+            /** New */
+            new: number;
+        };
+        /**
+         * ListedName
+         * @description A name of a list, and what is made of it: new, there already, or told apart from another one by a number.
+         */
+        ListedName: {
+            /** Name */
+            name: string;
+            /** Alias */
+            alias: string;
+            /** Is New */
+            is_new: boolean;
+        };
+        /**
          * MeasureMark
          * @description A length shown on the sheet, between two points.
          */
@@ -1751,12 +1806,19 @@ export interface components {
         /**
          * NewRequest
          * @description A document to put on the shelf; left out, an empty exercise.
+         *
+         *     ``another_name``: give it another name where one of its name is there already.
          */
         NewRequest: {
             /** Exercise */
             exercise?: {
                 [key: string]: unknown;
             } | null;
+            /**
+             * Another Name
+             * @default false
+             */
+            another_name: boolean;
         };
         /**
          * NewTeacher
@@ -5845,6 +5907,106 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["StudentLine"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    look_at_list_api_classes__class_id__students_look_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                class_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["AliasesRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ListAnswer"];
                 };
             };
             /** @description Unauthorized */

@@ -80,7 +80,8 @@ const handles = computed(() =>
       tabindex="0"
       role="slider"
       :aria-label="item.handle.says"
-      :aria-valuetext="`${Math.round(item.handle.at[0])}, ${Math.round(item.handle.at[1])} mm`"
+      :aria-valuenow="Math.round(item.handle.at[0])"
+      :aria-valuetext="item.handle.reads"
       @pointerdown.prevent.stop="take(item.handle, $event)"
       @pointermove="move"
       @pointerup="drop"
@@ -139,7 +140,8 @@ const handles = computed(() =>
 
 .handle:focus-visible .grip {
   stroke: var(--ink);
-  stroke-width: 3px;
+  stroke-width: 4px;
+  opacity: 1;
 }
 
 .held {

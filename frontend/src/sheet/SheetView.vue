@@ -9,7 +9,14 @@ import { SHEET } from './context'
 import { millimetresPerPixel, toDrawing, toPage, viewBox, type Frame } from './transform'
 
 const props = withDefaults(
-  defineProps<{ picture: Picture; label: string; padding?: number; plain?: boolean; reach?: boolean }>(),
+  defineProps<{
+    picture: Picture
+    label: string
+    padding?: number
+    plain?: boolean
+    reach?: boolean
+    live?: boolean
+  }>(),
   { padding: 12 },
 )
 
@@ -52,7 +59,7 @@ provide(SHEET, {
   <svg
     ref="svg"
     class="sheet"
-    role="img"
+    :role="live ? 'group' : 'img'"
     :aria-label="label"
     :viewBox="`${box.x} ${box.y} ${box.width} ${box.height}`"
     preserveAspectRatio="xMidYMid meet"

@@ -1,9 +1,12 @@
 <script setup lang="ts">
 import { NDropdown } from 'naive-ui'
-import { computed } from 'vue'
+import { useEventListener } from '@vueuse/core'
+import { computed, ref } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import { useSession } from '@/stores/session'
+
+import KeyList from './KeyList.vue'
 
 const session = useSession()
 const route = useRoute()
@@ -11,16 +14,24 @@ const router = useRouter()
 const views = ['today', 'desk', 'show', 'print', 'check', 'register']
 const here = computed(() => route.path.split('/')[1])
 const exercise = computed(() => (['desk', 'show', 'print'].includes(here.value ?? '') ? route.params.id : undefined))
+const keys = ref(false)
 const choices = [
+  { label: 'Keys', key: 'keys' },
   { label: 'Account and teachers', key: 'account' },
   { label: 'Sign out', key: 'out' },
 ]
+
+useEventListener('keydown', (event) => {
+  const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement
+  if (event.key === '?' && !typing && !event.ctrlKey && !event.metaKey) keys.value = true
+})
 
 function target(view: string): string {
   return exercise.value && ['desk', 'show', 'print'].includes(view) ? `/${view}/${exercise.value}` : `/${view}`
 }
 
 async function choose(key: string): Promise<void> {
+  if (key === 'keys') return void (keys.value = true)
   if (key === 'account') return void router.push('/account')
   await session.signOut()
   await router.push('/sign-in')
@@ -31,7 +42,13 @@ async function choose(key: string): Promise<void> {
   <header class="bar">
     <RouterLink to="/today" class="name">Orthopsis</RouterLink>
     <nav aria-label="Views">
-      <RouterLink v-for="view in views" :key="view" :to="target(view)" :class="{ here: here === view }">
+      <RouterLink
+        v-for="view in views"
+        :key="view"
+        :to="target(view)"
+        :class="{ here: here === view }"
+        :aria-current="here === view ? 'page' : undefined"
+      >
         {{ view[0]!.toUpperCase() + view.slice(1) }}
       </RouterLink>
     </nav>
@@ -39,11 +56,14 @@ async function choose(key: string): Promise<void> {
     <NDropdown :options="choices" trigger="click" @select="choose">
       <button class="who" type="button">{{ session.who?.name ?? 'Account' }}</button>
     </NDropdown>
+    <KeyList v-model:show="keys" />
   </header>
 </template>
 
 <style scoped>
 .bar {
+  --focus: var(--accent-on-dark);
+
   display: flex;
   align-items: stretch;
   gap: 18px;

@@ -1,7 +1,10 @@
-/** Load something for a view: its data, whether it is on its way, and what went wrong. */
+/** Load something for a view: its data, and what went wrong. What fails in passing is tried again by itself. */
+import { useEventListener, useTimeoutFn } from '@vueuse/core'
 import { onMounted, ref, shallowRef, type Ref, type ShallowRef } from 'vue'
 
-import { ProblemError } from '@/api/client'
+import { isPassing, ProblemError } from '@/api/client'
+
+const TRY_AGAIN_MS = 3000
 
 export function useLoad<T>(load: () => Promise<T>): {
   data: ShallowRef<T | null>
@@ -10,17 +13,21 @@ export function useLoad<T>(load: () => Promise<T>): {
 } {
   const data = shallowRef<T | null>(null)
   const failure = ref('')
+  const { start, stop } = useTimeoutFn(() => void reload(), TRY_AGAIN_MS, { immediate: false })
 
   async function reload(): Promise<void> {
+    stop()
     try {
       data.value = await load()
       failure.value = ''
     } catch (error) {
       if (!(error instanceof ProblemError)) throw error
-      failure.value = error.message
+      failure.value = isPassing(error) ? `${error.message} It is tried again by itself.` : error.message
+      if (isPassing(error)) start()
     }
   }
 
   onMounted(reload)
+  useEventListener(window, 'online', () => failure.value && reload())
   return { data, failure, reload }
 }

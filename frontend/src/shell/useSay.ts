@@ -1,11 +1,15 @@
-/** Say what went wrong, where there is no better place for it. */
+/** Say what went wrong or what was done, where there is no better place for it. */
 import { useMessage } from 'naive-ui'
+import { h } from 'vue'
 
 import { ProblemError } from '@/api/client'
+
+const UNDO_MS = 15_000
 
 export function useSay(): {
   good: (text: string) => void
   trying: <T>(act: () => Promise<T>) => Promise<T | undefined>
+  removed: (text: string, back: () => Promise<void>) => void
 } {
   const message = useMessage()
 
@@ -19,5 +23,27 @@ export function useSay(): {
     }
   }
 
-  return { good: (text) => void message.success(text), trying }
+  /** Something was removed; for a while one press has it back. */
+  function removed(text: string, back: () => Promise<void>): void {
+    const said = message.success(
+      () => [
+        `${text} `,
+        h(
+          'button',
+          {
+            type: 'button',
+            class: 'word-button',
+            onClick: () => {
+              said.destroy()
+              void trying(back)
+            },
+          },
+          'Have it back',
+        ),
+      ],
+      { duration: UNDO_MS, closable: true, keepAliveOnHover: true },
+    )
+  }
+
+  return { good: (text) => void message.success(text), trying, removed }
 }

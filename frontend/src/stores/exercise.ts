@@ -3,42 +3,57 @@
  *
  * The document is never changed here: every act goes to the core, which returns the next document and its
  * drawing. While a handle is dragged only the picture is asked for, one question at a time, the newest wins.
+ * What the core or the application cannot answer just now is looked after by the keeper.
  */
-import { useDebounceFn } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 
-import { api, ask, ProblemError } from '@/api/client'
+import { api, ask, isPassing, ProblemError } from '@/api/client'
 import { type Drag, Dragging } from '@/api/dragging'
 import type { Act, Drawing, ExerciseDocument, Picture, Place, Problem } from '@/api/types'
+import { useKeeper } from '@/keeping/keeper'
 
-type Kept = 'kept' | 'changed' | 'saving' | 'waiting' | 'stale'
 const MOST_UNDO = 200
-const SAVE_AFTER_MS = 700
-const TRY_AGAIN_MS = 3000
 
 export const useExercise = defineStore('exercise', () => {
+  const keeper = useKeeper()
   const id = ref(0)
   const version = ref(0)
   const document = shallowRef<ExerciseDocument>({})
   const drawing = shallowRef<Drawing | null>(null)
   const picture = shallowRef<Picture | null>(null)
-  const kept = ref<Kept>('kept')
   const problem = ref<Problem | null>(null)
   const past = shallowRef<ExerciseDocument[]>([])
   const future = shallowRef<ExerciseDocument[]>([])
   const title = computed(() => String(document.value.title ?? ''))
+  const kept = computed(() => keeper.state(id.value))
+  const waiting = computed(() => keeper.waiting(id.value))
+  /** Why the application will not keep the exercise as it is. */
+  const refusal = computed(() => keeper.problems.get(id.value) ?? null)
+
+  keeper.listen(
+    (exerciseId, drawn) => {
+      if (exerciseId !== id.value) return
+      past.value = [...past.value.slice(1 - MOST_UNDO), document.value]
+      take(drawn.exercise, drawn.drawing)
+    },
+    (exerciseId, saved) => {
+      if (exerciseId === id.value) version.value = saved
+    },
+  )
 
   async function load(exerciseId: number): Promise<void> {
-    if (id.value === exerciseId && kept.value !== 'kept') return
+    if (id.value === exerciseId && drawing.value && kept.value !== 'kept') return
     drawing.value = null
-    const answer = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path: { exercise_id: exerciseId } } }))
+    const path = { exercise_id: exerciseId }
+    const answer = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
+    const unsaved = await keeper.claim(exerciseId)
     id.value = answer.id
     version.value = answer.version
-    past.value = []
+    past.value = unsaved?.isChanged ? [answer.exercise] : []
     future.value = []
-    kept.value = 'kept'
-    await draw(answer.exercise)
+    await draw(unsaved?.exercise ?? answer.exercise)
+    if (unsaved) void keeper.settle(exerciseId)
   }
 
   async function draw(exercise: ExerciseDocument): Promise<void> {
@@ -53,18 +68,29 @@ export const useExercise = defineStore('exercise', () => {
     problem.value = null
   }
 
-  /** Do something to the exercise; on refusal the last good drawing stays and the problem is shown at its place. */
+  /**
+   * Do something to the exercise. On refusal the last good drawing stays and the problem is shown at its place; what
+   * cannot be drawn just now waits, in order, and is drawn as soon as the application answers.
+   */
   async function act(what: Act): Promise<boolean> {
     const before = document.value
+    if (waiting.value.length) return later(what)
     try {
       const answer = await ask(api.POST('/api/desk/act', { body: { exercise: before, act: what } }))
-      remember(before)
       take(answer.exercise, answer.drawing)
+      remember(before)
       return true
     } catch (error) {
+      if (isPassing(error)) return later(what)
       refuse(error)
       return false
     }
+  }
+
+  function later(what: Act): boolean {
+    keeper.wait(id.value, version.value, document.value, what)
+    problem.value = null
+    return true
   }
 
   function refuse(error: unknown): void {
@@ -81,6 +107,8 @@ export const useExercise = defineStore('exercise', () => {
   let beforeDrag: ExerciseDocument | null = null
   const dragging = new Dragging()
   let wanted: Drag | null = null
+  /** The last move that nobody answered: the hand has been there, so it is drawn later. */
+  let unanswered: Drag | null = null
   let asking: Promise<void> | null = null
   let isMoved = false
   let resting: Promise<void> | null = null
@@ -103,12 +131,18 @@ export const useExercise = defineStore('exercise', () => {
       try {
         picture.value = await dragging.move(next)
         isMoved = true
+        unanswered = null
         problem.value = null
       } catch (error) {
-        refuse(error)
+        if (isPassing(error)) unanswered = next
+        else refuse(error)
       }
     }
     asking = null
+  }
+
+  function actOf({ handle, place, snap }: Drag): Act {
+    return { op: 'drag', handle, x: place[0], y: place[1], snap }
   }
 
   /** The hand rests: steps and advice follow, and the drag becomes one thing to undo. */
@@ -116,8 +150,11 @@ export const useExercise = defineStore('exercise', () => {
     await asking
     const before = beforeDrag
     beforeDrag = null
-    if (!before || !isMoved) return
+    const lost = unanswered
+    unanswered = null
+    if (!before || (!isMoved && !lost)) return
     isMoved = false
+    if (lost) return void later(actOf(lost))
     const mine = dragging.rest().then((moved) => {
       document.value = moved
       remember(before)
@@ -130,7 +167,7 @@ export const useExercise = defineStore('exercise', () => {
       // While the hand is on its way again, or has been, this answer is an old one.
       if (document.value === moved && !beforeDrag) take(answer.exercise, answer.drawing)
     } catch (error) {
-      refuse(error)
+      if (!isPassing(error)) refuse(error)
     } finally {
       if (resting === mine) resting = null
     }
@@ -139,18 +176,20 @@ export const useExercise = defineStore('exercise', () => {
   async function undo(): Promise<void> {
     const before = past.value.at(-1)
     if (!before) return
-    past.value = past.value.slice(0, -1)
-    future.value = [...future.value, document.value]
+    const now = document.value
     await draw(before)
+    past.value = past.value.slice(0, -1)
+    future.value = [...future.value, now]
     changed()
   }
 
   async function redo(): Promise<void> {
     const next = future.value.at(-1)
     if (!next) return
-    future.value = future.value.slice(0, -1)
-    past.value = [...past.value, document.value]
+    const now = document.value
     await draw(next)
+    future.value = future.value.slice(0, -1)
+    past.value = [...past.value, now]
     changed()
   }
 
@@ -162,60 +201,39 @@ export const useExercise = defineStore('exercise', () => {
   }
 
   function changed(): void {
-    if (kept.value !== 'stale') kept.value = 'changed'
-    void saveSoon()
-  }
-
-  const saveSoon = useDebounceFn(() => save(), SAVE_AFTER_MS)
-
-  async function save(): Promise<void> {
-    if (kept.value === 'saving' || kept.value === 'stale' || kept.value === 'kept') return
-    const exercise = document.value
-    const exerciseId = id.value
-    kept.value = 'saving'
-    try {
-      const answer = await ask(
-        api.PUT('/api/exercises/{exercise_id}', {
-          params: { path: { exercise_id: exerciseId } },
-          body: { base_version: version.value, exercise },
-        }),
-      )
-      version.value = answer.version
-      kept.value = document.value === exercise ? 'kept' : 'changed'
-      if (document.value !== exercise) void saveSoon()
-    } catch (error) {
-      if (!(error instanceof ProblemError)) throw error
-      kept.value = error.problem.code === 'stale_version' ? 'stale' : 'waiting'
-      if (kept.value === 'waiting') window.setTimeout(() => void save(), TRY_AGAIN_MS)
-    }
+    keeper.change(id.value, version.value, document.value)
   }
 
   /** After a stale save: take the newer state; the own one can be had back by undo. */
   async function takeNewer(): Promise<void> {
     const own = document.value
     const answer = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path: { exercise_id: id.value } } }))
-    version.value = answer.version
-    kept.value = 'kept'
     await draw(answer.exercise)
+    keeper.drop(id.value)
+    version.value = answer.version
     past.value = [...past.value, own]
   }
 
-  /** After a stale save: keep the own state as an exercise of its own; returns its number. */
+  /** After a stale or refused save: keep the own state as an exercise of its own; returns its number. */
   async function keepAsCopy(): Promise<number> {
     const copy = { ...document.value, title: `${title.value} (copy)`.slice(0, 80) }
-    const answer = await ask(api.POST('/api/exercises', { body: { exercise: copy } }))
-    kept.value = 'kept'
+    const answer = await ask(api.POST('/api/exercises', { body: { exercise: copy, another_name: true } }))
+    keeper.drop(id.value)
     return answer.id
+  }
+
+  /** Leave undone what waits to be drawn. */
+  function forgetWaiting(): void {
+    keeper.dropActs(id.value)
   }
 
   async function rename(text: string): Promise<void> {
     const tidy = text.trim().slice(0, 80)
-    if (!tidy || tidy === title.value) return
-    await replace({ ...document.value, title: tidy })
+    if (tidy && tidy !== title.value) await act({ op: 'type', path: 'title', text: tidy })
   }
 
   return {
-    id, version, document, drawing, picture, kept, problem, past, future, title,
-    load, act, drag, rest, undo, redo, save, replace, takeNewer, keepAsCopy, rename,
+    id, version, document, drawing, picture, kept, problem, past, future, title, waiting, refusal,
+    load, act, drag, rest, undo, redo, replace, takeNewer, keepAsCopy, rename, forgetWaiting,
   } // prettier-ignore
 })

@@ -1,8 +1,8 @@
 /** Naive UI in the colours of paper and graphite. */
 import type { GlobalThemeOverrides } from 'naive-ui'
 
-const accent = '#a83c17'
-const accentHover = '#c04a20'
+const accent = '#92310f'
+const accentHover = '#a83c17'
 
 export const themeOverrides: GlobalThemeOverrides = {
   common: {
@@ -15,7 +15,7 @@ export const themeOverrides: GlobalThemeOverrides = {
     borderRadius: '5px',
     primaryColor: accent,
     primaryColorHover: accentHover,
-    primaryColorPressed: '#8a2f10',
+    primaryColorPressed: '#7a280b',
     primaryColorSuppl: accentHover,
     errorColor: '#b3361b',
     warningColor: '#9a6a00',
@@ -24,7 +24,7 @@ export const themeOverrides: GlobalThemeOverrides = {
     textColorBase: '#23262b',
     textColor1: '#23262b',
     textColor2: '#23262b',
-    textColor3: '#565a60',
+    textColor3: '#4d5157',
     placeholderColor: '#6f6b64',
     bodyColor: '#d2c9b8',
     cardColor: '#fdfbf5',

@@ -38,10 +38,18 @@ async function remove(id: number): Promise<void> {
       <h2>Change the password</h2>
       <NForm @submit.prevent="change">
         <NFormItem label="Present password"
-          ><NInput v-model:value="password.old" type="password" placeholder=""
+          ><NInput
+            v-model:value="password.old"
+            type="password"
+            placeholder=""
+            :input-props="{ 'aria-label': 'Present password', autocomplete: 'current-password' }"
         /></NFormItem>
         <NFormItem label="New password"
-          ><NInput v-model:value="password.new" type="password" placeholder="At least 8 characters"
+          ><NInput
+            v-model:value="password.new"
+            type="password"
+            placeholder="At least 8 characters"
+            :input-props="{ 'aria-label': 'New password', autocomplete: 'new-password' }"
         /></NFormItem>
         <NButton attr-type="submit" type="primary" :disabled="!password.old || password.new.length < 8"
           >Change it</NButton
@@ -63,10 +71,21 @@ async function remove(id: number): Promise<void> {
       </ul>
       <h3>Add a teacher</h3>
       <NForm @submit.prevent="add">
-        <NFormItem label="Name"><NInput v-model:value="fresh.name" placeholder="" /></NFormItem>
-        <NFormItem label="Sign-in name"><NInput v-model:value="fresh.login" placeholder="" /></NFormItem>
+        <NFormItem label="Name"
+          ><NInput v-model:value="fresh.name" placeholder="" :input-props="{ 'aria-label': 'Name of the new teacher' }"
+        /></NFormItem>
+        <NFormItem label="Sign-in name"
+          ><NInput
+            v-model:value="fresh.login"
+            placeholder=""
+            :input-props="{ 'aria-label': 'Sign-in name of the new teacher', autocomplete: 'off' }"
+        /></NFormItem>
         <NFormItem label="First password"
-          ><NInput v-model:value="fresh.password" type="password" placeholder="At least 8 characters"
+          ><NInput
+            v-model:value="fresh.password"
+            type="password"
+            placeholder="At least 8 characters"
+            :input-props="{ 'aria-label': 'Password of the new teacher', autocomplete: 'new-password' }"
         /></NFormItem>
         <NButton attr-type="submit" :disabled="!fresh.login || !fresh.name || fresh.password.length < 8">Add</NButton>
       </NForm>

@@ -43,8 +43,20 @@ async function begin(): Promise<void> {
       </EmptyState>
       <section v-else class="begin">
         <strong>Begin a pile</strong>
-        <NSelect v-model:value="classId" :options="classes" placeholder="Which class" />
-        <NSelect v-model:value="exerciseId" :options="shelf" placeholder="Which exercise" />
+        <NSelect
+          v-model:value="classId"
+          :options="classes"
+          filterable
+          placeholder="Which class"
+          :input-props="{ 'aria-label': 'Which class' }"
+        />
+        <NSelect
+          v-model:value="exerciseId"
+          :options="shelf"
+          filterable
+          placeholder="Which exercise"
+          :input-props="{ 'aria-label': 'Which exercise' }"
+        />
         <NButton type="primary" :disabled="classId === null || exerciseId === null" @click="begin">Begin</NButton>
       </section>
       <ul>

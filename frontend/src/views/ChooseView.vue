@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** Which exercise to show or to print. */
 import { api, ask } from '@/api/client'
-import SheetThumb from '@/sheet/SheetThumb.vue'
+import KeptPicture from '@/sheet/KeptPicture.vue'
 import EmptyState from '@/shell/EmptyState.vue'
 import { useLoad } from '@/shell/useLoad'
 
@@ -17,11 +17,9 @@ const { data, failure } = useLoad(() => ask(api.GET('/api/exercises')))
       <RouterLink to="/desk">Go to the Desk</RouterLink>
     </EmptyState>
     <ul>
-      <li v-for="exercise in data" :key="exercise.id">
+      <li v-for="exercise in data?.filter((e) => !e.problem)" :key="exercise.id">
         <RouterLink :to="`/${purpose}/${exercise.id}`">
-          <span class="thumb"
-            ><SheetThumb :picture="exercise.picture" :label="`Finished sheet of ${exercise.title}`"
-          /></span>
+          <span class="thumb"><KeptPicture :source="exercise.picture" label="" /></span>
           {{ exercise.title }}
         </RouterLink>
       </li>

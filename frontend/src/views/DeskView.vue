@@ -1,8 +1,7 @@
 <script setup lang="ts">
 /** The Desk: the exercise in words, the sheet, the margin, the ladder. */
 import { useEventListener, useLocalStorage } from '@vueuse/core'
-import { computed, onBeforeUnmount, ref, watch } from 'vue'
-import { onBeforeRouteLeave } from 'vue-router'
+import { computed, ref, watch } from 'vue'
 
 import { ProblemError } from '@/api/client'
 import SheetFaces from '@/sheet/SheetFaces.vue'
@@ -14,6 +13,7 @@ import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
 import EmptyState from '@/shell/EmptyState.vue'
+import { setTitle } from '@/router'
 import { useExercise } from '@/stores/exercise'
 
 import ExerciseWords from './desk/ExerciseWords.vue'
@@ -56,6 +56,12 @@ watch(
   },
 )
 
+watch(
+  () => exercise.title,
+  (title) => setTitle(title),
+  { immediate: true },
+)
+
 function choose(about: string): void {
   chosen.value = about
   step.value = 0
@@ -70,11 +76,6 @@ useEventListener('keydown', (event) => {
   else return
   event.preventDefault()
 })
-useEventListener(window, 'beforeunload', (event) => {
-  if (exercise.kept !== 'kept') event.preventDefault()
-})
-onBeforeRouteLeave(() => void exercise.save())
-onBeforeUnmount(() => void exercise.save())
 </script>
 
 <template>
@@ -86,7 +87,7 @@ onBeforeUnmount(() => void exercise.save())
   <div v-else-if="exercise.picture && exercise.drawing" class="desk">
     <SavedState />
     <ExerciseWords class="words" :chosen="chosen" @choose="choose" />
-    <section class="middle" aria-label="The sheet">
+    <section id="sheet" tabindex="-1" class="middle" aria-label="The sheet">
       <LongView v-model:wide="wide" :picture="exercise.picture" />
       <div class="table">
         <SheetView
@@ -94,6 +95,7 @@ onBeforeUnmount(() => void exercise.save())
           :label="`Sheet of ${exercise.title}`"
           :padding="9"
           :reach="wide"
+          live
           @pointerdown="chosen = ''"
         >
           <SheetFaces v-if="!stage || stage.toned" />
@@ -105,8 +107,8 @@ onBeforeUnmount(() => void exercise.save())
         </SheetView>
       </div>
     </section>
-    <MarginAdvice class="margin" :chosen="chosen" @choose="choose" />
-    <StepLadder v-model:step="step" class="ladder" />
+    <MarginAdvice id="margin" tabindex="-1" class="margin" :chosen="chosen" @choose="choose" />
+    <StepLadder id="steps" v-model:step="step" tabindex="-1" class="ladder" />
   </div>
 </template>
 

@@ -7,7 +7,9 @@ import { useRouter } from 'vue-router'
 import { api, ask } from '@/api/client'
 import type { SheetAnswer } from '@/api/types'
 import EmptyState from '@/shell/EmptyState.vue'
+import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
+import { setTitle } from '@/router'
 import { useSay } from '@/shell/useSay'
 
 import CornerPlacer from './check/CornerPlacer.vue'
@@ -17,7 +19,7 @@ import PileList from './check/PileList.vue'
 
 const props = defineProps<{ id: string }>()
 const router = useRouter()
-const { trying } = useSay()
+const { trying, removed } = useSay()
 const pileId = computed(() => Number(props.id))
 const {
   data: pile,
@@ -48,9 +50,16 @@ async function open(id: number): Promise<void> {
   placing.value = answer.state === 'not_found'
 }
 
+/** The list stands in this order: who needs help most is at its top. */
+const toLookAt = computed(
+  () => pile.value?.sheets.filter((s) => ['not_found', 'failed', 'read'].includes(s.state)) ?? [],
+)
+
 watch(pile, (now) => {
-  const first = now?.sheets.find((s) => ['not_found', 'read'].includes(s.state))
-  if (!chosen.value && first) void open(first.id)
+  setTitle(now ? `${now.class_name}: ${now.exercise}` : '')
+  if (chosen.value || reading.value) return
+  const first = toLookAt.value[0]
+  if (first) void open(first.id)
 })
 
 async function readAll(): Promise<void> {
@@ -70,25 +79,32 @@ async function changed(answer: SheetAnswer): Promise<void> {
   await reload()
 }
 
-/** After keeping: the next sheet that is still to be looked at. */
+/** After keeping: the next one below that is still to be looked at, and from the top again when there is none. */
 async function kept(): Promise<void> {
-  const order = pile.value?.sheets ?? []
-  const here = order.findIndex((s) => s.id === chosen.value)
+  const order = toLookAt.value.map((s) => s.id)
+  const here = order.indexOf(chosen.value)
+  const next = [...order.slice(here + 1), ...order.slice(0, Math.max(0, here))].find((id) => id !== chosen.value)
   await reload()
-  const open_ = [...order.slice(here + 1), ...order.slice(0, here)].filter(
-    (s) => s.state === 'read' || s.state === 'not_found',
-  )
-  if (open_[0]) await open(open_[0].id)
-  else if (sheet.value) await open(sheet.value.id)
+  if (next ?? sheet.value) await open(next ?? sheet.value!.id)
 }
 
 async function removeSheet(): Promise<void> {
   if (!sheet.value) return
-  const path = { sheet_id: sheet.value.id }
-  await trying(() => ask(api.DELETE('/api/sheets/{sheet_id}', { params: { path } })))
+  const { id, alias, file_name: file } = sheet.value
+  const params = { path: { sheet_id: id } }
+  const done = await trying(async () => {
+    await ask(api.DELETE('/api/sheets/{sheet_id}', { params }))
+    return true
+  })
+  if (!done) return
   sheet.value = null
   chosen.value = 0
   await reload()
+  removed(`${alias || file} is off the pile.`, async () => {
+    await ask(api.POST('/api/sheets/{sheet_id}/back', { params }))
+    await reload()
+    await open(id)
+  })
 }
 
 async function removePile(): Promise<void> {
@@ -122,6 +138,7 @@ useEventListener('keydown', (event) => {
       <span class="bar-words">{{ pile.class_name }} · {{ pile.exercise }}</span>
     </Teleport>
     <PileList
+      class="list"
       :pile="pile"
       :chosen="chosen"
       @open="open"
@@ -131,6 +148,10 @@ useEventListener('keydown', (event) => {
       @remove="removePile"
     />
     <section class="table" aria-label="The sheet">
+      <FirstHint name="pile"
+        >Put the photos on the pile and let them be read. Who needs help most comes first; press Enter to keep a sheet
+        and go to the next. The question mark shows all keys.</FirstHint
+      >
       <CornerPlacer
         v-if="sheet && placing && sheet.has_photo"
         :key="sheet.id"
@@ -196,6 +217,28 @@ useEventListener('keydown', (event) => {
   display: flex;
   gap: 14px;
   align-items: center;
+}
+
+/* A narrow or much enlarged window: the sheet first, then what is found, then the pile. */
+@media (max-width: 900px) {
+  .pile {
+    grid-template: max(56vh, 260px) auto auto / minmax(0, 1fr);
+    overflow: auto;
+  }
+
+  .table {
+    order: -1;
+  }
+
+  .findings {
+    order: 0;
+    overflow: visible;
+  }
+
+  .list {
+    order: 1;
+    overflow: visible;
+  }
 }
 
 .bar-words {

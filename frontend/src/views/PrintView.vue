@@ -1,12 +1,14 @@
 <script setup lang="ts">
 /** What is printed of an exercise, at 1:1, for how many. */
 import { useLocalStorage } from '@vueuse/core'
-import { NButton, NInputNumber, NSelect } from 'naive-ui'
+import { NButton, NSelect } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRoute } from 'vue-router'
 
 import { api, ask } from '@/api/client'
 import EmptyState from '@/shell/EmptyState.vue'
+import { setTitle } from '@/router'
+import NumberField from '@/shell/NumberField.vue'
 import { useLoad } from '@/shell/useLoad'
 
 import OwnSheets from './print/OwnSheets.vue'
@@ -25,6 +27,7 @@ const { data, failure } = useLoad(async () => {
   const kept = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
   const { drawing } = await ask(api.POST('/api/desk/draw', { body: { exercise: kept.exercise } }))
   const classes = await ask(api.GET('/api/classes'))
+  setTitle(String(kept.exercise.title))
   return { title: String(kept.exercise.title), drawing, classes, isPersonal: drawing.is_personal }
 })
 
@@ -100,14 +103,14 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
           <div class="how">
             <template v-if="hasSteps">
               <span>Steps on each page</span>
-              <NInputNumber v-model:value="perPage" :min="1" :max="8" class="number" />
+              <NumberField v-model="perPage" label="Steps on each page" :min="1" :max="8" />
             </template>
             <template v-if="!hasSteps || data.isPersonal">
               <span>Sheets</span>
-              <NSelect v-model:value="whose" :options="classOptions" />
+              <NSelect v-model:value="whose" :options="classOptions" aria-label="Sheets for whom" />
               <template v-if="!whose && !hasSteps">
                 <span>Copies</span>
-                <NInputNumber v-model:value="copies" :min="1" :max="40" class="number" />
+                <NumberField v-model="copies" label="Copies" :min="1" :max="40" />
               </template>
             </template>
           </div>
@@ -177,10 +180,6 @@ input[type='radio'] {
   gap: 8px;
   align-items: center;
   margin: 14px 0 6px;
-}
-
-.number {
-  width: 120px;
 }
 
 .files a {

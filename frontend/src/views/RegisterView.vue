@@ -58,7 +58,12 @@ async function removed(): Promise<void> {
         <span class="quiet">{{ c.students }} {{ c.students === 1 ? 'student' : 'students' }}</span>
       </RouterLink>
       <form @submit.prevent="add">
-        <NInput v-model:value="name" placeholder="Name of a new class" maxlength="80" />
+        <NInput
+          v-model:value="name"
+          placeholder="Name of a new class"
+          maxlength="80"
+          :input-props="{ 'aria-label': 'Name of a new class' }"
+        />
         <NButton attr-type="submit" :disabled="!name.trim()">Add the class</NButton>
       </form>
     </nav>

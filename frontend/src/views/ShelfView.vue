@@ -1,10 +1,12 @@
 <script setup lang="ts">
-import { NButton, NInput, NSwitch } from 'naive-ui'
+import { NButton, NInput, NSelect, NSwitch } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, ask } from '@/api/client'
-import SheetThumb from '@/sheet/SheetThumb.vue'
+import type { ShelfLine } from '@/api/types'
+import KeptPicture from '@/sheet/KeptPicture.vue'
+import AskFirst from '@/shell/AskFirst.vue'
 import EmptyState from '@/shell/EmptyState.vue'
 import { useLoad } from '@/shell/useLoad'
 import { useSay } from '@/shell/useSay'
@@ -12,20 +14,29 @@ import { useSay } from '@/shell/useSay'
 import ReadyExercises from './shelf/ReadyExercises.vue'
 
 const router = useRouter()
-const { trying } = useSay()
+const { trying, removed } = useSay()
 const find = ref('')
 const away = ref(false)
 const choosing = ref(false)
+const points = ref('')
 const { data, failure, reload } = useLoad(() =>
   ask(api.GET('/api/exercises', { params: { query: { put_away: away.value } } })),
 )
 watch(away, reload)
-const shown = computed(
-  () => data.value?.filter((e) => e.title.toLowerCase().includes(find.value.trim().toLowerCase())) ?? [],
-)
+const POINTS = [
+  { label: 'any points', value: '' },
+  { label: 'one point', value: 'one_point' },
+  { label: 'two points', value: 'two_point' },
+  { label: 'three points', value: 'three_point' },
+]
+const shown = computed(() => {
+  const words = find.value.trim().toLowerCase()
+  const isOf = (e: ShelfLine): boolean => !points.value || e.views.includes(points.value)
+  return data.value?.filter((e) => isOf(e) && e.title.toLowerCase().includes(words)) ?? []
+})
 
 async function add(exercise: Record<string, unknown> | null): Promise<void> {
-  const made = await trying(() => ask(api.POST('/api/exercises', { body: { exercise } })))
+  const made = await trying(() => ask(api.POST('/api/exercises', { body: { exercise, another_name: true } })))
   if (made) await router.push(`/desk/${made.id}`)
 }
 
@@ -36,9 +47,23 @@ async function copy(id: number): Promise<void> {
   if (kept) await add({ ...kept.exercise, title: `${String(kept.exercise.title)} (copy)`.slice(0, 80) })
 }
 
-async function putAway(id: number): Promise<void> {
+async function move(id: number, toAway: boolean): Promise<void> {
   const params = { path: { exercise_id: id } }
-  await trying(() => ask(api.POST('/api/exercises/{exercise_id}/away', { params, body: { put_away: !away.value } })))
+  await ask(api.POST('/api/exercises/{exercise_id}/away', { params, body: { put_away: toAway } }))
+  await reload()
+}
+
+async function putAway(exercise: ShelfLine): Promise<void> {
+  const toAway = !away.value
+  const done = await trying(async () => {
+    await move(exercise.id, toAway)
+    return true
+  })
+  if (done && toAway) removed(`“${exercise.title}” is put away.`, () => move(exercise.id, false))
+}
+
+async function deleteForGood(id: number): Promise<void> {
+  await trying(() => ask(api.DELETE('/api/exercises/{exercise_id}', { params: { path: { exercise_id: id } } })))
   await reload()
 }
 
@@ -59,8 +84,17 @@ async function bring(event: Event): Promise<void> {
   <div class="page">
     <div class="head">
       <h1>{{ away ? 'Put away' : 'Exercises' }}</h1>
-      <NInput v-model:value="find" placeholder="Find by name" clearable class="find" />
-      <label class="away"><NSwitch v-model:value="away" size="small" /> put away</label>
+      <NInput
+        v-model:value="find"
+        placeholder="Find by name"
+        clearable
+        class="find"
+        :input-props="{ 'aria-label': 'Find by name' }"
+      />
+      <NSelect v-model:value="points" :options="POINTS" class="points" aria-label="Which points" />
+      <span class="away"
+        ><NSwitch v-model:value="away" size="small" aria-label="Show what is put away" /> put away</span
+      >
       <label class="word-button bring">
         Bring in a file<input type="file" accept=".json,application/json" class="hidden" @change="bring" />
       </label>
@@ -75,20 +109,46 @@ async function bring(event: Event): Promise<void> {
     >
       <NButton v-if="!away" type="primary" @click="choosing = true">Make the first exercise</NButton>
     </EmptyState>
-    <p v-else-if="data && !shown.length" class="quiet">No exercise is called like “{{ find }}”.</p>
+    <p v-else-if="data && !shown.length" class="quiet">
+      No exercise here {{ find ? `is called like “${find}”` : 'has these points' }}.
+    </p>
     <ul class="shelf">
       <li v-for="exercise in shown" :key="exercise.id">
-        <RouterLink :to="`/desk/${exercise.id}`" class="thumb">
-          <SheetThumb :picture="exercise.picture" :label="`Finished sheet of ${exercise.title}`" />
+        <template v-if="exercise.problem">
+          <p class="title">{{ exercise.title }}</p>
+          <p class="unreadable">This exercise cannot be opened. {{ exercise.problem }}</p>
+        </template>
+        <RouterLink v-else :to="`/desk/${exercise.id}`" class="open">
+          <span class="thumb"><KeptPicture :source="exercise.picture" label="" /></span>
+          <span class="title">{{ exercise.title }}</span>
         </RouterLink>
-        <RouterLink :to="`/desk/${exercise.id}`" class="title">{{ exercise.title }}</RouterLink>
         <p class="doors">
-          <RouterLink :to="`/show/${exercise.id}`">Show</RouterLink>
-          <RouterLink :to="`/print/${exercise.id}`">Print</RouterLink>
-          <button type="button" class="word-button" @click="copy(exercise.id)">Copy</button>
-          <button type="button" class="word-button" @click="putAway(exercise.id)">
+          <template v-if="!exercise.problem">
+            <RouterLink :to="`/show/${exercise.id}`" :aria-label="`Show ${exercise.title}`">Show</RouterLink>
+            <RouterLink :to="`/print/${exercise.id}`" :aria-label="`Print ${exercise.title}`">Print</RouterLink>
+            <button type="button" class="word-button" :aria-label="`Copy ${exercise.title}`" @click="copy(exercise.id)">
+              Copy
+            </button>
+          </template>
+          <button
+            type="button"
+            class="word-button"
+            :aria-label="`${away ? 'Put back' : 'Put away'} ${exercise.title}`"
+            @click="putAway(exercise)"
+          >
             {{ away ? 'Put back' : 'Put away' }}
           </button>
+          <AskFirst
+            v-if="away"
+            what="Delete"
+            :label="`Delete ${exercise.title} for good`"
+            title="Delete it for good?"
+            does="Delete for good"
+            @sure="deleteForGood(exercise.id)"
+          >
+            “{{ exercise.title }}” goes with its earlier states and its planned lessons. This cannot be taken back.
+            Sheets that were kept stay in the register.
+          </AskFirst>
         </p>
       </li>
     </ul>
@@ -142,12 +202,30 @@ h1 {
   height: 170px;
 }
 
+.open {
+  color: var(--ink);
+  text-decoration: none;
+}
+
 .title {
   display: block;
   font-weight: 700;
-  margin-top: 8px;
-  color: var(--ink);
-  text-decoration: none;
+  margin: 8px 0 0;
+}
+
+.unreadable {
+  min-height: 150px;
+  margin: 8px 0;
+}
+
+.points {
+  width: 140px;
+}
+
+.away {
+  display: flex;
+  gap: 6px;
+  align-items: center;
 }
 
 .doors {

@@ -12,6 +12,7 @@ import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
 import EmptyState from '@/shell/EmptyState.vue'
+import { setTitle } from '@/router'
 import { useExercise } from '@/stores/exercise'
 
 import { handAt, MS_A_LINE, strokesOf } from './show/hand'
@@ -36,6 +37,11 @@ exercise.load(Number(props.id)).catch((error: unknown) => {
 })
 
 const drawing = computed(() => exercise.drawing)
+watch(
+  () => exercise.title,
+  (title) => setTitle(title),
+  { immediate: true },
+)
 const steps = computed(() => drawing.value?.steps ?? [])
 const step = computed(() => steps.value[number.value - 1])
 const strokes = computed(() => (drawing.value && step.value ? strokesOf(drawing.value, step.value) : []))
@@ -139,17 +145,24 @@ useSwipe(root, {
           <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
         </SheetView>
       </div>
-      <div class="progress" role="progressbar" :aria-valuenow="number" :aria-valuemax="steps.length" aria-valuemin="1">
+      <div class="progress" role="group" aria-label="All steps">
         <button
           v-for="n in steps.length"
           :key="n"
           type="button"
           :class="{ done: n < number, here: n === number }"
-          :aria-label="`Step ${n}`"
+          :aria-label="`Step ${n} of ${steps.length}`"
+          :aria-current="n === number ? 'step' : undefined"
           @click="number = n"
         />
       </div>
-      <StepWords :step="step" :number="number" :count="steps.length" :drawn="moving ? hand.done.size : step.count" />
+      <StepWords
+        class="words"
+        :step="step"
+        :number="number"
+        :count="steps.length"
+        :drawn="moving ? hand.done.size : step.count"
+      />
       <nav aria-label="Class display">
         <button type="button" :disabled="number === 1" @click="go(-1)">Back</button>
         <button type="button" class="next" :disabled="number === steps.length && !moving" @click="next">Next</button>
@@ -201,6 +214,11 @@ useSwipe(root, {
   background: var(--accent-on-dark);
 }
 
+nav,
+.progress {
+  --focus: var(--accent-on-dark);
+}
+
 nav {
   display: grid;
   grid-template-columns: auto auto;
@@ -235,5 +253,73 @@ nav .on {
 nav button:disabled {
   opacity: 0.45;
   cursor: default;
+}
+
+/* A phone held upright: the picture first, then the words, then the buttons in one row. */
+@media (max-width: 760px) {
+  .show {
+    grid-template: minmax(44vh, 1fr) 12px auto auto / minmax(0, 1fr);
+  }
+
+  .words {
+    max-height: none;
+  }
+
+  nav {
+    display: flex;
+    flex-wrap: wrap;
+    padding: 8px;
+  }
+
+  nav button {
+    flex: 1;
+    padding: 4px 8px;
+    font-size: 15px;
+  }
+
+  .show {
+    overflow: auto;
+    height: auto;
+    min-height: 100%;
+  }
+}
+
+/* A low window, or one that is much enlarged: picture and words beside each other. */
+@media (max-height: 560px) and (min-width: 520px) {
+  .show {
+    grid-template: minmax(0, 1fr) auto 8px / minmax(0, 1.5fr) minmax(190px, 1fr);
+    height: 100%;
+    min-height: 0;
+    overflow: hidden;
+  }
+
+  .board {
+    grid-area: 1 / 1 / 3 / 2;
+  }
+
+  .words {
+    grid-area: 1 / 2;
+    max-height: none;
+    min-height: 0;
+    overflow: auto;
+  }
+
+  nav {
+    grid-area: 2 / 2;
+    display: flex;
+    flex-wrap: wrap;
+    padding: 6px;
+    gap: 4px;
+  }
+
+  nav button {
+    flex: 1;
+    padding: 2px 6px;
+    font-size: 14px;
+  }
+
+  .progress {
+    grid-area: 3 / 1 / 4 / 3;
+  }
 }
 </style>

@@ -66,17 +66,29 @@ const asDemo = (): Promise<void> => enter(() => ask(api.POST('/api/sign-in/demo'
       </template>
       <NForm class="gap" @submit.prevent="signIn">
         <NFormItem v-if="isNew" label="Your name" :show-feedback="false">
-          <NInput v-model:value="name" placeholder="As it is shown" :input-props="{ autocomplete: 'name' }" />
+          <NInput
+            v-model:value="name"
+            placeholder="As it is shown"
+            :input-props="{ autocomplete: 'name', 'aria-label': 'Your name' }"
+          />
         </NFormItem>
         <NFormItem label="Sign-in name" :show-feedback="false">
-          <NInput v-model:value="login" placeholder="" :input-props="{ autocomplete: 'username', name: 'login' }" />
+          <NInput
+            v-model:value="login"
+            placeholder=""
+            :input-props="{ autocomplete: 'username', name: 'login', 'aria-label': 'Sign-in name' }"
+          />
         </NFormItem>
         <NFormItem label="Password" :show-feedback="false">
           <NInput
             v-model:value="password"
             type="password"
             :placeholder="isNew ? 'At least 8 characters' : ''"
-            :input-props="{ autocomplete: isNew ? 'new-password' : 'current-password', name: 'password' }"
+            :input-props="{
+              autocomplete: isNew ? 'new-password' : 'current-password',
+              name: 'password',
+              'aria-label': 'Password',
+            }"
           />
         </NFormItem>
         <NButton

@@ -3,23 +3,41 @@ import { NButton } from 'naive-ui'
 import { ref } from 'vue'
 
 import { api, ask } from '@/api/client'
-import SheetThumb from '@/sheet/SheetThumb.vue'
+import type { TodayAnswer } from '@/api/types'
+import KeptPicture from '@/sheet/KeptPicture.vue'
 import EmptyState from '@/shell/EmptyState.vue'
+import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
 import { useSay } from '@/shell/useSay'
 
 import PlanLesson from './today/PlanLesson.vue'
-import { dayWords, localDay } from './today/days'
+import { dayWords, hourWords, localDay } from './today/days'
 
-const { trying } = useSay()
+type Lesson = TodayAnswer['lessons'][number]
+const { trying, removed } = useSay()
 const planning = ref(false)
+const changing = ref<Lesson>()
 const { data, failure, reload } = useLoad(() =>
   ask(api.GET('/api/today', { params: { query: { since: localDay(new Date()) } } })),
 )
 
-async function remove(id: number): Promise<void> {
-  await trying(() => ask(api.DELETE('/api/lessons/{lesson_id}', { params: { path: { lesson_id: id } } })))
-  await reload()
+async function remove(lesson: Lesson): Promise<void> {
+  const params = { path: { lesson_id: lesson.id } }
+  const done = await trying(async () => {
+    await ask(api.DELETE('/api/lessons/{lesson_id}', { params }))
+    await reload()
+    return true
+  })
+  if (!done) return
+  removed(`The lesson with ${lesson.class_name} is off the list.`, async () => {
+    await ask(api.POST('/api/lessons/{lesson_id}/back', { params }))
+    await reload()
+  })
+}
+
+function plan(lesson?: Lesson): void {
+  changing.value = lesson
+  planning.value = true
 }
 
 async function planned(): Promise<void> {
@@ -30,11 +48,15 @@ async function planned(): Promise<void> {
 
 <template>
   <div class="page">
+    <FirstHint name="today"
+      >One turn of the work: make an exercise at the Desk, show it to the class, print the sheets, check what comes
+      back, and the Register keeps it. Begin at the Desk with a ready exercise.</FirstHint
+    >
     <p v-if="failure" role="alert">{{ failure }}</p>
     <template v-if="data">
       <div class="head">
         <h1>Next lessons</h1>
-        <NButton v-if="data.has_classes && data.has_exercises" @click="planning = true">Plan a lesson</NButton>
+        <NButton v-if="data.has_classes && data.has_exercises" @click="plan()">Plan a lesson</NButton>
       </div>
       <EmptyState
         v-if="!data.has_exercises"
@@ -55,20 +77,26 @@ async function planned(): Promise<void> {
         title="No lesson planned"
         text="Plan one: which class, which exercise, which day."
       >
-        <NButton type="primary" @click="planning = true">Plan a lesson</NButton>
+        <NButton type="primary" @click="plan()">Plan a lesson</NButton>
       </EmptyState>
       <ul class="lessons">
         <li v-for="(lesson, i) in data.lessons" :key="lesson.id" :class="{ first: i === 0 }">
           <RouterLink :to="`/desk/${lesson.exercise_id}`" class="thumb">
-            <SheetThumb :picture="lesson.picture" :label="`Finished sheet of ${lesson.exercise}`" />
+            <KeptPicture :source="lesson.picture" :label="`Finished sheet of ${lesson.exercise}`" />
           </RouterLink>
           <div class="words">
-            <p class="when">{{ dayWords(lesson.on_date, new Date()) }} · {{ lesson.class_name }}</p>
+            <p class="when">
+              {{ dayWords(lesson.on_date, new Date())
+              }}<template v-if="lesson.at_time">, {{ hourWords(lesson.at_time) }}</template> · {{ lesson.class_name }}
+            </p>
             <h2>{{ lesson.exercise }}</h2>
-            <p>
+            <p v-if="lesson.problem" role="alert">This exercise cannot be opened. {{ lesson.problem }}</p>
+            <p v-else>
               From step {{ lesson.start_step }} of {{ lesson.steps }}: {{ lesson.step_title }}.
               <span class="quiet">About {{ Math.round(lesson.minutes) }} minutes of drawing.</span>
             </p>
+            <p v-if="lesson.remark">{{ lesson.remark }}</p>
+            <p v-if="lesson.materials" class="quiet">Bring: {{ lesson.materials }}</p>
             <p class="doors">
               <RouterLink :to="{ path: `/show/${lesson.exercise_id}`, query: { step: lesson.start_step } }"
                 >Show it</RouterLink
@@ -76,8 +104,9 @@ async function planned(): Promise<void> {
               <RouterLink :to="{ path: `/print/${lesson.exercise_id}`, query: { class: lesson.class_id } }"
                 >Print sheets</RouterLink
               >
-              <RouterLink :to="`/desk/${lesson.exercise_id}`">Change it</RouterLink>
-              <button type="button" class="word-button" @click="remove(lesson.id)">Not this lesson</button>
+              <RouterLink :to="`/desk/${lesson.exercise_id}`">Open it at the Desk</RouterLink>
+              <button type="button" class="word-button" @click="plan(lesson)">Change the lesson</button>
+              <button type="button" class="word-button" @click="remove(lesson)">Not this lesson</button>
             </p>
           </div>
         </li>
@@ -111,7 +140,7 @@ async function planned(): Promise<void> {
           </ul>
         </section>
       </div>
-      <PlanLesson v-if="planning" @done="planned" @close="planning = false" />
+      <PlanLesson v-if="planning" :lesson="changing" @done="planned" @close="planning = false" />
     </template>
   </div>
 </template>

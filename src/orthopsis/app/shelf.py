@@ -66,9 +66,13 @@ class SaveRequest(BaseModel):
 
 
 class NewRequest(BaseModel):
-    """A document to put on the shelf; left out, an empty exercise."""
+    """A document to put on the shelf; left out, an empty exercise.
+
+    ``another_name``: give it another name where one of its name is there already.
+    """
 
     exercise: dict[str, Any] | None = None
+    another_name: bool = False
 
 
 class AwayRequest(BaseModel):
@@ -98,6 +102,9 @@ def add(body: NewRequest, db: Db, teacher: Me) -> KeptExercise:
         raise Refused("shelf_full", f"The shelf holds {MOST_EXERCISES} exercises.", "Remove some first.")
     exercise = read_exercise(body.exercise) if body.exercise is not None else Exercise()
     svg = thumb_svg(draw(exercise))
+    if body.another_name or body.exercise is None:
+        title = exercises.free_title(db, teacher.id, exercise.title)
+        exercise = exercise.model_copy(update={"title": title})
     row = exercises.add_exercise(db, teacher.id, exercise)
     exercises.keep_picture(db, row, _made(row), svg)
     db.commit()

@@ -32,6 +32,13 @@ def add_exercise(db: Session, owner_id: int, exercise: Exercise) -> ExerciseRow:
     return row
 
 
+def free_title(db: Session, owner_id: int, title: str) -> str:
+    """Return a title that none of the teacher's exercises has: the same, or with a number after it."""
+    taken = set(db.scalars(select(ExerciseRow.title).where(ExerciseRow.owner_id == owner_id)))
+    numbered = (f"{title[:74]} {number}" for number in range(2, len(taken) + 3))
+    return title if title not in taken else next(other for other in numbered if other not in taken)
+
+
 def list_exercises(db: Session, owner_id: int, *, put_away: bool = False) -> list[ExerciseRow]:
     """Return a teacher's exercises, the last changed first."""
     wanted = select(ExerciseRow).where(ExerciseRow.owner_id == owner_id, ExerciseRow.is_put_away.is_(put_away))

@@ -1,14 +1,24 @@
 <script setup lang="ts">
 /** The pile at the left: put sheets on it, let them be read, and who needs help first. */
-import { NButton, NPopconfirm, NProgress } from 'naive-ui'
-import { computed } from 'vue'
+import { NButton, NProgress } from 'naive-ui'
+import { computed, nextTick, ref, watch } from 'vue'
 
 import type { PileAnswer } from '@/api/types'
+import AskFirst from '@/shell/AskFirst.vue'
 
 import SheetUpload from './SheetUpload.vue'
 
 const props = defineProps<{ pile: PileAnswer; chosen: number }>()
 const emit = defineEmits<{ open: [id: number]; changed: []; read: []; stop: []; remove: [] }>()
+
+const root = ref<HTMLElement>()
+watch(
+  () => [props.chosen, props.pile],
+  async () => {
+    await nextTick()
+    root.value?.querySelector('.here')?.scrollIntoView({ block: 'nearest' })
+  },
+)
 
 const STATES: Record<string, string> = {
   waiting: 'not yet read',
@@ -23,7 +33,7 @@ const done = computed(() => total.value - reading.value - count('waiting'))
 </script>
 
 <template>
-  <section class="list" aria-label="The pile, who needs help first">
+  <section ref="root" class="list" aria-label="The pile, who needs help first">
     <SheetUpload :pile-id="pile.id" @uploaded="emit('changed')" />
     <div v-if="reading" class="progress">
       <NProgress
@@ -43,7 +53,12 @@ const done = computed(() => total.value - reading.value - count('waiting'))
     <h2 v-if="total" class="order">Who needs help first</h2>
     <ul>
       <li v-for="s in pile.sheets" :key="s.id">
-        <button type="button" :class="{ here: s.id === chosen, kept: s.state === 'kept' }" @click="emit('open', s.id)">
+        <button
+          type="button"
+          :class="{ here: s.id === chosen, kept: s.state === 'kept' }"
+          :aria-current="s.id === chosen ? 'true' : undefined"
+          @click="emit('open', s.id)"
+        >
           <strong>{{ s.alias || s.file_name }}</strong>
           <span>{{ STATES[s.state] ?? s.headline }}<template v-if="s.state === 'kept'"> · kept</template></span>
         </button>
@@ -52,10 +67,9 @@ const done = computed(() => total.value - reading.value - count('waiting'))
     <a v-if="count('kept')" class="notes" :href="`/api/piles/${pile.id}/notes.pdf`" target="_blank" rel="noopener"
       >Print the notes ({{ count('kept') }})</a
     >
-    <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="emit('remove')">
-      <template #trigger><button type="button" class="word-button remove">Remove this pile</button></template>
-      Remove the pile with all {{ total }} sheets and their judgements?
-    </NPopconfirm>
+    <AskFirst what="Remove this pile" title="Remove this pile?" does="Remove it all" @sure="emit('remove')">
+      It goes with all {{ total }} sheets, their photos and judgements. This cannot be taken back.
+    </AskFirst>
   </section>
 </template>
 
@@ -128,10 +142,5 @@ li .kept strong {
   font-size: 14px;
   padding: 8px 16px 0;
   color: var(--ink-soft);
-}
-
-.remove {
-  margin-left: 8px;
-  font-weight: 400;
 }
 </style>

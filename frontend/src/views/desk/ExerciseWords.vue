@@ -4,7 +4,8 @@ import { NDropdown } from 'naive-ui'
 import { computed, nextTick, ref, watch } from 'vue'
 
 import { api, ask } from '@/api/client'
-import type { Sentence } from '@/api/types'
+import type { Act, Sentence } from '@/api/types'
+import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
 import { useExercise } from '@/stores/exercise'
 
@@ -81,6 +82,18 @@ watch(
   },
 )
 
+/** What was done and could not be drawn yet, as the teacher did it. */
+function wordsOf(act: Act): string {
+  const place = 'path' in act ? act.path : 'handle' in act ? act.handle : ''
+  const piece = sentences.value.flatMap((s) => s.pieces).find((p) => p.path === place)
+  if (act.op === 'type') return `${place === 'title' ? 'name' : (piece?.says ?? 'a value')} ${act.text}`
+  if (act.op === 'drag') return 'something moved by hand'
+  return (
+    { add: 'a new thing', copy: 'a copy', remove: 'something removed', rename: 'a name' }[act.op as string] ??
+    'a change'
+  )
+}
+
 /** A stop stays on the line of the value before it. */
 const STOP = /^[.,;:]/
 const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.pieces[i + 1]?.text ?? '')?.[0] ?? ''
@@ -88,6 +101,20 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
 
 <template>
   <section ref="root" class="words" aria-label="The exercise in words">
+    <FirstHint name="desk"
+      >Press a value in a sentence and type another one, or drag a ring on the sheet. What will look wrong stands at the
+      right, the steps below; all of it follows by itself, and is kept by itself.</FirstHint
+    >
+    <div v-if="exercise.waiting.length" class="problem" role="status">
+      The application does not answer.
+      {{ exercise.waiting.length === 1 ? 'One change waits' : `${exercise.waiting.length} changes wait` }} in this
+      browser, also if you close it, and {{ exercise.waiting.length === 1 ? 'is' : 'are' }} drawn as soon as it answers:
+      {{ exercise.waiting.map(wordsOf).join('; ') }}.
+      <button type="button" class="word-button" @click="exercise.forgetWaiting">Leave undone</button>
+    </div>
+    <div v-if="exercise.refusal" class="problem" role="alert">
+      {{ exercise.refusal.why }} {{ exercise.refusal.fix }}
+    </div>
     <article
       v-for="sentence in sentences"
       :key="sentence.about"
@@ -97,6 +124,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
         thing: sentence.title && !isView(sentence),
         bad: problemOf(sentence),
       }"
+      :aria-current="chosen === sentence.about ? 'true' : undefined"
       @click="emit('choose', sentence.about)"
     >
       <header v-if="sentence.title || isView(sentence)">
@@ -113,7 +141,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
           <button
             type="button"
             class="word-button more"
-            :aria-label="`What to do with ${sentence.title || 'the points'}`"
+            :aria-label="`more to do with ${sentence.title || 'the points'}`"
             @click.stop
           >
             more
@@ -123,7 +151,9 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
       <p>
         <template v-for="(piece, i) in sentence.pieces" :key="`${i}${piece.path}`">
           <span v-if="piece.path" class="kept"
-            ><PlaceEditor :piece="piece" :bad="problemAbout === piece.path" />{{ stopAfter(sentence, i) }}</span
+            ><PlaceEditor :piece="piece" :bad="problemAbout === piece.path" :thing="sentence.title" />{{
+              stopAfter(sentence, i)
+            }}</span
           >
           <template v-else>{{ i ? piece.text.replace(STOP, '') : piece.text }}</template>
         </template>
@@ -136,7 +166,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
           class="word-button"
           @click.stop="exercise.act({ op: 'type', path: exercise.problem.about, text: exercise.problem.nearest })"
         >
-          Use {{ exercise.problem.nearest.replace('_', ' ') }}
+          Use {{ exercise.problem.nearest.replaceAll('_', ' ') }}
         </button>
       </div>
     </article>

@@ -90,6 +90,7 @@ const scene = computed(() => {
 }
 
 .rail button {
+  color: var(--ink);
   white-space: nowrap;
 }
 

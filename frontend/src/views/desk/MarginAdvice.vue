@@ -116,7 +116,7 @@ p {
 }
 
 .cure:hover {
-  background: #c04a20;
+  background: #a83c17;
 }
 
 .counts strong {

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 /** Another state of the exercise on trial, above it the present one or a third; then it is taken or left. */
-import { NButton, NModal, NSelect } from 'naive-ui'
+import { NButton, NSelect } from 'naive-ui'
 import { computed, ref, shallowRef } from 'vue'
 
 import type { ExerciseDocument, Picture } from '@/api/types'
@@ -8,6 +8,7 @@ import SheetFaces from '@/sheet/SheetFaces.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
 import SheetView from '@/sheet/SheetView.vue'
+import TheDialog from '@/shell/TheDialog.vue'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
@@ -46,13 +47,7 @@ defineExpose({ show })
 </script>
 
 <template>
-  <NModal
-    :show="trial !== null"
-    preset="card"
-    :title="trial?.title"
-    style="width: min(860px, 92vw)"
-    @update:show="trial = null"
-  >
+  <TheDialog :show="trial !== null" :title="trial?.title ?? ''" width="860px" @update:show="trial = null">
     <div v-if="above && trial" class="both">
       <figure>
         <figcaption>
@@ -77,13 +72,11 @@ defineExpose({ show })
         </SheetView>
       </figure>
     </div>
-    <template #footer>
-      <div class="doors">
-        <NButton type="primary" @click="take">Take it</NButton>
-        <NButton @click="trial = null">Leave it as it is</NButton>
-      </div>
+    <template #doors>
+      <NButton type="primary" @click="take">Take it</NButton>
+      <NButton @click="trial = null">Leave it as it is</NButton>
     </template>
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>
@@ -115,10 +108,5 @@ figcaption {
 figure svg {
   flex: 1;
   min-height: 0;
-}
-
-.doors {
-  display: flex;
-  gap: 10px;
 }
 </style>

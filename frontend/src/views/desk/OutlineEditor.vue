@@ -6,7 +6,7 @@ import { ref, watch } from 'vue'
 import type { SentencePiece } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
 
-const props = defineProps<{ piece: SentencePiece; bad: boolean }>()
+const props = defineProps<{ piece: SentencePiece; bad: boolean; label: string }>()
 const exercise = useExercise()
 const open = ref(false)
 const corners = ref('')
@@ -24,7 +24,7 @@ async function set(text: string): Promise<void> {
 <template>
   <NPopover v-model:show="open" trigger="click" placement="bottom-start" style="width: 340px">
     <template #trigger>
-      <button type="button" class="place" :class="{ bad }" :aria-label="`${piece.says}: ${piece.text}`">
+      <button type="button" class="place" :class="{ bad }" :aria-label="label">
         {{ piece.text }}
       </button>
     </template>
@@ -37,7 +37,12 @@ async function set(text: string): Promise<void> {
         >Or its corners, across and up from the lower left; r and a number rounds one, a hole or a second piece follows
         after a slash:</span
       >
-      <NInput v-model:value="corners" type="textarea" :autosize="{ minRows: 3, maxRows: 8 }" />
+      <NInput
+        v-model:value="corners"
+        type="textarea"
+        :autosize="{ minRows: 3, maxRows: 8 }"
+        :input-props="{ 'aria-label': 'Corners, across and up' }"
+      />
     </label>
     <NButton type="primary" size="small" class="use" @click="set(corners)">Use these corners</NButton>
   </NPopover>

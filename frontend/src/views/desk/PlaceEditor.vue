@@ -8,11 +8,13 @@ import { useExercise } from '@/stores/exercise'
 
 import OutlineEditor from './OutlineEditor.vue'
 
-const props = defineProps<{ piece: SentencePiece; bad: boolean }>()
+const props = defineProps<{ piece: SentencePiece; bad: boolean; thing?: string }>()
 const exercise = useExercise()
 const typing = ref(false)
 const text = ref('')
 const field = ref<HTMLInputElement>()
+const button = ref<HTMLButtonElement>()
+const label = computed(() => `${props.thing ? `${props.thing}, ` : ''}${props.piece.says}: ${props.piece.text}`)
 const isChoice = computed(() => props.piece.kind === 'choice' || props.piece.kind === 'thing')
 const options = computed(() => {
   const own = props.piece.path.replace(/\.[^.]*$/, '')
@@ -30,10 +32,27 @@ async function begin(): Promise<void> {
   field.value?.select()
 }
 
-async function commit(): Promise<void> {
+/** What is refused stays in the field as it was typed, beside the reason. */
+async function commit(stay: boolean): Promise<void> {
   if (!typing.value) return
+  const isNew = text.value.trim() !== props.piece.text
   typing.value = false
-  if (text.value.trim() !== props.piece.text) await set(text.value)
+  if (isNew && !(await set(text.value))) {
+    typing.value = true
+    await nextTick()
+    if (stay) field.value?.focus()
+  } else if (stay) await backToPlace()
+}
+
+async function leave(): Promise<void> {
+  typing.value = false
+  exercise.problem = null
+  await backToPlace()
+}
+
+async function backToPlace(): Promise<void> {
+  await nextTick()
+  button.value?.focus()
 }
 
 function set(value: string): Promise<boolean> {
@@ -44,7 +63,8 @@ function set(value: string): Promise<boolean> {
 async function nudge(by: number): Promise<void> {
   if (typeof props.piece.value !== 'number' || !exercise.drawing) return
   const size = props.piece.kind === 'angle' ? 1 : exercise.drawing.sheet.division_mm
-  await set(`${props.piece.value + by * size}${props.piece.kind === 'angle' ? '°' : ' mm'}`)
+  const next = Number((props.piece.value + by * size).toFixed(4))
+  await set(props.piece.kind === 'angle' ? `${next}°` : `${next} mm`)
   text.value = props.piece.text
 }
 </script>
@@ -58,33 +78,28 @@ async function nudge(by: number): Promise<void> {
     scrollable
     @update:value="(value: string) => set(value)"
   >
-    <button type="button" class="place" :class="{ bad }" :aria-label="`${piece.says}: ${piece.text}`">
+    <button type="button" class="place" :class="{ bad }" :aria-label="label">
       {{ piece.text }}
     </button>
   </NPopselect>
-  <OutlineEditor v-else-if="piece.kind === 'outline'" :piece="piece" :bad="bad" />
+  <OutlineEditor v-else-if="piece.kind === 'outline'" :piece="piece" :bad="bad" :label="label" />
   <input
     v-else-if="typing"
     ref="field"
     v-model="text"
     class="place typing"
     :size="Math.max(5, text.length)"
-    :aria-label="piece.says"
+    :aria-label="label"
+    :aria-invalid="bad"
+    :class="{ bad }"
     maxlength="40"
-    @keydown.enter.prevent="commit"
-    @keydown.esc.prevent="typing = false"
+    @keydown.enter.prevent="commit(true)"
+    @keydown.esc.prevent.stop="leave"
     @keydown.up.prevent="nudge(1)"
     @keydown.down.prevent="nudge(-1)"
-    @blur="commit"
+    @blur="commit(false)"
   />
-  <button
-    v-else
-    type="button"
-    class="place"
-    :class="{ bad }"
-    :aria-label="`${piece.says}: ${piece.text}`"
-    @click="begin"
-  >
+  <button v-else ref="button" type="button" class="place" :class="{ bad }" :aria-label="label" @click="begin">
     {{ piece.text }}
   </button>
 </template>

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** In the top bar: name of the exercise, undo and redo, and whether it is kept. */
-import { NButton, NModal, NPopover } from 'naive-ui'
+import { NButton, NPopover } from 'naive-ui'
 import { computed, ref } from 'vue'
 import { useRouter } from 'vue-router'
 
+import TheDialog from '@/shell/TheDialog.vue'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
@@ -20,8 +21,9 @@ const WORDS = {
   kept: 'kept',
   changed: 'keeping …',
   saving: 'keeping …',
-  waiting: 'not kept yet, trying again',
+  waiting: 'not kept yet, trying again …',
   stale: 'changed elsewhere',
+  refused: 'cannot be kept',
 }
 const words = computed(() => WORDS[exercise.kept])
 
@@ -38,6 +40,7 @@ async function copy(): Promise<void> {
 
 <template>
   <Teleport to="#bar-side">
+    <RouterLink to="/desk" class="tool all">All exercises</RouterLink>
     <input
       class="title"
       :value="exercise.title"
@@ -45,10 +48,22 @@ async function copy(): Promise<void> {
       maxlength="80"
       @change="exercise.rename(($event.target as HTMLInputElement).value)"
     />
-    <button type="button" class="tool" :disabled="!exercise.past.length" title="Undo (Ctrl Z)" @click="exercise.undo">
+    <button
+      type="button"
+      class="tool"
+      :disabled="!exercise.past.length"
+      title="Undo (Ctrl Z)"
+      @click="trying(exercise.undo)"
+    >
       Undo
     </button>
-    <button type="button" class="tool" :disabled="!exercise.future.length" title="Redo (Ctrl Y)" @click="exercise.redo">
+    <button
+      type="button"
+      class="tool"
+      :disabled="!exercise.future.length"
+      title="Redo (Ctrl Y)"
+      @click="trying(exercise.redo)"
+    >
       Redo
     </button>
     <NPopover
@@ -64,13 +79,7 @@ async function copy(): Promise<void> {
     </NPopover>
   </Teleport>
   <OnTrial ref="trial" />
-  <NModal
-    :show="exercise.kept === 'stale'"
-    preset="card"
-    :closable="false"
-    title="Changed in another window"
-    style="width: 480px"
-  >
+  <TheDialog :show="exercise.kept === 'stale'" :closable="false" title="Changed in another window">
     <p>This exercise was saved from another window meanwhile. Nothing of yours is lost, and nothing was overwritten.</p>
     <div class="choices">
       <NButton type="primary" @click="trying(() => exercise.takeNewer())"
@@ -78,7 +87,7 @@ async function copy(): Promise<void> {
       >
       <NButton @click="copy">Keep mine as a copy</NButton>
     </div>
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>
@@ -108,6 +117,11 @@ async function copy(): Promise<void> {
   min-height: 36px;
 }
 
+.all {
+  margin-right: auto;
+  text-decoration: none;
+}
+
 .tool:disabled {
   color: #7d838b;
   cursor: default;
@@ -118,6 +132,7 @@ async function copy(): Promise<void> {
 }
 
 .waiting,
+.refused,
 .stale {
   color: var(--accent-on-dark);
   font-weight: 700;

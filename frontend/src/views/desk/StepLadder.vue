@@ -95,6 +95,8 @@ watch(step, async (number) => {
 
 <style scoped>
 .ladder {
+  --focus: var(--accent-on-dark);
+
   background: var(--graphite);
   color: var(--on-graphite);
   overflow: auto hidden;

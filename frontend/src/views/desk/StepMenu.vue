@@ -1,9 +1,10 @@
 <script setup lang="ts">
 /** What can be done with a step; the core says what this one allows. */
-import { NButton, NDropdown, NInput, NModal } from 'naive-ui'
+import { NButton, NDropdown, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 
 import type { Step } from '@/api/types'
+import TheDialog from '@/shell/TheDialog.vue'
 import { useExercise } from '@/stores/exercise'
 
 const props = defineProps<{ step: Step; number: number }>()
@@ -44,7 +45,7 @@ async function say(): Promise<void> {
   <NDropdown :options="options" trigger="click" placement="top-end" @select="choose">
     <button type="button" class="more" :aria-label="`Change step ${number}`">change</button>
   </NDropdown>
-  <NModal v-model:show="saying" preset="card" :title="`Step ${number} in your words`" style="width: 520px">
+  <TheDialog v-model:show="saying" :title="`Step ${number} in your words`" width="520px">
     <NInput
       v-model:value="words"
       type="textarea"
@@ -53,8 +54,8 @@ async function say(): Promise<void> {
       :autosize="{ minRows: 3, maxRows: 8 }"
       :input-props="{ 'aria-label': 'The words of this step' }"
     />
-    <template #footer><NButton type="primary" @click="say">Use these words</NButton></template>
-  </NModal>
+    <template #doors><NButton type="primary" @click="say">Use these words</NButton></template>
+  </TheDialog>
 </template>
 
 <style scoped>

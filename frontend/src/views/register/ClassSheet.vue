@@ -1,42 +1,28 @@
 <script setup lang="ts">
 /** One class: students, their kept sheets, findings over time, aliases in, CSV out. */
-import { NButton, NInput, NModal, NPopconfirm } from 'naive-ui'
+import { NButton, NInput } from 'naive-ui'
 import { computed, ref } from 'vue'
 
 import { api, ask } from '@/api/client'
 import type { ClassRecord } from '@/api/types'
+import AskFirst from '@/shell/AskFirst.vue'
 import EmptyState from '@/shell/EmptyState.vue'
+import TheDialog from '@/shell/TheDialog.vue'
 import { useSay } from '@/shell/useSay'
 
+import EnterStudents from './EnterStudents.vue'
 import FindingBars from './FindingBars.vue'
 
 type Student = ClassRecord['students'][number]
 
 const props = defineProps<{ record: ClassRecord }>()
 const emit = defineEmits<{ changed: []; removed: [] }>()
-const { trying, good } = useSay()
+const { trying } = useSay()
 const adding = ref(false)
-const text = ref('')
 const opened = ref(0)
 const renaming = ref<Student | null>(null)
 const alias = ref('')
 const path = computed(() => ({ class_id: props.record.id }))
-
-async function add(): Promise<void> {
-  const students = await trying(() =>
-    ask(api.POST('/api/classes/{class_id}/students', { params: { path: path.value }, body: { text: text.value } })),
-  )
-  if (!students) return
-  good(`${students.length} students are in ${props.record.name} now.`)
-  text.value = ''
-  adding.value = false
-  emit('changed')
-}
-
-async function fromFile(event: Event): Promise<void> {
-  const file = (event.target as HTMLInputElement).files?.[0]
-  if (file) text.value = await file.text()
-}
 
 async function rename(): Promise<void> {
   if (!renaming.value) return
@@ -72,16 +58,16 @@ function day(text_: string): string {
       <h1>{{ record.name }}</h1>
       <NButton @click="adding = true">Enter students</NButton>
       <NButton tag="a" :href="`/api/classes/${record.id}/register.csv`">Register as CSV</NButton>
-      <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="removeClass">
-        <template #trigger><button type="button" class="word-button">Remove the class</button></template>
-        Remove {{ record.name }} with its students, piles and kept sheets?
-      </NPopconfirm>
+      <AskFirst what="Remove the class" :title="`Remove ${record.name}?`" does="Remove it all" @sure="removeClass">
+        {{ record.name }} goes with its {{ record.students.length }} students, its piles and all kept sheets. This
+        cannot be taken back.
+      </AskFirst>
     </header>
     <FindingBars v-if="record.findings.length" :record="record" />
     <EmptyState
       v-if="!record.students.length"
       title="No students yet"
-      text="Enter aliases, one a line, or bring in a CSV whose first column holds them."
+      text="Enter aliases, one a line, or bring in a CSV."
     >
       <NButton type="primary" @click="adding = true">Enter students</NButton>
     </EmptyState>
@@ -93,7 +79,7 @@ function day(text_: string): string {
           <th>Last sheet</th>
           <th>Lines home</th>
           <th>To practise</th>
-          <th />
+          <th>What to do</th>
         </tr>
       </thead>
       <tbody>
@@ -120,11 +106,23 @@ function day(text_: string): string {
             </td>
             <td>{{ s.sheets.at(-1)?.findings[0] ?? (s.sheets.length ? 'all home' : '') }}</td>
             <td class="doors">
-              <button type="button" class="word-button" @click="((renaming = s), (alias = s.alias))">Rename</button>
-              <NPopconfirm positive-text="Remove" negative-text="Leave" @positive-click="remove(s)">
-                <template #trigger><button type="button" class="word-button">Remove</button></template>
-                Remove {{ s.alias }}? The sheets stay on their piles without a name.
-              </NPopconfirm>
+              <button
+                type="button"
+                class="word-button"
+                :aria-label="`Rename ${s.alias}`"
+                @click="((renaming = s), (alias = s.alias))"
+              >
+                Rename
+              </button>
+              <AskFirst
+                what="Remove"
+                :label="`Remove ${s.alias}`"
+                :title="`Remove ${s.alias}?`"
+                does="Remove"
+                @sure="remove(s)"
+              >
+                The sheets stay on their piles without a name; the printed code of {{ s.alias }} is known no more.
+              </AskFirst>
             </td>
           </tr>
           <tr v-if="opened === s.id">
@@ -143,33 +141,13 @@ function day(text_: string): string {
         </template>
       </tbody>
     </table>
-    <NModal v-model:show="adding" preset="card" title="Enter students" style="width: 460px">
-      <p>An alias or initials are enough. One a line, or a CSV with the aliases in its first column.</p>
-      <NInput
-        v-model:value="text"
-        type="textarea"
-        :autosize="{ minRows: 7, maxRows: 14 }"
-        placeholder="Tern 1&#10;Tern 2"
-      />
-      <p class="modal-doors">
-        <NButton type="primary" :disabled="!text.trim()" @click="add">Enter them</NButton>
-        <label class="word-button file"
-          >From a file<input type="file" accept=".csv,.txt,text/csv,text/plain" @change="fromFile"
-        /></label>
-      </p>
-    </NModal>
-    <NModal
-      :show="renaming !== null"
-      preset="card"
-      title="Another alias"
-      style="width: 360px"
-      @update:show="renaming = null"
-    >
+    <EnterStudents v-model:show="adding" :record="record" @entered="emit('changed')" />
+    <TheDialog :show="renaming !== null" title="Another alias" width="360px" @update:show="renaming = null">
       <form @submit.prevent="rename">
-        <NInput v-model:value="alias" maxlength="40" />
+        <NInput v-model:value="alias" maxlength="40" :input-props="{ 'aria-label': 'Alias' }" />
         <p><NButton type="primary" attr-type="submit" :disabled="!alias.trim()">Rename</NButton></p>
       </form>
-    </NModal>
+    </TheDialog>
   </section>
 </template>
 
@@ -226,22 +204,5 @@ td.doors {
   border-top: 1px solid var(--line);
   margin-top: 6px;
   padding-top: 6px;
-}
-
-.file {
-  position: relative;
-  display: inline-block;
-}
-
-.file input {
-  position: absolute;
-  inset: 0;
-  opacity: 0;
-}
-
-.modal-doors {
-  display: flex;
-  gap: 12px;
-  align-items: center;
 }
 </style>

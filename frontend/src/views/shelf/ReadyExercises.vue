@@ -1,11 +1,11 @@
 <script setup lang="ts">
 /** What to begin with: an empty sheet, or one of the ready exercises. */
-import { NModal } from 'naive-ui'
 import { shallowRef, watch } from 'vue'
 
 import { api, ask } from '@/api/client'
 import type { ReadyLine } from '@/api/types'
-import SheetThumb from '@/sheet/SheetThumb.vue'
+import KeptPicture from '@/sheet/KeptPicture.vue'
+import TheDialog from '@/shell/TheDialog.vue'
 import { useSay } from '@/shell/useSay'
 
 const show = defineModel<boolean>('show', { required: true })
@@ -24,18 +24,18 @@ function choose(exercise: Record<string, unknown> | null): void {
 </script>
 
 <template>
-  <NModal v-model:show="show" preset="card" title="Begin with" style="width: min(940px, 94vw)">
+  <TheDialog v-model:show="show" title="Begin with" width="940px">
     <ul>
       <li>
         <button type="button" @click="choose(null)"><span class="picture empty" />An empty sheet</button>
       </li>
       <li v-for="one in ready" :key="one.title">
         <button type="button" @click="choose(one.exercise)">
-          <span class="picture"><SheetThumb :picture="one.picture" :label="one.title" /></span>{{ one.title }}
+          <span class="picture"><KeptPicture :source="one.picture" label="" /></span>{{ one.title }}
         </button>
       </li>
     </ul>
-  </NModal>
+  </TheDialog>
 </template>
 
 <style scoped>

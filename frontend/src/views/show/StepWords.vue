@@ -57,6 +57,23 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
   font-size: 1.7em;
 }
 
+@media (max-width: 760px), (max-height: 560px) {
+  .words {
+    grid-template-columns: minmax(0, 1fr);
+    gap: 6px;
+    padding: 8px 14px;
+    min-height: 0;
+  }
+
+  .text {
+    font-size: 20px;
+  }
+
+  .side p {
+    font-size: 16px;
+  }
+}
+
 .slip {
   color: var(--on-graphite-soft);
 }

@@ -13,3 +13,8 @@ export function dayWords(day: string, today: Date): string {
   if (away === 1) return 'Tomorrow'
   return date.toLocaleDateString('en-GB', { weekday: 'long', day: 'numeric', month: 'long' })
 }
+
+/** The hour as it stands on a timetable. */
+export function hourWords(time: string): string {
+  return time.slice(0, 5)
+}

@@ -68,11 +68,15 @@ class TonedFace(Part):
 
 
 class HandlePlace(Part):
-    """A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner."""
+    """A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner.
+
+    ``reads``: where it is, in the class's units; empty while a hand drags.
+    """
 
     id: str
     at: Place
     says: str
+    reads: str = ""
     about: str
     shape: Literal["place", "size", "point", "corner"] = "point"
 

@@ -30,6 +30,8 @@ def type_at(exercise: Exercise, path: str, text: str) -> Exercise:
     Raises:
         GeometryError: the text is no length or no choice; ``about`` is the path.
     """
+    if path == "title":
+        return changed_at(exercise, {"title": " ".join(text.split())[:80] or exercise.title})
     try:
         return set_at(exercise, path, _read(exercise, path, text))
     except GeometryError as error:

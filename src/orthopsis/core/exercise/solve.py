@@ -2,11 +2,11 @@
 
 from orthopsis.core.exercise.advice.advise import advise
 from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing, Picture
+from orthopsis.core.exercise.drawing import Drawing, HandlePlace, Picture
 from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.picture import picture, solve
 from orthopsis.core.exercise.sentences import sentences
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.setting import Prepared, prepare
 from orthopsis.core.exercise.told import steps
 
 
@@ -19,14 +19,22 @@ def draw(exercise: Exercise) -> Drawing:
     solved = solve(prepare(exercise))
     made, left_out = steps(solved)
     base = picture(solved)
+    held = {name: getattr(base, name) for name in Picture.model_fields}
+    held["handles"] = [handle.model_copy(update={"reads": _reads(solved.prepared, handle)}) for handle in base.handles]
     return Drawing.model_construct(
-        **{name: getattr(base, name) for name in Picture.model_fields},
+        **held,
         is_personal=is_personal(exercise),
         steps=made,
         left_out=left_out,
         advice=advise(solved, made),
         sentences=sentences(solved.prepared),
     )
+
+
+def _reads(prepared: Prepared, handle: HandlePlace) -> str:
+    """Return where a handle is, for those who hear the sheet."""
+    across, up = (prepared.length(mm) for mm in handle.at)
+    return f"{up} up" if handle.id == "eye_level" else f"{across} from the left, {up} up"
 
 
 def draw_picture(exercise: Exercise) -> Picture:
