@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** A value inside a sentence: typed where it stands, or chosen from a few. */
 import { NPopselect } from 'naive-ui'
-import { computed, nextTick, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 
 import type { SentencePiece } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
@@ -24,7 +24,16 @@ const options = computed(() => {
   return [...props.piece.options.map((o) => ({ label: o.text, value: o.value })), ...things]
 })
 
+// Another value has come to this place, by a cure or by undo: what was typed is past.
+watch(
+  () => props.piece.value,
+  () => {
+    if (document.activeElement !== field.value) typing.value = false
+  },
+)
+
 async function begin(): Promise<void> {
+  refused = ''
   text.value = props.piece.kind === 'free_length' && props.piece.value === '' ? '' : props.piece.text
   typing.value = true
   await nextTick()
@@ -32,12 +41,14 @@ async function begin(): Promise<void> {
   field.value?.select()
 }
 
-/** What is refused stays in the field as it was typed, beside the reason. */
+/** What is refused stays in the field as it was typed, beside the reason; leaving the field does not ask again. */
+let refused = ''
 async function commit(stay: boolean): Promise<void> {
-  if (!typing.value) return
+  if (!typing.value || (!stay && text.value === refused)) return
   const isNew = text.value.trim() !== props.piece.text
   typing.value = false
   if (isNew && !(await set(text.value))) {
+    refused = text.value
     typing.value = true
     await nextTick()
     if (stay) field.value?.focus()
