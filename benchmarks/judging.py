@@ -22,7 +22,6 @@ from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.hand import TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
-from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.edit_things import add_thing
 from orthopsis.core.exercise.ready import READY
@@ -94,7 +93,7 @@ def tally(pile: str, number: int, seed: int, photo: Photo) -> Tally:
     if isinstance(reading, NotRead):
         result.slips.append(f"seed {seed}: {reading.reason}")
         return result
-    greys = greys_of(reading.flat_jpeg, tone_areas(draw(exercise).faces), PREVIEW_PX_PER_MM)
+    greys = greys_of(reading.flat_jpeg, draw(exercise).faces, PREVIEW_PX_PER_MM)
     checked = check(exercise, reading.strokes, greys)
     result.seconds = time.perf_counter() - start
     result.megabytes = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024

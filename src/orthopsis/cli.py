@@ -75,6 +75,10 @@ def _parser() -> argparse.ArgumentParser:
     simulate.add_argument("-o", "--output", type=Path, required=True, metavar="DIR")
     simulate.set_defaults(run=_simulate)
 
+    ready = commands.add_parser("ready", help="write the ready exercises as files")
+    ready.add_argument("-o", "--output", type=Path, required=True, metavar="DIR")
+    ready.set_defaults(run=_ready)
+
     schema = commands.add_parser("schema", help="print the JSON Schema of the exercise document")
     schema.set_defaults(run=_schema)
 
@@ -103,7 +107,6 @@ def _solve(options: argparse.Namespace) -> int:
 
 
 def _check(options: argparse.Namespace) -> int:
-    from orthopsis.core.check.tones import tone_areas
     from orthopsis.core.exercise.solve import draw_picture
     from orthopsis.scan.greys import greys_of
     from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
@@ -116,7 +119,7 @@ def _check(options: argparse.Namespace) -> int:
     reading = read_sheet(_bytes(options.sheet), sheet.width_mm, sheet.height_mm, corners)
     if isinstance(reading, NotRead):
         raise Unusable(f"The sheet was not found: {reading.reason}. Give its corners with --corners.")
-    greys = greys_of(reading.flat_jpeg, tone_areas(draw_picture(exercise).faces), PREVIEW_PX_PER_MM)
+    greys = greys_of(reading.flat_jpeg, draw_picture(exercise).faces, PREVIEW_PX_PER_MM)
     checked = check(exercise, reading.strokes, greys)
     if options.json:
         answer = {
@@ -136,13 +139,23 @@ def _simulate(options: argparse.Namespace) -> int:
     if not 1 <= options.students <= 500:
         raise Unusable("--students is 1 to 500.")
     exercise = _exercise(options.exercise)
-    options.output.mkdir(parents=True, exist_ok=True)
+    _folder(options.output)
     for number in range(1, options.students + 1):
         code = SheetCode("SIMULATED", f"S{number}", 1)
         photo = simulate_photo(exercise, code, options.seed * 1000 + number, tones=options.tones)
         _write(options.output / f"sheet-{number:02}.jpg", photo.jpeg)
         truth = json.dumps(photo.truth(), indent=1, ensure_ascii=False)
         _write(options.output / f"sheet-{number:02}.truth.json", truth.encode())
+    return 0
+
+
+def _ready(options: argparse.Namespace) -> int:
+    from orthopsis.core.exercise.ready import READY
+
+    _folder(options.output)
+    for number, document in enumerate(READY, start=1):
+        name = "-".join("".join(ch if ch.isalnum() else " " for ch in str(document["title"])).lower().split())
+        _write(options.output / f"{number:02}-{name}.json", json.dumps(document, indent=1, ensure_ascii=False).encode())
     return 0
 
 
@@ -169,6 +182,13 @@ def _bytes(path: Path) -> bytes:
         return path.read_bytes()
     except OSError as error:
         raise Unusable(f"{path} cannot be read: {error.strerror}. Check its name.") from None
+
+
+def _folder(path: Path) -> None:
+    try:
+        path.mkdir(parents=True, exist_ok=True)
+    except OSError as error:
+        raise Unusable(f"{path} cannot be made: {error.strerror}. Choose another place.") from None
 
 
 def _write(path: Path, data: bytes) -> None:

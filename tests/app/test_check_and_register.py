@@ -58,6 +58,15 @@ def test_from_photos_to_the_register(teacher: TestClient, crates: Exercise, empt
     meant = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "meant"}).json()
     assert meant["decisions"] == {key: "meant"}
     assert meant["note"] != leaning["note"], "what was meant is not in the note"
+    assert set(meant["meant"]) >= set(finding["lines"])
+    assert meant["judged"] == leaning["judged"] - 1
+    own = teacher.put(f"/api/sheets/{leaning['id']}/note", json={"note": "Look at your set square, Tern."}).json()
+    assert own["own_note"]
+    kept_words = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "agreed"}).json()
+    assert kept_words["note"] == "Look at your set square, Tern.", "the teacher's own words stay"
+    back = teacher.put(f"/api/sheets/{leaning['id']}/note", json={}).json()
+    assert (back["note"], back["own_note"]) == (leaning["note"], False)
+    teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "meant"}).raise_for_status()
     reopened = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "open"}).json()
     assert reopened["note"] == leaning["note"]
     struck = teacher.post(f"/api/sheets/{leaning['id']}/decide", json={"key": key, "decision": "not_line"}).json()

@@ -208,7 +208,7 @@ def test_a_blank_or_black_picture_is_no_sheet() -> None:
 def findings_on_tones(exercise: Exercise, seed: int, tones: str) -> list[str]:
     """Return what is said of the tones of a made-up student's sheet."""
     reading = read(photo_of(exercise, seed, mistakes=(), tones=tones).jpeg)
-    greys = greys_of(reading.flat_jpeg, tone_areas(draw(exercise).faces), PREVIEW_PX_PER_MM)
+    greys = greys_of(reading.flat_jpeg, draw(exercise).faces, PREVIEW_PX_PER_MM)
     assert greys
     return [f.about for f in check(exercise, reading.strokes, greys).findings if f.code == "tones_differ"]
 

@@ -1014,6 +1014,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet_id}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Write Note
+         * @description Keep the note in the teacher's own words, which no decision changes; or go back to the one that follows.
+         */
+        put: operations["write_note_api_sheets__sheet_id__note_put"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{sheet_id}/keep": {
         parameters: {
             query?: never;
@@ -1492,6 +1512,8 @@ export interface components {
         /**
          * Finding
          * @description Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave.
+         *
+         *     ``line``: how the line it is about is called, where it is about one.
          */
         Finding: {
             /** Code */
@@ -1506,6 +1528,11 @@ export interface components {
             lines: number[];
             /** About */
             about: string;
+            /**
+             * Line
+             * @default
+             */
+            line: string;
         };
         /**
          * FindingCount
@@ -1833,6 +1860,14 @@ export interface components {
             name: string;
         };
         /**
+         * NoteRequest
+         * @description The note in the teacher's own words; left out, the one that follows from the findings.
+         */
+        NoteRequest: {
+            /** Note */
+            note?: string | null;
+        };
+        /**
          * OwnSheetLine
          * @description The sheet of one student; ``remarks`` say what a teacher should look at.
          */
@@ -2135,6 +2170,8 @@ export interface components {
         /**
          * SheetAnswer
          * @description One sheet with its judgement and what was decided.
+         *
+         *     ``meant``: the lines that deviate on purpose; ``own_note``: whether the note is in the teacher's own words.
          */
         SheetAnswer: {
             /** Id */
@@ -2164,8 +2201,16 @@ export interface components {
             decisions: {
                 [key: string]: string;
             };
+            /** Meant */
+            meant: number[];
+            /** Home */
+            home: number;
+            /** Judged */
+            judged: number;
             /** Note */
             note: string;
+            /** Own Note */
+            own_note: boolean;
             /** Remark */
             remark: string;
             /** Kept At */
@@ -8214,6 +8259,106 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DecideRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SheetAnswer"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    write_note_api_sheets__sheet_id__note_put: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteRequest"];
             };
         };
         responses: {

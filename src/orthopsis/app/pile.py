@@ -9,6 +9,8 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.app.today import PileLine, pile_lines
 from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.decided import decided
+from orthopsis.core.check.feedback import gravest_lines
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.drawing import Picture
 from orthopsis.core.exercise.solve import draw_picture
@@ -109,11 +111,7 @@ def notes(pile_id: int, db: Db, teacher: Me) -> Response:
     """Return the notes of all kept sheets, to be printed and cut apart."""
     pile = piles.get_pile(db, teacher.id, pile_id)
     alias = {s.id: s.alias for s in classes.list_students(db, pile.class_id)}
-    slips = [
-        Slip(alias.get(row.student_id or 0, row.file_name), Checked.model_validate(row.checked), row.note)
-        for row in piles.list_sheets(db, pile_id)
-        if row.state == "kept" and row.checked
-    ]
+    slips = [_slip(row, alias) for row in piles.list_sheets(db, pile_id) if row.state == "kept" and row.checked]
     if not slips:
         raise Refused(
             "nothing_kept", "No sheet of this pile is kept yet.", "Keep the sheets first; then print the notes."
@@ -158,6 +156,12 @@ def cancel_pile(pile_id: int, db: Db, teacher: Me) -> Changed:
     count = piles.cancel_pile(db, pile_id)
     db.commit()
     return Changed(sheets=count)
+
+
+def _slip(row: SheetRow, alias: dict[int, str]) -> Slip:
+    checked = Checked.model_validate(row.checked)
+    what = decided(checked, row.decisions)
+    return Slip(alias.get(row.student_id or 0, row.file_name), checked, row.note, what.meant, gravest_lines(what))
 
 
 def _file_name(name: str | None) -> str:

@@ -19,7 +19,6 @@ from sqlalchemy.orm import Session
 from orthopsis.app.workroom import LOST, Workroom
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
-from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.own_sheet import own_sheet
@@ -70,7 +69,7 @@ def read_and_check(
         }
     whose = names.get(reading.code.student, name) if reading.code else name
     own = own_sheet(exercise, whose).exercise if whose else exercise
-    greys = greys_of(reading.flat_jpeg, tone_areas(draw_picture(own).faces), PREVIEW_PX_PER_MM)
+    greys = greys_of(reading.flat_jpeg, draw_picture(own).faces, PREVIEW_PX_PER_MM)
     checked = check(own, reading.strokes, greys)
     return {
         "state": "read",

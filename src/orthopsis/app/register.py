@@ -9,6 +9,8 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
+from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.decided import MEANT, decided, home
 from orthopsis.core.wording.findings import TITLES
 from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.store import classes, piles
@@ -225,32 +227,31 @@ def _title(db: Db, pile: Pile) -> str:
 
 
 def _done(sheet: SheetRow, exercise: str) -> DoneSheet:
-    checked = sheet.checked or {"lines": [], "findings": []}
-    judged = [
-        line for line in checked["lines"] if line["matched"] and line["verdict"] not in ("cannot_tell", "unexpected")
-    ]
-    standing = _standing(sheet)
+    checked = _judgement(sheet)
+    what = decided(checked, sheet.decisions)
+    lines = home(checked, what)
     return DoneSheet(
         sheet_id=sheet.id,
         exercise=exercise,
         kept_at=sheet.kept_at or sheet.added_at,
-        home=sum(line["verdict"] == "fine" for line in judged),
-        judged=len(judged),
-        findings=[TITLES[code] for code in standing],
-        meant=sum(d == "meant" for d in sheet.decisions.values()),
+        home=lines.home,
+        judged=lines.judged,
+        findings=[TITLES[code] for code in _standing(sheet)],
+        meant=sum(d == MEANT for d in sheet.decisions.values()),
         note=sheet.note,
         remark=sheet.remark,
     )
 
 
+def _judgement(sheet: SheetRow) -> Checked:
+    empty = {"vanishing_points": {}, "lines": [], "missing": [], "findings": [], "note": ""}
+    return Checked.model_validate(sheet.checked or empty)
+
+
 def _standing(sheet: SheetRow) -> list[str]:
     """Return the codes of the findings that the teacher let stand."""
-    findings = (sheet.checked or {"findings": []})["findings"]
-    return [
-        f["code"]
-        for f in findings
-        if f["code"] != "cannot_tell" and sheet.decisions.get(f"{f['code']}:{f['about']}") != "meant"
-    ]
+    standing = decided(_judgement(sheet), sheet.decisions).standing
+    return [finding.code for finding in standing if finding.code != "cannot_tell"]
 
 
 def _counts(kept: list[tuple[SheetRow, Pile]], pile_ids: list[int]) -> list[FindingCount]:

@@ -11,10 +11,12 @@ from orthopsis.app.reading import strokes_of
 from orthopsis.app.session import Db, Me
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
+from orthopsis.core.check.decided import Home, decided, home, key_of
 from orthopsis.core.check.feedback import note
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.personal import is_personal
+from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.wording.vocabulary import Wording
 from orthopsis.store import classes, piles
 from orthopsis.store.clock import now
@@ -27,7 +29,10 @@ Decision = Literal["agreed", "meant", "not_line", "open"]
 
 
 class SheetAnswer(BaseModel):
-    """One sheet with its judgement and what was decided."""
+    """One sheet with its judgement and what was decided.
+
+    ``meant``: the lines that deviate on purpose; ``own_note``: whether the note is in the teacher's own words.
+    """
 
     id: int
     pile_id: int
@@ -42,7 +47,11 @@ class SheetAnswer(BaseModel):
     has_photo: bool
     checked: Checked | None
     decisions: dict[str, str]
+    meant: list[int]
+    home: int
+    judged: int
     note: str
+    own_note: bool
     remark: str
     kept_at: datetime | None
 
@@ -59,6 +68,12 @@ class KeepRequest(BaseModel):
 
     note: Annotated[str, Field(max_length=4000)]
     remark: Annotated[str, Field(max_length=4000)] = ""
+
+
+class NoteRequest(BaseModel):
+    """The note in the teacher's own words; left out, the one that follows from the findings."""
+
+    note: Annotated[str, Field(max_length=4000)] | None = None
 
 
 class CornersRequest(BaseModel):
@@ -127,7 +142,7 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
         checked = check(_exercise_of(db, row), strokes_of(row.strokes), greys)
         row.strokes = [[*line.start, *line.end] for line in checked.lines]
         row.checked, row.decisions = checked.model_dump(mode="json"), {}
-        row.note = _note(db, row, checked, {})
+        _note_follows(db, row, checked)
     db.commit()
     return _answer(db, row)
 
@@ -136,9 +151,7 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
 def decide(sheet_id: int, body: DecideRequest, db: Db, teacher: Me) -> SheetAnswer:
     """Agree with a finding, mark it as meant, or say that it is not this line; the note follows."""
     row = piles.get_sheet(db, teacher.id, sheet_id)
-    if row.checked is None:
-        raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
-    checked = Checked.model_validate(row.checked)
+    checked = _read_judgement(row)
     decisions = {k: v for k, v in row.decisions.items() if k != body.key}
     if body.decision == "not_line":
         checked = _without_lines(db, row, checked, body.key)
@@ -146,7 +159,18 @@ def decide(sheet_id: int, body: DecideRequest, db: Db, teacher: Me) -> SheetAnsw
         decisions[body.key] = body.decision
     row.decisions = decisions
     row.checked = checked.model_dump(mode="json")
-    row.note = _note(db, row, checked, decisions)
+    _note_follows(db, row, checked)
+    db.commit()
+    return _answer(db, row)
+
+
+@router.put("/{sheet_id}/note")
+def write_note(sheet_id: int, body: NoteRequest, db: Db, teacher: Me) -> SheetAnswer:
+    """Keep the note in the teacher's own words, which no decision changes; or go back to the one that follows."""
+    row = piles.get_sheet(db, teacher.id, sheet_id)
+    checked = _read_judgement(row)
+    row.own_note = body.note is not None and body.note.strip() != _note(db, row, checked)
+    row.note = body.note if body.note is not None and row.own_note else _note(db, row, checked)
     db.commit()
     return _answer(db, row)
 
@@ -155,8 +179,7 @@ def decide(sheet_id: int, body: DecideRequest, db: Db, teacher: Me) -> SheetAnsw
 def keep(sheet_id: int, body: KeepRequest, db: Db, teacher: Me) -> SheetAnswer:
     """Keep the judgement, the note and the remark in the register."""
     row = piles.get_sheet(db, teacher.id, sheet_id)
-    if row.checked is None:
-        raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
+    row.own_note = body.note.strip() != _note(db, row, _read_judgement(row))
     row.note, row.remark, row.state, row.kept_at = body.note, body.remark, "kept", now()
     db.commit()
     return _answer(db, row)
@@ -164,7 +187,7 @@ def keep(sheet_id: int, body: KeepRequest, db: Db, teacher: Me) -> SheetAnswer:
 
 def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked:
     """Judge again without the strokes of a finding: they are not the student's lines."""
-    guilty = {n for f in checked.findings if f"{f.code}:{f.about}" == key for n in f.lines}
+    guilty = {n for f in checked.findings if key_of(f) == key for n in f.lines}
     rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
     again = check(_exercise_of(db, row), strokes_of(rows), checked.greys)
     row.strokes = [[*line.start, *line.end] for line in again.lines]
@@ -178,15 +201,29 @@ def _exercise_of(db: Db, row: SheetRow) -> Exercise:
     return exercise if student is None else own_sheet(exercise, student.alias).exercise
 
 
-def _note(db: Db, row: SheetRow, checked: Checked, decisions: dict[str, Any]) -> str:
-    pile = db.get_one(Pile, row.pile_id)
-    words = read_exercise(pile.document).wording
-    standing = [f for f in checked.findings if decisions.get(f"{f.code}:{f.about}") != "meant"]
-    return note(checked.lines, standing, Wording(words.vocabulary, words.level))
+def _read_judgement(row: SheetRow) -> Checked:
+    if row.checked is None:
+        raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
+    return Checked.model_validate(row.checked)
+
+
+def _note_follows(db: Db, row: SheetRow, checked: Checked) -> None:
+    """Let the note follow what was decided, unless the teacher has written it."""
+    if not row.own_note:
+        row.note = _note(db, row, checked)
+
+
+def _note(db: Db, row: SheetRow, checked: Checked) -> str:
+    exercise = _exercise_of(db, row)
+    words = Wording(exercise.wording.vocabulary, exercise.wording.level)
+    return note(checked, decided(checked, row.decisions), draw_picture(exercise), words)
 
 
 def _answer(db: Db, row: SheetRow) -> SheetAnswer:
     student = db.get(Student, row.student_id) if row.student_id else None
+    checked = Checked.model_validate(row.checked) if row.checked else None
+    what = decided(checked, row.decisions) if checked else None
+    lines = home(checked, what) if checked and what else Home(0, 0)
     return SheetAnswer(
         id=row.id,
         pile_id=row.pile_id,
@@ -199,9 +236,13 @@ def _answer(db: Db, row: SheetRow) -> SheetAnswer:
         confidence=row.confidence,
         has_flat=row.form != "svg" and row.checked is not None,
         has_photo=row.form != "svg",
-        checked=Checked.model_validate(row.checked) if row.checked else None,
+        checked=checked,
         decisions={str(k): str(v) for k, v in row.decisions.items()},
+        meant=sorted(what.meant) if what else [],
+        home=lines.home,
+        judged=lines.judged,
         note=row.note,
+        own_note=row.own_note,
         remark=row.remark,
         kept_at=row.kept_at,
     )

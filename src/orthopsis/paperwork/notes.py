@@ -1,6 +1,6 @@
 """Notes to the students of a pile: slips to cut apart, each with the sheet's lines small and the note beside them."""
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.check.answer import Checked, JudgedLine
@@ -12,16 +12,19 @@ _PAGE_MM = {"in": (215.9, 279.4)}
 _A4 = (210.0, 297.0)
 _MARGIN = 14.0
 _PICTURE_MM = 70.0
+RING_MM = 2.6
 _BAD = ("off", "wrong_point", "slightly_off")
 
 
 @dataclass(frozen=True, slots=True)
 class Slip:
-    """One student's note."""
+    """One student's note; ``meant`` are the lines that deviate on purpose, ``ringed`` those that the note is about."""
 
     alias: str
     checked: Checked
     note: str
+    meant: Collection[int] = ()
+    ringed: Sequence[int] = ()
 
 
 def notes_pdf(title: str, sheet: SheetSize, slips: Sequence[Slip]) -> bytes:
@@ -47,8 +50,10 @@ def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, wi
     canvas.setStrokeGray(0.6)
     canvas.setLineWidth(0.2 / scale)
     canvas.rect(0, 0, sheet.width_mm, sheet.height_mm, stroke=1, fill=0)
-    for line in slip.checked.lines:
-        _line(pages, line, scale)
+    for number, line in enumerate(slip.checked.lines):
+        _line(pages, line, scale, is_meant=number in slip.meant)
+    for number in slip.ringed[:1]:
+        _ring(pages, slip.checked.lines[number], scale)
     canvas.restoreState()
     left = _MARGIN + _PICTURE_MM + 8
     y = pages.paragraph(left, top - 4, slip.alias, 5.0, width - left - _MARGIN, BOLD)
@@ -61,8 +66,19 @@ def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, wi
     canvas.setDash()
 
 
-def _line(pages: Pages, line: JudgedLine, scale: float) -> None:
-    is_bad = line.verdict in _BAD
+def _line(pages: Pages, line: JudgedLine, scale: float, *, is_meant: bool) -> None:
+    """Draw a line: thick where it is off, dashed where it was meant so."""
+    is_bad = line.verdict in _BAD and not is_meant
     pages.canvas.setStrokeGray(0.0 if is_bad else 0.5)
     pages.canvas.setLineWidth((0.9 if is_bad else 0.3) / scale)
+    pages.canvas.setDash([1.2 / scale, 0.8 / scale] if is_meant else [])
     pages.canvas.line(*line.start, *line.end)
+    pages.canvas.setDash()
+
+
+def _ring(pages: Pages, line: JudgedLine, scale: float) -> None:
+    """Ring the line that the note is about, so that it is found on the sheet."""
+    x, y = (line.start[0] + line.end[0]) / 2, (line.start[1] + line.end[1]) / 2
+    pages.canvas.setStrokeGray(0.0)
+    pages.canvas.setLineWidth(0.35 / scale)
+    pages.canvas.circle(x, y, RING_MM / scale, stroke=1, fill=0)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** Findings in the order in which teachers look, what the teacher decides on them, and the note to the student. */
+/** What a teacher would see, in the order in which teachers look; what is decided on it, the note and the remark. */
 import { useEventListener } from '@vueuse/core'
 import { NButton, NInput, NSelect } from 'naive-ui'
 import { computed, ref, watch } from 'vue'
@@ -11,6 +11,7 @@ import { useSay } from '@/shell/useSay'
 const props = defineProps<{ sheet: SheetAnswer; students: { id: number; alias: string }[] }>()
 const emit = defineEmits<{ point: [lines: number[]]; changed: [sheet: SheetAnswer]; kept: [] }>()
 const { trying, good } = useSay()
+const root = ref<HTMLElement>()
 const note = ref(props.sheet.note)
 const remark = ref(props.sheet.remark)
 watch(
@@ -18,12 +19,8 @@ watch(
   (text) => (note.value = text),
 )
 
-const path = computed(() => ({ sheet_id: props.sheet.id }))
+const params = computed(() => ({ path: { sheet_id: props.sheet.id } }))
 const findings = computed(() => props.sheet.checked?.findings ?? [])
-const judged = computed(() =>
-  (props.sheet.checked?.lines ?? []).filter((l) => l.matched && !['cannot_tell', 'unexpected'].includes(l.verdict)),
-)
-const home = computed(() => judged.value.filter((l) => l.verdict === 'fine').length)
 const students = computed(() => [
   { label: 'nobody yet', value: 0 },
   ...props.students.map((s) => ({ label: s.alias, value: s.id })),
@@ -32,35 +29,70 @@ const students = computed(() => [
 const key = (f: Finding): string => `${f.code}:${f.about}`
 const decision = (f: Finding): string => props.sheet.decisions[key(f)] ?? 'open'
 
-async function decide(f: Finding, wish: 'agreed' | 'meant' | 'not_line'): Promise<void> {
+/** What the teacher has typed is kept before anything else is decided, so that no decision can overwrite it. */
+async function keepNote(): Promise<void> {
+  if (!props.sheet.checked || note.value === props.sheet.note) return
+  const body = { note: note.value }
+  const answer = await trying(() => ask(api.PUT('/api/sheets/{sheet_id}/note', { params: params.value, body })))
+  if (answer) emit('changed', answer)
+}
+
+async function suggestedNote(): Promise<void> {
+  const answer = await trying(() => ask(api.PUT('/api/sheets/{sheet_id}/note', { params: params.value, body: {} })))
+  if (answer) emit('changed', answer)
+}
+
+type Wish = 'agreed' | 'meant' | 'not_line'
+
+async function decide(f: Finding, wish: Wish): Promise<void> {
+  await keepNote()
   const body = { key: key(f), decision: decision(f) === wish ? ('open' as const) : wish }
-  const answer = await trying(() =>
-    ask(api.POST('/api/sheets/{sheet_id}/decide', { params: { path: path.value }, body })),
-  )
+  const answer = await trying(() => ask(api.POST('/api/sheets/{sheet_id}/decide', { params: params.value, body })))
   if (answer) emit('changed', answer)
 }
 
 async function assign(id: number): Promise<void> {
+  await keepNote()
   const body = { student_id: id || null }
-  const answer = await trying(() =>
-    ask(api.PUT('/api/sheets/{sheet_id}/student', { params: { path: path.value }, body })),
-  )
+  const answer = await trying(() => ask(api.PUT('/api/sheets/{sheet_id}/student', { params: params.value, body })))
   if (answer) emit('changed', answer)
 }
 
 async function keep(): Promise<void> {
   if (!props.sheet.checked) return
   const body = { note: note.value, remark: remark.value }
-  const answer = await trying(() =>
-    ask(api.POST('/api/sheets/{sheet_id}/keep', { params: { path: path.value }, body })),
-  )
+  const answer = await trying(() => ask(api.POST('/api/sheets/{sheet_id}/keep', { params: params.value, body })))
   if (!answer) return
   good(`${answer.alias || 'The sheet'} is kept in the register.`)
   emit('kept')
 }
 
+/** The findings that have something to decide, one after the other. */
+function step(by: number): void {
+  const all = [...(root.value?.querySelectorAll<HTMLElement>('article') ?? [])]
+  const here = all.findIndex((one) => one.contains(document.activeElement))
+  all[(here < 0 ? (by > 0 ? 0 : all.length - 1) : here + by + all.length) % all.length]?.focus()
+}
+
+function onFinding(wish: Wish): void {
+  const all = [...(root.value?.querySelectorAll('article') ?? [])]
+  const f = findings.value[all.findIndex((one) => one.contains(document.activeElement))]
+  if (f && f.severity > 0 && (wish !== 'not_line' || f.lines.length)) void decide(f, wish)
+}
+
+const KEYS: Record<string, () => void> = {
+  n: () => step(1),
+  N: () => step(-1),
+  a: () => onFinding('agreed'),
+  m: () => onFinding('meant'),
+  x: () => onFinding('not_line'),
+}
 useEventListener('keydown', (event) => {
   const inText = event.target instanceof HTMLTextAreaElement || event.target instanceof HTMLInputElement
+  if (event.key !== 'Enter' && !inText && !event.ctrlKey && !event.metaKey && KEYS[event.key]) {
+    event.preventDefault()
+    return KEYS[event.key]!()
+  }
   if (event.key !== 'Enter' || event.target instanceof HTMLButtonElement || (inText && !event.ctrlKey)) return
   event.preventDefault()
   void keep()
@@ -68,11 +100,18 @@ useEventListener('keydown', (event) => {
 </script>
 
 <template>
-  <aside class="findings" aria-label="What a teacher would see">
-    <label class="whose">
-      Sheet of
-      <NSelect size="small" :value="sheet.student_id ?? 0" :options="students" filterable @update:value="assign" />
-    </label>
+  <aside ref="root" class="findings" aria-label="What a teacher would see">
+    <div class="whose">
+      <span>Sheet of</span>
+      <NSelect
+        size="small"
+        :value="sheet.student_id ?? 0"
+        :options="students"
+        filterable
+        :input-props="{ 'aria-label': 'Whose sheet it is' }"
+        @update:value="assign"
+      />
+    </div>
     <p v-if="sheet.problem" role="alert" class="problem">{{ sheet.problem }}</p>
     <template v-if="sheet.checked">
       <article
@@ -80,32 +119,50 @@ useEventListener('keydown', (event) => {
         :key="key(f)"
         :class="[decision(f), { slight: f.severity < 2 }]"
         tabindex="0"
+        :aria-label="`${f.title}${decision(f) === 'meant' ? ', meant so' : decision(f) === 'agreed' ? ', agreed' : ''}`"
         @mouseenter="emit('point', f.lines)"
         @mouseleave="emit('point', [])"
-        @focus="emit('point', f.lines)"
+        @focusin="emit('point', f.lines)"
       >
         <h3>
-          <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span>{{ f.title }}
+          <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span>{{ f.title
+          }}<span v-if="decision(f) === 'meant'" class="quiet">: meant so</span>
         </h3>
         <p>{{ f.text }}</p>
         <div v-if="f.severity > 0" class="doors">
-          <NButton size="small" :type="decision(f) === 'agreed' ? 'primary' : 'default'" @click="decide(f, 'agreed')"
+          <NButton
+            size="small"
+            :type="decision(f) === 'agreed' ? 'primary' : 'default'"
+            :aria-pressed="decision(f) === 'agreed'"
+            @click="decide(f, 'agreed')"
             >Agree</NButton
           >
-          <NButton size="small" :type="decision(f) === 'meant' ? 'primary' : 'default'" @click="decide(f, 'meant')"
+          <NButton
+            size="small"
+            :type="decision(f) === 'meant' ? 'primary' : 'default'"
+            :aria-pressed="decision(f) === 'meant'"
+            @click="decide(f, 'meant')"
             >Meant so</NButton
           >
           <NButton v-if="f.lines.length" size="small" quaternary @click="decide(f, 'not_line')">Not this line</NButton>
         </div>
       </article>
       <p class="home">
-        <strong>{{ home }} of {{ judged.length }}</strong> lines home<template v-if="!findings.length"
-          >: all of them</template
+        <strong>{{ sheet.home }} of {{ sheet.judged }}</strong> lines home<template v-if="sheet.meant.length"
+          >; what was meant otherwise is not counted</template
         >.
       </p>
       <label class="text"
-        >Note to the student<NInput v-model:value="note" type="textarea" :autosize="{ minRows: 4, maxRows: 9 }"
+        >Note to the student<NInput
+          v-model:value="note"
+          type="textarea"
+          :autosize="{ minRows: 4, maxRows: 9 }"
+          @blur="keepNote"
       /></label>
+      <p v-if="sheet.own_note" class="own quiet">
+        Your own words; nothing changes them.
+        <button type="button" class="word-button" @click="suggestedNote">Back to the suggested note</button>
+      </p>
       <label class="text"
         >Remark for yourself<NInput
           v-model:value="remark"
@@ -140,7 +197,12 @@ article {
 }
 
 article.meant {
-  opacity: 0.6;
+  border-left: 4px dotted var(--ink-soft);
+  padding-left: 8px;
+}
+
+.own {
+  margin-top: -6px;
 }
 
 .slight h3 {

@@ -16,14 +16,15 @@ const LOOK: Record<string, string> = {
   unexpected: 'other',
 }
 
+const meant = computed(() => new Set(props.sheet.meant))
 const lines = computed(() =>
   (props.sheet.checked?.lines ?? []).map((line, i) => ({
     i,
-    look: LOOK[line.verdict] ?? 'other',
+    look: meant.value.has(i) ? 'meant' : (LOOK[line.verdict] ?? 'other'),
     a: at(line.from),
     b: at(line.to),
     pointed: props.pointed.includes(i),
-    aims: aims(line.from, line.to, line.family, line.verdict),
+    aims: meant.value.has(i) ? null : aims(line.from, line.to, line.family, line.verdict),
   })),
 )
 
@@ -43,7 +44,7 @@ const numbered = computed(() => {
     finding.severity > 0
       ? finding.lines.flatMap((i) => {
           const line = lines.value[i]
-          if (!line || seen.has(i)) return []
+          if (!line || seen.has(i) || meant.value.has(i)) return []
           seen.add(i)
           return [{ n: n + 1, x: (line.a[0] + line.b[0]) / 2, y: (line.a[1] + line.b[1]) / 2 }]
         })
@@ -103,6 +104,12 @@ const r = computed(() => 11 * mmPerPx.value)
 line {
   vector-effect: non-scaling-stroke;
   stroke-linecap: round;
+}
+
+.meant {
+  stroke: var(--ink-soft);
+  stroke-width: 3px;
+  stroke-dasharray: 2 7;
 }
 
 .fine {

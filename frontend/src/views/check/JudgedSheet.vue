@@ -48,6 +48,7 @@ const photo = computed(() => {
       <li class="aim">where it aims</li>
       <li class="should">where it should</li>
       <li class="missing">missing</li>
+      <li v-if="sheet.meant.length" class="meant">meant so</li>
     </ul>
   </div>
 </template>
@@ -100,6 +101,10 @@ const photo = computed(() => {
 
 .legend .should::before {
   border-top: 2px dotted var(--point);
+}
+
+.legend .meant::before {
+  border-top: 3px dotted var(--ink-soft);
 }
 
 .legend .missing::before {

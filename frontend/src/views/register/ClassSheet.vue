@@ -104,7 +104,12 @@ function day(text_: string): string {
             <td>
               <template v-if="s.sheets.length">{{ s.sheets.at(-1)!.home }} of {{ s.sheets.at(-1)!.judged }}</template>
             </td>
-            <td>{{ s.sheets.at(-1)?.findings[0] ?? (s.sheets.length ? 'all home' : '') }}</td>
+            <td>
+              {{
+                s.sheets.at(-1)?.findings[0] ??
+                (s.sheets.length ? (s.sheets.at(-1)!.meant ? 'the others home' : 'all home') : '')
+              }}
+            </td>
             <td class="doors">
               <button
                 type="button"

@@ -38,7 +38,10 @@ class JudgedLine(Part):
 
 
 class Finding(Part):
-    """Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave."""
+    """Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave.
+
+    ``line``: how the line it is about is called, where it is about one.
+    """
 
     code: str
     severity: int
@@ -46,6 +49,7 @@ class Finding(Part):
     text: str
     lines: list[int]
     about: str
+    line: str = ""
 
 
 class FaceGrey(Part):

@@ -2,10 +2,12 @@
 
 from collections.abc import Sequence
 
-from orthopsis.core.check.answer import Finding, JudgedLine
-from orthopsis.core.check.findings import line_words
-from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, NEXT_TIME, PRAISE
-from orthopsis.core.wording.vocabulary import LEVELS, Wording
+from orthopsis.core.check.answer import Checked, Finding, JudgedLine
+from orthopsis.core.check.decided import Decided
+from orthopsis.core.check.line_names import line_words
+from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, NEXT_TIME, PRAISE, TRY_NEXT
+from orthopsis.core.wording.vocabulary import LEVELS, Wording, counted
 
 _TOPIC = {
     "eye_level_missing": "eye_level", "eye_level_tilted": "eye_level", "eye_level_height": "eye_level",
@@ -14,30 +16,64 @@ _TOPIC = {
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
     "tones_differ": "tones",
 }  # fmt: skip
+CLEAR_MM = 5.0
+"""A thing reaches over the eye level, or stands beside a point, by at least this much (no source)."""
 
 
-def note(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording) -> str:
+def note(checked: Checked, what: Decided, picture: Picture, wording: Wording) -> str:
     """Return the note: praise from what is measured to be right, then the gravest finding, then next time.
 
-    Findings that the teacher has not accepted must be left out before.
+    Args:
+        what: what stands after the teacher's decisions; what was meant so is neither blamed nor praised.
+        picture: what the sheet asked for, so that next time is something new.
     """
     level = LEVELS.index(wording.level)
-    real = [f for f in found if f.code in _TOPIC]
-    praise = _praise(lines, real, wording)
-    if not real:
-        return f"{praise} {wording.say(NEXT_TIME['all'][level], {})}"
-    gravest = max(real, key=lambda f: f.severity)
-    topic = _TOPIC[gravest.code]
-    values = {"line": line_words(gravest.about)}
-    one = wording.say(ADVICE_TO_STUDENT[topic][level], values)
-    return f"{praise} {one} {wording.say(NEXT_TIME[topic][level], {})}"
+    real = [f for f in what.standing if f.code in _TOPIC]
+    lines = [line for number, line in enumerate(checked.lines) if number not in what.meant]
+    parts = [_praise(lines, real, wording, is_some_meant=bool(what.meant))]
+    if what.meant:
+        names = {checked.lines[number].matched for number in what.meant}
+        parts.append(wording.say(PRAISE["meant"][level], {"count": counted(len(names), "line")}))
+    if real:
+        gravest = max(real, key=lambda f: f.severity)
+        topic = _TOPIC[gravest.code]
+        parts.append(wording.say(ADVICE_TO_STUDENT[topic][level], {"line": gravest.line or line_words(gravest.about)}))
+        parts.append(wording.say(NEXT_TIME[topic][level], {}))
+    else:
+        parts.append(wording.say(TRY_NEXT[_something_new(picture)][level], {}))
+    return " ".join(parts)
 
 
-def _praise(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording) -> str:
+def gravest_lines(what: Decided) -> list[int]:
+    """Return the numbers of the lines that the note is about."""
+    real = [f for f in what.standing if f.code in _TOPIC]
+    return list(max(real, key=lambda f: f.severity).lines) if real else []
+
+
+def _something_new(picture: Picture) -> str:
+    """Return what to try next: the first of a few things that this sheet does not have."""
+    level = picture.eye_level_mm
+    spans: dict[str, list[tuple[float, float]]] = {}
+    for line in picture.lines:
+        if line.role == "edge" and line.thing:
+            spans.setdefault(line.thing, []).extend((line.start, line.end))
+    heights = [[y for _, y in places] for places in spans.values()]
+    if not any(min(ys) < level - CLEAR_MM and max(ys) > level + CLEAR_MM for ys in heights):
+        return "across"
+    widths = [[x for x, _ in places] for places in spans.values()]
+    points = [x for x, y in picture.vanishing_points.values() if abs(y - level) < CLEAR_MM]
+    for x in points:
+        sides = {max(xs) < x for xs in widths if max(xs) < x - CLEAR_MM or min(xs) > x + CLEAR_MM}
+        if len(points) == 1 and len(sides) < 2:
+            return "other_side"
+    return "again" if any(line.behind for line in picture.lines) else "see_through"
+
+
+def _praise(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording, *, is_some_meant: bool) -> str:
     level = LEVELS.index(wording.level)
     judged = [line for line in lines if line.matched and line.verdict not in ("unexpected", "cannot_tell")]
     if judged and not [f for f in found if f.lines or f.code != "tones_differ"]:
-        return wording.say(PRAISE["all"][level], {})
+        return wording.say(PRAISE["all_others" if is_some_meant else "all"][level], {})
     parts = []
     receding = [line for line in judged if line.family not in ("level", "upright", "free")]
     home = sum(line.verdict == "fine" for line in receding)

@@ -3,10 +3,10 @@
 from collections.abc import Sequence
 
 from orthopsis.core.check.answer import Finding, JudgedLine
+from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.stroke import Expected
 from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.wording.findings import FINDINGS, TITLES
-from orthopsis.core.wording.names import edge_words
 from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
@@ -24,13 +24,14 @@ def findings(
     missing: Sequence[Expected],
     prepared: Prepared,
     sigma_mm: float,
+    names: LineNames,
 ) -> list[Finding]:
     """Return the findings, first what is looked at first."""
     wording = prepared.wording
     first = {line.matched: i for i, line in reversed(list(enumerate(lines)))}
-    found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared)) is not None]
+    found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared, names)) is not None]
     found += _eye_level(lines, missing, prepared.eye_level_mm, sigma_mm, wording)
-    found += _missing([e for e in missing if e.thing], wording)
+    found += _missing([e for e in missing if e.thing], wording, names)
     short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched]
     if short:
         text = wording.say(FINDINGS["cannot_tell"], {"count": _is_are(len(short))})
@@ -42,34 +43,27 @@ def _is_are(count: int) -> str:
     return f"{counted(count, 'line')} {'is' if count == 1 else 'are'}"
 
 
-def line_words(matched: str) -> str:
-    """Return how a matched line is called."""
-    thing, _, name = matched.partition(".")
-    if not name:
-        return matched
-    if name.startswith("guide."):
-        name = name.replace("guide.", "depth.", 1)
-    return edge_words(thing, name)
-
-
-def _finding(code: str, severity: int, text: str, lines: list[int], about: str, wording: Wording) -> Finding:
+def _finding(
+    code: str, severity: int, text: str, lines: list[int], about: str, wording: Wording, line: str = ""
+) -> Finding:
     title = TITLES[code] if wording.vocabulary == "eye_level" else TITLES[code].replace("eye level", "horizon line")
-    return Finding(code=code, severity=severity, title=title, text=text, lines=lines, about=about)
+    return Finding(code=code, severity=severity, title=title, text=text, lines=lines, about=about, line=line)
 
 
-def _of_line(number: int, line: JudgedLine, prepared: Prepared) -> Finding | None:
+def _of_line(number: int, line: JudgedLine, prepared: Prepared, names: LineNames) -> Finding | None:
     if line.verdict not in _BAD or not line.matched or "." not in line.matched:
         return None
     wording = prepared.wording
     code = _code(line)
+    called = names.words(line.matched)
     side = "above" if line.miss_mm > 0 else "below"
     values = {
-        "line": line_words(line.matched), "angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}",
+        "line": called, "angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}",
         "miss": f"{abs(line.miss_mm):.0f} mm", "limit": f"{line.allowed_mm:.0f} mm", "side": side,
         "point": _aim_words(line.aims_at, prepared) if line.aims_at else "",
     }  # fmt: skip
     severity = 1 if line.verdict == "slightly_off" else 3 if line.verdict == "wrong_point" else 2
-    return _finding(code, severity, wording.say(FINDINGS[code], values), [number], line.matched, wording)
+    return _finding(code, severity, wording.say(FINDINGS[code], values), [number], line.matched, wording, called)
 
 
 def _aim_words(name: str, prepared: Prepared) -> str:
@@ -126,13 +120,13 @@ def _eye_level(
     return [_finding("eye_level_height", 2, text, [number], "eye level", wording)]
 
 
-def _missing(missing: Sequence[Expected], wording: Wording) -> list[Finding]:
+def _missing(missing: Sequence[Expected], wording: Wording, line_names: LineNames) -> list[Finding]:
     if not missing:
         return []
-    names = [line_words(e.name) for e in missing]
+    names = [line_names.words(e.name) for e in missing]
     if len(names) == 1:
         text = wording.say(FINDINGS["missing_line"], {"line": names[0]})
-        return [_finding("missing_line", 2, text, [], missing[0].name, wording)]
+        return [_finding("missing_line", 2, text, [], missing[0].name, wording, names[0])]
     shown = names if len(names) <= 4 else [*names[:3], f"{len(names) - 3} more"]
     text = wording.say(FINDINGS["missing_lines"], {"count": counted(len(names), "line"), "line": listed(shown)})
-    return [_finding("missing_lines", 3 if len(names) > 4 else 2, text, [], missing[0].name, wording)]
+    return [_finding("missing_lines", 3 if len(names) > 4 else 2, text, [], missing[0].name, wording, names[0])]

@@ -8,6 +8,8 @@ from orthopsis.core.check.hand import Tolerance, tolerance_at_point, tolerance_o
 from orthopsis.core.check.stroke import Expected, Stroke
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 
+BLAMED: tuple[Verdict, ...] = ("slightly_off", "off", "wrong_point")
+
 
 def judge(stroke: Stroke, expected: Expected, targets: Mapping[str, Point], sigma_mm: float) -> JudgedLine:
     """Return the verdict on a stroke that was taken for an expected line.
@@ -36,8 +38,8 @@ def unexpected(stroke: Stroke) -> JudgedLine:
     return _line(stroke, "", "free", "unexpected", 0.0, Tolerance(0.0, 0.0), 0.0)
 
 
-def part_of_curve(stroke: Stroke, curve: str) -> JudgedLine:
-    """Return a stroke that is a piece of a curve: as a line it cannot be judged."""
+def cannot_tell(stroke: Stroke, curve: str = "") -> JudgedLine:
+    """Return a stroke that cannot be judged as one line: a piece of a curve, or of several lines that lie together."""
     return _line(stroke, curve, "free", "cannot_tell", 0.0, Tolerance(0.0, 0.0), 0.0)
 
 

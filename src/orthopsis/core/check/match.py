@@ -6,7 +6,7 @@ along the guide lines to where the student put them.
 """
 
 import math
-from collections.abc import Sequence
+from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
@@ -37,11 +37,17 @@ class Match:
     expected: Expected
 
 
-def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Match]:
+def match(
+    strokes: Sequence[Stroke],
+    expected: Sequence[Expected],
+    points: dict[str, Point],
+    is_explained: Callable[[Stroke], bool],
+) -> list[Match]:
     """Return the matches, one line at most for each stroke; a line in pieces may have several strokes.
 
     Args:
         points: vanishing points by name, for carrying free lines.
+        is_explained: tells whether a stroke lies on lines of the answer, and so has not gone astray.
     """
     placed = _place_free(strokes, expected, points)
     usable = {i: s for i, s in enumerate(strokes) if s.length_mm >= SHORTEST_MM}
@@ -59,7 +65,7 @@ def match(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[
         free = {
             i: s
             for i, s in usable.items()
-            if _is_free(i, taken, placed) and not _is_one_of(s, _rivals(s, j, placed, found))
+            if _is_free(i, taken, placed) and not _is_one_of(s, _rivals(s, j, placed, found)) and not is_explained(s)
         }
         gone = _gone_astray(free, e, points)
         if gone is not None:

@@ -43,6 +43,16 @@ PRAISE: dict[str, tuple[str, str, str]] = {
         "All your lines are right: every edge runs where it should.",
         "Every line is within what a careful hand can do.",
     ),
+    "all_others": (
+        "All your other lines run home.",
+        "All your other lines are right.",
+        "Every other line is within what a careful hand can do.",
+    ),
+    "meant": (
+        "You drew {count} another way on purpose: that is fine.",
+        "{count} you drew otherwise on purpose, and that is your choice.",
+        "{count} deviate on purpose and are not counted.",
+    ),
     "receding": (
         "{count} of your lines run to the [vanishing point].",
         "{count} of your {total} lines to the [vanishing point] run home.",
@@ -149,9 +159,27 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: count the corners before you go on.",
         "Next time: count before you cut the depth.",
     ),
-    "all": (
-        "Next time: one more box, on the other side of the [vanishing point].",
+}
+
+TRY_NEXT: dict[str, tuple[str, str, str]] = {
+    "across": (
+        "Next time: one more box, right across the [eye level].",
         "Next time: try a box across the [eye level].",
+        "Next time: a box across the [eye level], where neither top nor bottom shows.",
+    ),
+    "other_side": (
+        "Next time: one more box, on the other side of the [vanishing point].",
+        "Next time: try a box on the other side of the [vanishing point].",
+        "Next time: a box on the other side of the [vanishing point].",
+    ),
+    "see_through": (
+        "Next time: draw a box that you can look through.",
+        "Next time: try a see-through box, with its hidden edges.",
         "Next time: a see-through box, as a check of your own.",
+    ),
+    "again": (
+        "Next time: draw this sheet again without looking at the steps.",
+        "Next time: the same sheet without the steps, and with a thing of your own.",
+        "Next time: the same construction from memory, with a thing of your own.",
     ),
 }

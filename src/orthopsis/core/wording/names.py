@@ -44,6 +44,31 @@ def point_words(role: PointRole, view: str, wording: Wording) -> str:
     return f"{words} of {view_words(view)}" if view else words
 
 
+_UP = ("lower", "middle", "upper")
+_ACROSS = ("left", "middle", "right")
+_DIRECTIONS = {"level": "level", "upright": "upright", "free": "slanted"}
+
+
+def numbered_edge_words(owner: str, part: str, family: str, place: tuple[int, int]) -> str:
+    """Return how an edge of an outline is called: ``upright front edge at the upper left of K of Knot``.
+
+    Args:
+        part: ``front.edge.14``, ``depth.3``; the number says nothing to who looks at the sheet.
+        family: level, upright, free, or the point that it runs to.
+        place: in which third of its thing it lies, from the left and from below.
+    """
+    across, up = _ACROSS[place[0]], _UP[place[1]]
+    where = "in the middle" if place == (1, 1) else f"at the {'' if up == 'middle' else f'{up} '}{across}"
+    if place[0] == 1 and place[1] != 1:
+        where = f"at the {'top' if up == 'upper' else 'bottom'}"
+    group = part.partition(".")[0]
+    if group == "depth":
+        return f"edge going away {where} of {owner}"
+    kind = "line" if group in ("column", "row") else f"{group} edge"
+    direction = _DIRECTIONS.get(family, "receding")
+    return f"{direction} {kind} {where} of {owner}"
+
+
 def edge_words(thing: str, name: str) -> str:
     """Return how an edge is called: ``front top edge of Crate``, ``bottom left edge of Crate going away``."""
     if not thing:

@@ -1,0 +1,28 @@
+"""The perfect answer is taken as perfect: every ready exercise, drawn by the program, as a picture, read and judged."""
+
+import pytest
+
+from orthopsis.core.check.check import check
+from orthopsis.core.check.tones import tone_areas
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.ready import READY
+from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.exercise.solve import draw_picture
+from orthopsis.paperwork.write import write_drawing
+from orthopsis.scan.greys import greys_of
+from orthopsis.scan.read import PREVIEW_PX_PER_MM, Reading, read_sheet
+
+
+@pytest.mark.parametrize("number", range(len(READY)), ids=[str(d["title"]) for d in READY])
+def test_nothing_is_missing_and_nothing_blamed(number: int) -> None:
+    exercise = read_exercise(READY[number])
+    sheet = sheet_of(exercise)
+    reading = read_sheet(write_drawing(exercise, "png"), sheet.width_mm, sheet.height_mm)
+    assert isinstance(reading, Reading)
+    greys = greys_of(reading.flat_jpeg, draw_picture(exercise).faces, PREVIEW_PX_PER_MM)
+    checked = check(exercise, reading.strokes, greys)
+    assert checked.missing == []
+    assert [f.text for f in checked.findings if f.severity] == []
+    assert {line.verdict for line in checked.lines} <= {"fine", "cannot_tell", "unexpected"}
+    assert sum(line.verdict == "fine" for line in checked.lines) > 5
+    assert bool(greys) == bool(tone_areas(draw_picture(exercise).faces))
