@@ -212,9 +212,27 @@ def test_things_are_added_copied_ordered_renamed_and_removed() -> None:
 
 
 def test_another_paper_keeps_eye_level_and_point_at_their_share() -> None:
-    after = edit.set_at(exercise_of(), "sheet.paper", "A4")
-    assert after.eye_level.height_mm == pytest.approx(150 * 210 / 297, abs=0.6)
+    half = edit.set_at(exercise_of(), "sheet.paper", "A4")
+    assert half.eye_level.height_mm == 105, "half way up is half way up on every paper"
+    low = exercise_of(eye_level={"height_mm": 99.0})
+    after = edit.set_at(low, "sheet.paper", "A4")
+    assert after.eye_level.height_mm == pytest.approx(99 * 210 / 297, abs=0.6)
     assert edit.set_at(after, "sheet.units", "in").sheet.division == "1/8 in"
+
+
+def test_a_sheet_may_have_a_size_of_its_own_or_one_of_the_shops() -> None:
+    letter = edit.type_at(exercise_of(), "sheet.paper", "letter, 8 1/2 x 11 in")
+    # ANSI A, letter: 8.5 x 11 in (ASME Y14.1, from memory).
+    assert (draw(letter).sheet.width_mm, draw(letter).sheet.height_mm) == pytest.approx((279.4, 215.9))
+    own = edit.type_at(letter, "sheet.paper", "specially cut")
+    assert draw(own).sheet.width_mm == pytest.approx(279.4), "it begins with the size that was there"
+    own = edit.type_at(own, "sheet.own_width_mm", "14 in + 2 cm")
+    assert draw(own).sheet.width_mm == pytest.approx(14 * 25.4 + 20)
+    said = "".join(piece.text for piece in draw(own).sentences[0].pieces)
+    assert "specially cut paper, 375.6 mm wide and 215.9 mm tall" in said
+    with pytest.raises(GeometryError) as refused:
+        edit.type_at(own, "sheet.own_width_mm", "1 cm")
+    assert refused.value.nearest == "100 mm"
 
 
 def test_each_half_of_a_folded_sheet_has_points_of_its_own_told_with_their_own_measures() -> None:

@@ -86,7 +86,7 @@ def test_a_name_that_takes_longer_than_the_lesson_is_cut_or_said() -> None:
     short = own_sheet(name_sheet(minutes=60, late="initials"), "Tern 3")
     assert short.exercise.things[0].held()["text"] == "T3"
     assert short.minutes <= 60
-    assert short.remarks == ()
+    assert short.remarks == ("“TERN 3” is cut to initials: it would take longer than the lesson.",)
     assert own_text(name_sheet(minutes=600, late="initials"), "Tern 3") == "TERN 3"
 
 

@@ -7,10 +7,12 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise import edit, edit_things, edit_views
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
+from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
 
@@ -175,7 +177,11 @@ def draw_exercise(body: DrawRequest) -> Response:
 @router.post("/act", response_model=DeskAnswer)
 def act(body: ActRequest) -> Response:
     """Change an exercise and return it with its drawing."""
-    return _answer(_acted(read_exercise(body.exercise), body.act))
+    exercise = read_exercise(body.exercise)
+    try:
+        return _answer(_acted(exercise, body.act))
+    except GeometryError as error:
+        raise with_working_nearest(exercise, error) from None
 
 
 @router.post("/drag", response_model=DragAnswer)

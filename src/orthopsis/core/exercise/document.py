@@ -19,9 +19,10 @@ from pydantic import (
 )
 
 from orthopsis.core.errors import UnreadableExercise
+from orthopsis.core.exercise.faults import fault_words
 from orthopsis.core.light.tone import LightSide
 from orthopsis.core.sheet.length import LONGEST_MM, Units
-from orthopsis.core.sheet.paper import Half, Orientation, PaperName
+from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
@@ -32,6 +33,9 @@ from orthopsis.core.wording.vocabulary import Level, Vocabulary
 SCHEMA = "orthopsis/exercise/1"
 MOST_THINGS = 400
 MOST_BYTES = 1_000_000
+MOST_LETTERS = 150
+MOST_ALL_CORNERS = 3000
+"""Letters and corners of outlines in all things together: more would take long to draw, on paper and here."""
 
 School = Literal["exercise", "composition"]
 Millimetres = Annotated[float, Field(ge=-LONGEST_MM, le=LONGEST_MM, allow_inf_nan=False)]
@@ -50,10 +54,15 @@ class Document(BaseModel):
     model_config = ConfigDict(frozen=True, extra="forbid")
 
 
-class SheetDocument(Document):
-    """The paper, how it lies, and how the class measures on it."""
+_OwnSide = Annotated[float, Field(ge=LEAST_OWN_MM, le=MOST_OWN_MM, allow_inf_nan=False)]
 
-    paper: PaperName = "A3"
+
+class SheetDocument(Document):
+    """The paper, how it lies, and how the class measures on it; a size of its own is stated as it lies."""
+
+    paper: PaperName | Literal["own"] = "A3"
+    own_width_mm: _OwnSide = 420.0
+    own_height_mm: _OwnSide = 297.0
     orientation: Orientation = "landscape"
     units: Units = "mm"
     division: Division = "1 mm"
@@ -236,6 +245,23 @@ class Exercise(Document):
             raise ValueError("two things have the same name; rename one of them")
         return things
 
+    @field_validator("things")
+    @classmethod
+    def _can_be_drawn_in_time(cls, things: tuple[ThingDocument, ...]) -> tuple[ThingDocument, ...]:
+        letters = corners = 0
+        for thing in things:
+            for parameter in KINDS[thing.kind].parameters:
+                value = getattr(thing, parameter.name)
+                if isinstance(parameter, Text) and parameter.is_drawn:
+                    letters += len(value)
+                elif isinstance(parameter, Shape):
+                    corners += sum(map(len, value))
+        if letters > MOST_LETTERS:
+            raise ValueError(f"it has {letters} letters, and {MOST_LETTERS} is the most on one sheet")
+        if corners > MOST_ALL_CORNERS:
+            raise ValueError(f"its outlines have {corners} corners, and {MOST_ALL_CORNERS} is the most on one sheet")
+        return things
+
     def document(self) -> dict[str, Any]:
         """Return the exercise as plain JSON data, things with all their parameters."""
         data = self.model_dump(mode="json", by_alias=True)
@@ -310,10 +336,9 @@ def _wrong_schema(schema: Any) -> UnreadableExercise:
 def _first_fault(error: ValidationError) -> UnreadableExercise:
     fault = error.errors(include_url=False, include_input=False)[0]
     place = ".".join(str(part) for part in fault["loc"] if part not in ("function-after", "function-before"))
-    message = str(fault["msg"]).removeprefix("Value error, ")
     return UnreadableExercise(
         "bad_field",
-        f"The field {place or 'exercise'} cannot be used: {message}.",
+        f"The field {place or 'exercise'} cannot be used: {fault_words(dict(fault))[0]}.",
         "Correct it and try again.",
         about=place,
     )

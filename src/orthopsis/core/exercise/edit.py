@@ -17,11 +17,15 @@ from orthopsis.core.exercise.places import choices, read_view_text, view_path
 from orthopsis.core.exercise.setting import prepare, setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.sheet.length import parse_length
+from orthopsis.core.sheet.measure import parse_measure
+from orthopsis.core.sheet.paper import OWN
 from orthopsis.core.sheet.ruler import round_to, usual_division
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.outline import parse_outline, scaled, size
 from orthopsis.core.things.parameters import Choice, Length, Shape, Text, Value
+
+HALF_WAY_MM = 2.0
+"""An eye level this near to half the sheet's height is meant to be half way, and stays so on another paper."""
 
 
 def type_at(exercise: Exercise, path: str, text: str) -> Exercise:
@@ -44,7 +48,7 @@ def set_at(exercise: Exercise, path: str, value: Value | None) -> Exercise:
     Raises:
         GeometryError: there is no such place, or the value cannot be held there.
     """
-    if path in ("sheet.paper", "sheet.orientation"):
+    if path in ("sheet.paper", "sheet.orientation", "sheet.own_width_mm", "sheet.own_height_mm"):
         return _other_paper(exercise, path, value)
     if path == "sheet.units":
         return changed_at(exercise, {path: value, "sheet.division": usual_division(value)})  # type: ignore[arg-type]
@@ -130,7 +134,7 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
         if parts[2] in ("view", "joined_to", "joined_by"):
             return _chosen(text, choices(exercise, path), "this place")
         if parts[2] == GAP:
-            return parse_length(text, units)
+            return parse_measure(text, units, None)
         parameter = next((p for p in placed.kind.parameters if p.name == parts[2]), None)
         if parameter is None:
             raise no_place(path)
@@ -143,18 +147,29 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
             if ready is None:
                 return parse_outline(text, units)
             return scaled(ready, *size(placed.values.outline(parameter.name)))
-        return parse_length(text, units)
+        return parse_measure(text, units, _whole_mm(exercise, parts[2]))
     view = view_path(exercise, path)
     if view is not None:
-        return read_view_text(view, text, units)
+        return read_view_text(view, text, units, _whole_mm(exercise, parts[-1]))
     if path.endswith("_mm"):
-        return parse_length(text, units)
+        return parse_measure(text, units, _whole_mm(exercise, path))
     if path == "minutes":
         return _whole_number(text)
     try:
         return _chosen(text, choices(exercise, path), path.rsplit(".", maxsplit=1)[-1])
     except KeyError:
         raise no_place(path) from None
+
+
+_ACROSS = ("left", "width", "x_mm", "left_mm", "right_mm", "third_x_mm")
+_UP = ("bottom", "height", "eye_level.height_mm", "third_y_mm")
+"""Values of which a share is a share of the sheet's width, or of its height."""
+
+
+def _whole_mm(exercise: Exercise, name: str) -> float | None:
+    """Return what a share that is typed at a place is a share of, or None where that is not clear."""
+    sheet = sheet_of(exercise)
+    return sheet.width_mm if name in _ACROSS else sheet.height_mm if name in _UP else None
 
 
 def _whole_number(text: str) -> int:
@@ -178,11 +193,14 @@ def _chosen(text: str, options: Mapping[str, str], says: str) -> str:
 def _other_paper(exercise: Exercise, path: str, value: Value | None) -> Exercise:
     """Keep the eye level and the points at their share of the new sheet, on marks of the ruler."""
     before = sheet_of(exercise)
-    changed = changed_at(exercise, {path: value})
+    # A size of its own begins with the size that the paper had.
+    own = {"sheet.own_width_mm": before.width_mm, "sheet.own_height_mm": before.height_mm} if value == OWN else {}
+    changed = changed_at(exercise, {path: value, **own})
     after = sheet_of(changed)
     height = exercise.eye_level.height_mm * after.height_mm / before.height_mm
     division = after.division_mm
-    moved: dict[str, Any] = {"eye_level.height_mm": round_to(height, division)}
+    is_half = abs(exercise.eye_level.height_mm - before.height_mm / 2) <= HALF_WAY_MM
+    moved: dict[str, Any] = {"eye_level.height_mm": after.height_mm / 2 if is_half else round_to(height, division)}
     for i, view in enumerate(exercise.views):
         for name, place in VIEWS[view.kind].places.items():
             mm = getattr(view, name, None)

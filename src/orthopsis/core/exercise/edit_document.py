@@ -7,8 +7,10 @@ from pydantic import ValidationError
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.faults import fault_words
 from orthopsis.core.exercise.placed import Placed
-from orthopsis.core.exercise.setting import setting_of
+from orthopsis.core.exercise.setting import setting_of, sheet_of
+from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.registry import KINDS
 
@@ -31,11 +33,19 @@ def changed_at(exercise: Exercise, changes: Mapping[str, Any]) -> Exercise:
     try:
         return Exercise.model_validate(data)
     except ValidationError as error:
-        message = str(error.errors()[0]["msg"]).removeprefix("Value error, ")
         about = next(iter(changes))
+        is_length = about.endswith("_mm") or about.startswith("things.")
+        is_least = "greater" in error.errors()[0]["type"]
+        written = (lambda mm: _written(exercise, mm, is_least)) if is_length else (lambda number: f"{number:g}")
+        why, nearest = fault_words(dict(error.errors()[0]), written)
         raise GeometryError(
-            "cannot_hold", f"This cannot be kept here: {message}.", "Type another value.", about=about
+            "cannot_hold", f"This cannot be kept here: {why}.", "Type another value.", about=about, nearest=nearest
         ) from None
+
+
+def _written(exercise: Exercise, mm: float, is_least: bool) -> str:
+    sheet = sheet_of(exercise)
+    return format_limit(mm, sheet.units, sheet.division_mm, is_least=is_least)
 
 
 def _child(part: Any, name: str, path: str) -> Any:

@@ -43,7 +43,7 @@ def own_sheet(exercise: Exercise, name: str) -> OwnSheet:
 
 
 def _to_look_at(sheet: OwnSheet) -> tuple[str, ...]:
-    remarks = [piece.text for piece in sheet.drawing.advice if piece.code in ("off_paper", "over_the_fold")]
+    remarks = [piece.text for piece in sheet.drawing.advice if piece.code in ("off_the_paper", "over_the_fold")]
     if sheet.minutes > sheet.exercise.minutes:
         remarks.insert(0, f"It takes longer than the lesson, which has {sheet.exercise.minutes} minutes.")
     return tuple(remarks)

@@ -15,8 +15,9 @@ from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.drawing import PlaceOption, SentencePiece
 from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS, ViewPlace
-from orthopsis.core.sheet.length import Units, parse_length
-from orthopsis.core.sheet.paper import PAPERS
+from orthopsis.core.sheet.length import Units
+from orthopsis.core.sheet.measure import parse_measure
+from orthopsis.core.sheet.paper import OWN, PAPERS, TRADE_NAMES
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, JOINED, OPTIONS, SAYS, UNSTATED
@@ -29,6 +30,8 @@ _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
 _KINDS: dict[str, Literal["length", "number"]] = {
     "eye_level.height_mm": "length",
     "sheet.margin_mm": "length",
+    "sheet.own_width_mm": "length",
+    "sheet.own_height_mm": "length",
     "minutes": "number",
 }
 
@@ -64,8 +67,11 @@ def view_piece(prepared: Prepared, path: str, at: ViewPath) -> SentencePiece:
     )
 
 
-def read_view_text(at: ViewPath, text: str, units: Units) -> float | None:
+def read_view_text(at: ViewPath, text: str, units: Units, whole_mm: float | None) -> float | None:
     """Return the value that was typed at a place of a view; None for a length that is not stated.
+
+    Args:
+        whole_mm: what a share is a share of.
 
     Raises:
         GeometryError: the text is no length, no angle, or not longer than nothing where that is needed.
@@ -77,7 +83,7 @@ def read_view_text(at: ViewPath, text: str, units: Units) -> float | None:
         return float(match[1].replace(",", "."))
     if at.place.kind == "free_length" and text.strip().lower() in _UNSTATED:
         return None
-    mm = parse_length(text, units)
+    mm = parse_measure(text, units, whole_mm)
     if at.name in ("distance", "distance_mm") and mm <= 0:
         raise GeometryError(
             "no_distance", "A viewing distance is longer than nothing.", "Give a length, or leave it empty."
@@ -92,7 +98,8 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
         KeyError: nothing is chosen there.
     """
     if path == "sheet.paper":
-        return {name: name for name in PAPERS}
+        shops: dict[str, str] = {name: f"{shop}, {name}" for name, shop in TRADE_NAMES.items()}
+        return {name: shops.get(name, name) for name in PAPERS} | {OWN: "specially cut"}
     if path == "sheet.division":
         inches = exercise.sheet.units == "in"
         return {name: name for name in DIVISIONS_MM if name.endswith("in") == inches}

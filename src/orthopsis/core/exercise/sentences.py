@@ -6,16 +6,18 @@ from orthopsis.core.exercise.placed import Placed
 from orthopsis.core.exercise.places import choice_piece, choices, exercise_piece
 from orthopsis.core.exercise.setting import Prepared
 from orthopsis.core.exercise.views import VIEWS
+from orthopsis.core.sheet.paper import OWN
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
-from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, FACES, HALF, JOINED, SHEET, STANDS
+from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, FACES, HALF, JOINED, OWN_SHEET, SHEET, STANDS
 from orthopsis.core.wording.names import view_words
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
     """Return the sentences: the sheet, the eye level, the views, the class, and one for each thing."""
     school = prepared.exercise.eye_level.school
-    heads = [("sheet", SHEET), ("eye_level", EYE_LEVEL[school])]
+    sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
+    heads = [("sheet", sheet), ("eye_level", EYE_LEVEL[school])]
     heads += [(f"views.{i}", _view_template(prepared, i)) for i in range(len(prepared.frames))]
     heads.append(("wording", CLASS))
     result = []

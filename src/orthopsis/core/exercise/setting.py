@@ -66,7 +66,10 @@ def adornments(prepared: Prepared) -> set[str]:
 def sheet_of(exercise: Exercise) -> Sheet:
     """Return the sheet of an exercise."""
     spec = exercise.sheet
-    width, height = paper_size(spec.paper, spec.orientation)
+    if spec.paper == "own":
+        width, height = spec.own_width_mm, spec.own_height_mm
+    else:
+        width, height = paper_size(spec.paper, spec.orientation)
     return Sheet(width, height, spec.units, DIVISIONS_MM[spec.division])
 
 

@@ -13,7 +13,7 @@ from orthopsis.core.construct.moves import Act, Measure, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.view.frame import (
@@ -252,8 +252,8 @@ def _check_reach(view: Any, sheet: Sheet) -> None:
         size = sheet.height_mm if field == "third_y_mm" else sheet.width_mm
         if value is None or (-most <= value <= size + most and math.isfinite(value)):
             continue
-        nearest = format_length(-most if value < 0 else size + most, sheet.units, sheet.division_mm)
-        nearest = nearest.removeprefix("about ")
+        limit, is_least = (-most, True) if value < 0 else (size + most, False)
+        nearest = format_limit(limit, sheet.units, sheet.division_mm, is_least=is_least)
         if most == 0.0:
             raise GeometryError(
                 "point_off_sheet", "The vanishing point is not on the sheet's eye level.",

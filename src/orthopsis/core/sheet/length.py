@@ -72,6 +72,13 @@ def format_length(mm: float, units: Units, division_mm: float) -> str:
     return f"{_decimal(mm, 1)} mm"
 
 
+def format_limit(mm: float, units: Units, division_mm: float, *, is_least: bool) -> str:
+    """Return the mark of the ruler that is nearest to a limit and within it, as the class writes it."""
+    count = mm / division_mm
+    on_mark = (math.ceil(count - 1e-9) if is_least else math.floor(count + 1e-9)) * division_mm
+    return format_length(on_mark, units, division_mm).removeprefix("about ")
+
+
 def _inches(mm: float, division_mm: float) -> str:
     steps = max(1, round(MM_PER["in"] / division_mm))
     count = round(abs(mm) / MM_PER["in"] * steps)

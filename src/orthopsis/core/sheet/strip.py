@@ -15,6 +15,11 @@ Side = Literal["left", "right", "top", "bottom"]
 
 BEYOND_MM = 20.0
 """A strip reaches this far beyond its point, so that the ruler has something to lie on (no source)."""
+_CUT_FROM: dict[str, tuple[PaperName, ...]] = {
+    "mm": ("A4", "A3", "A2"),
+    "in": ("9 x 12 in", "11 x 17 in", "12 x 18 in", "18 x 24 in"),
+}
+"""Drawing papers that an art room has in stock (common practice, no source)."""
 BROAD_MM = 80.0
 """A strip is this broad (no source)."""
 
@@ -56,7 +61,7 @@ def paper_for(length_mm: float, sheet: Sheet) -> tuple[int, PaperName]:
 
     The smallest paper that is long enough in one piece; else as few pieces of the longest.
     """
-    papers = [name for name in PAPERS if name.endswith("in") == (sheet.units == "in")]
+    papers = list(_CUT_FROM["in" if sheet.units == "in" else "mm"])
     papers.sort(key=lambda name: PAPERS[name][1])
     for name in papers:
         if PAPERS[name][1] >= length_mm:

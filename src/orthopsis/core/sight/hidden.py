@@ -21,10 +21,14 @@ import numpy as np
 from numpy.typing import NDArray
 from shapely import STRtree, linestrings
 
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_DEPTH, THIN_FACE_MM2
 from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.view.eye import Array, Eye, behind_the_eye
 
+MOST_ASKED = 5_000_000
+"""Pairs of a piece of an edge and a face that may be asked about: some seconds' work."""
+ASKED_AT_ONCE = 400_000
 Index = NDArray[np.int64]
 Mask = NDArray[np.bool_]
 _NOTHING = Topology((), (), ())
@@ -189,14 +193,42 @@ class Sight:
         return number[good], t[good]
 
     def _hidden(self, segments: _Segments, piece_edge: Index, middle: Array, edge: Index, face: Index) -> Mask:
-        """Tell of each piece, by its middle, whether a face of its edge's pairs hides it."""
+        """Tell of each piece, by its middle, whether a face of its edge's pairs hides it.
+
+        Each piece is asked against each face of its edge, a stretch of pieces at a time, so that memory stays small.
+
+        Raises:
+            GeometryError: there are too many to ask.
+        """
         first = np.searchsorted(edge, piece_edge, side="left")
         count = np.searchsorted(edge, piece_edge, side="right") - first
+        asked = np.concatenate(([0], np.cumsum(count)))
+        if asked[-1] > MOST_ASKED:
+            raise GeometryError(
+                "too_crowded",
+                "So many things lie over each other here that working out what is seen would take minutes.",
+                "Take some away, or spread them over the sheet.",
+            )
+        hides = np.zeros(len(piece_edge), dtype=bool)
+        low = 0
+        while low < len(piece_edge):
+            high = max(low + 1, int(np.searchsorted(asked, asked[low] + ASKED_AT_ONCE)))
+            some = slice(low, high)
+            hides[some] = self._hidden_among(segments, piece_edge[some], middle[some], first[some], count[some], face)
+            low = high
+        return hides
+
+    def _hidden_among(
+        self, segments: _Segments, piece_edge: Index, middle: Array, first: Index, count: Index, face: Index
+    ) -> Mask:
+        """Tell the same of some of the pieces; ``first`` and ``count`` say which of the faces are asked."""
         piece = np.repeat(np.arange(len(piece_edge)), count)
         begins = np.concatenate(([0], np.cumsum(count)[:-1])).astype(np.int64) if len(count) else count
         screen = face[np.arange(len(piece)) - begins[piece] + first[piece]]
         start, end = segments.start[piece_edge], segments.end[piece_edge]
         at = (start + middle[:, None] * (end - start))[piece]
+        in_box = np.flatnonzero(np.all((at > self._low[screen]) & (at < self._high[screen]), axis=1))
+        at, piece, screen = at[in_box], piece[in_box], screen[in_box]
         near = segments.near_start + 0.0
         nearness = near[piece_edge] + middle * (segments.near_end[piece_edge] - near[piece_edge])
         plane = self._plane[screen]

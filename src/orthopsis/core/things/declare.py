@@ -15,7 +15,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_length, format_limit
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.outline import Outline, check_outline, size
@@ -335,12 +335,13 @@ def _check_length(parameter: Length, values: Values, sheet: Sheet) -> None:
         return
     limit = parameter.least_mm if mm < parameter.least_mm else parameter.most_mm
     shown = format_length(mm, sheet.units, sheet.division_mm)
-    nearest = format_length(limit, sheet.units, sheet.division_mm)
-    word = "small" if mm < parameter.least_mm else "large"
+    is_small = mm < parameter.least_mm
+    nearest = format_limit(limit, sheet.units, sheet.division_mm, is_least=is_small)
+    word = "small" if is_small else "large"
     raise GeometryError(
         "length_out_of_limits",
         f"{shown} is too {word} for {parameter.says} of “{values.name}”.",
         f"The nearest that works is {nearest}.",
         about=parameter.name,
-        nearest=nearest.removeprefix("about "),
+        nearest=nearest,
     )

@@ -53,12 +53,13 @@ class Shape:
 
 @dataclass(frozen=True, slots=True)
 class Text:
-    """A word that is typed, of at most ``longest`` characters."""
+    """A word that is typed, of at most ``longest`` characters; ``is_drawn`` if each of them is drawn as a letter."""
 
     name: str
     says: str
     default: str
     longest: int
+    is_drawn: bool = False
 
 
 Parameter = Length | Choice | Shape | Text

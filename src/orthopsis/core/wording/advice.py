@@ -63,7 +63,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Make it see-through",),
     ),
     "distance_point_off_sheet": AdvicePhrases(
-        "The [distance points] lie {value} off the sheet; tape strips to both sides.",
+        "{which} {value} off the sheet: tape on paper, {strips}.",
         "True cubes need both [distance points] within reach of the ruler.",
         ("View from {better}, so that they lie at the sheet's ends",),
     ),
@@ -119,7 +119,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Cut it half way",),
     ),
     "between_marks": AdvicePhrases(
-        "Some lengths lie between the ruler's marks of {division}; on the marks the drawing moves by {value} at most.",
+        "Some lengths lie between the ruler's marks of {division}; on the marks the drawing moves {moves}.",
         "A class measures only what its ruler shows.",
         ("Round all lengths to the ruler",),
     ),

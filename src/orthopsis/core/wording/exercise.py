@@ -7,6 +7,8 @@ SHEET = (
     "On {sheet.paper} paper, {sheet.orientation}, {sheet.fold}, measured in {sheet.units} to {sheet.division}; "
     "margin {sheet.margin_mm}, centre {sheet.centre}."
 )
+OWN_SHEET = SHEET.replace(", {sheet.orientation}", ", {sheet.own_width_mm} wide and {sheet.own_height_mm} tall")
+"""Where the paper has a size of its own, which is stated as it lies."""
 EYE_LEVEL = {
     "exercise": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
     "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
@@ -39,6 +41,8 @@ SAYS = {
     "eye_level.height_mm": "the height of the eye level",
     "minutes": "the minutes of the lesson",
     "sheet.margin_mm": "the margin",
+    "sheet.own_width_mm": "the width of the sheet",
+    "sheet.own_height_mm": "the height of the sheet",
     "sheet.centre": "the centre of the sheet",
     "sheet.fold": "whether it is folded",
     "sheet.paper": "the paper",

@@ -214,10 +214,16 @@ def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Pla
     over = max(d - x, x + d - width)
     if over <= 0:
         return
+    level = frame.level_mm
+    words = prepared.wording
+    strips = strips_for([(x - d, level), (x + d, level)], prepared.sheet)
+    one = f"The {strips[0].side} {words.term('distance point')} lies"
     better = min(x, width - x)
     edits = [CureEdit(path=f"views.{number}.distance_mm", value=better)] if better > 0 else []
     shown = {
         "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
         "better": prepared.length(better),
+        "which": f"The {words.term('distance points')} lie" if len(strips) > 1 else one,
+        "strips": listed([_strip_words(prepared, strip) for strip in strips]),
     }
     yield piece(solved, "distance_point_off_sheet", f"views.{number}", over, 0.0, "mm", shown, edits)

@@ -133,7 +133,7 @@ LETTERING = ThingKind(
     kind="lettering",
     title="Sign",
     parameters=(
-        Text("text", "the word", "K", 24),
+        Text("text", "the word", "K", 24, is_drawn=True),
         Length("width", "the width of a letter", 50.0, 4.0, 1000.0),
         Length("height", "the height", 60.0, 5.0, 1000.0),
         Length("gap", "the gap between letters", 10.0, 0.0, 1000.0),

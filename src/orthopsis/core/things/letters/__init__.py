@@ -19,7 +19,7 @@ LETTERS = ThingKind(
     title="Word",
     parameters=(
         *FIRST_CORNER,
-        Text("text", "the word", "KNOT", 80),
+        Text("text", "the word", "KNOT", 80, is_drawn=True),
         Choice("whose", "whose word it is", WHOSE, "all"),
         Choice("long", "what becomes of long names", LONG, "smaller"),
         Choice("late", "what becomes of names that take longer than the lesson", LATE, "whole"),

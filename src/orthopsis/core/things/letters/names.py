@@ -59,12 +59,18 @@ def _chosen(values: Values, name: str, fit: Fit, stroke: float) -> tuple[str, li
         stroke: how wide the strokes of the teacher's word are on the page, mm.
     """
     whole, remarks = readable(name.replace(ROW_END, " "))
+    if not whole:
+        word = values.word("text")
+        return word, [f"“{name}” has no character of this alphabet: the sheet keeps {word}. Enter an alias that has."]
     smallest = min(max(SMALLEST, fit.thinnest_mm / stroke), 1.0)
     text = whole
     if fit.is_late and values.word("late") == "initials":
         text = _initials(whole)
     elif _share(values, whole) < smallest:
         text = {"smaller": whole, "rows": _in_rows(values, whole), "initials": _initials(whole)}[values.word("long")]
+    if text != whole and text == _initials(whole):
+        why = "it would take longer than the lesson" if fit.is_late else "its letters would be too small"
+        remarks.append(f"“{whole}” is cut to initials: {why}.")
     share = _share(values, text)
     if share < smallest:
         wide = math.floor(10 * stroke * share) / 10

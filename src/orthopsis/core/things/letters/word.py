@@ -56,8 +56,13 @@ def read_word(text: str) -> str:
 
 
 def readable(text: str) -> tuple[str, list[str]]:
-    """Return a text as a word that can be drawn, the nearest there is, and what had to be changed for it."""
+    """Return a text as a word that can be drawn, the nearest there is, and what had to be changed for it.
+
+    The word is empty where the alphabet has none of its characters.
+    """
     remarks = list[str]()
+    if not any(_can_draw(character) or _nearest(character) for character in text.upper() if character.isalnum()):
+        return "", remarks
     while True:
         try:
             return read_word(text), remarks
