@@ -59,7 +59,7 @@ def signed_in() -> Iterator[tuple[Page, str]]:
         browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
         page = browser.new_page(viewport={"width": 1280, "height": 800})
         page.request.post(
-            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "bench-bench"}
+            f"{address}/api/sign-in/first", data={"login": "bench", "name": "Bench", "password": "net-loft-and-tern"}
         )
         yield page, address
         browser.close()

@@ -16,6 +16,7 @@ import httpx2 as httpx
 import pytest
 from processes import children_of
 
+from orthopsis.app.patience import HEADER_S
 from orthopsis.store.server import PrivateServer
 
 
@@ -104,6 +105,19 @@ def test_the_serving_processes_end_with_the_program_even_if_it_is_killed(server:
         program.process.kill()
         wait_until(lambda: not any(Path(f"/proc/{child}").exists() for child in children))
         assert not answers(address)
+
+
+def test_a_request_that_is_never_said_to_its_end_does_not_hold_its_connection(
+    server: PrivateServer, tmp_path: Path
+) -> None:
+    with running(tmp_path / "data", "--port", "0", database=server.url) as program:
+        address = program.address
+        wait_until(lambda: answers(address))
+        with socket.create_connection(("127.0.0.1", int(address.rpartition(":")[2]))) as half:
+            half.sendall(b"GET /api/door HTTP/1.1\r\nHost: 127.0.0.1\r\n")
+            half.settimeout(HEADER_S + 10)
+            assert half.recv(10) == b""
+        assert answers(address)
 
 
 def test_data_that_is_in_use_is_not_opened_twice(server: PrivateServer, tmp_path: Path) -> None:

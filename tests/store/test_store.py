@@ -1,7 +1,9 @@
 """The private database: kept through a crash, saves that are acknowledged stay, and its migrations are whole."""
 
 import gc
+import signal
 import tempfile
+import time
 from collections.abc import Iterator
 from pathlib import Path
 
@@ -114,3 +116,24 @@ def test_an_address_of_another_database_is_refused(url: str) -> None:
     with pytest.raises(StoreError) as refused:
         open_engine(url)
     assert "mariadb+pymysql://" in refused.value.fix
+
+
+def test_a_database_that_hangs_is_told_in_less_than_half_a_minute_and_taken_up_when_it_answers(
+    own_server: PrivateServer,
+) -> None:
+    engine = open_engine(own_server.url)
+    migrate(engine)
+    app = create_app(Settings(own_server.url, hosts=("testserver",)))
+    with TestClient(app, raise_server_exceptions=False) as browser:
+        browser.post("/api/sign-in/first", json={"login": "ada", "name": "Ada", "password": "tern-and-gull"})
+        assert own_server._process is not None
+        own_server._process.send_signal(signal.SIGSTOP)
+        begin = time.monotonic()
+        hangs = browser.get("/api/exercises")
+        waited = time.monotonic() - begin
+        own_server._process.send_signal(signal.SIGCONT)
+        assert hangs.status_code == 503
+        assert hangs.json()["code"] == "database_gone"
+        assert waited < 30
+        assert browser.get("/api/exercises").status_code == 200
+    engine.dispose()

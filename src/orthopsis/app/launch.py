@@ -17,6 +17,7 @@ from uvicorn.supervisors import Multiprocess
 
 from orthopsis.app.demo import DEMO_LOGIN, DEMO_PASSWORD, load_demo
 from orthopsis.app.main import create_app
+from orthopsis.app.patience import PatientProtocol
 from orthopsis.app.reading import Reader
 from orthopsis.app.settings import Settings
 from orthopsis.app.workroom import end_with_parent
@@ -45,8 +46,8 @@ def launch(settings: Settings, listening: socket.socket, *, demo: bool, say: Cal
     engine = open_engine(settings.database_url)
     reader = Reader(open_sessions(engine), 2)
     config = uvicorn.Config(
-        partial(_served, settings), factory=True, workers=PROCESSES, log_level="warning", proxy_headers=False,
-        timeout_graceful_shutdown=3, timeout_worker_healthcheck=HEALTH_S,
+        partial(_served, settings), factory=True, workers=PROCESSES, http=PatientProtocol, log_level="warning",
+        proxy_headers=False, timeout_graceful_shutdown=3, timeout_worker_healthcheck=HEALTH_S,
     )  # fmt: skip
     threading.Thread(target=_announce, args=(listening.getsockname()[1], is_demo_open), daemon=True).start()
     reader.start()
