@@ -216,3 +216,13 @@ def test_things_that_stand_in_each_other_are_reported() -> None:
     assert [a.about for a in told] == ["things.2"]
     alone = edit.set_at(both, "things.2.joined_to", "")
     assert "things_cross" not in {a.code for a in draw(alone).advice}
+
+
+def test_nothing_is_advised_on_a_face_that_another_thing_covers() -> None:
+    base = box("Base", 60, 20, 80, 50, depth_by="measured", depth=40)
+    hut = box("Hut", 60, 64, 80, 40, depth_by="measured", depth=20)
+    low = {"eye_level": {"height_mm": 62.0}}
+    alone = draw(exercise_of(hut, **low)).advice
+    assert any(a.code == "side_too_thin" and a.about == "things.0" for a in alone), "its underside shows, and is thin"
+    standing = draw(exercise_of(base, {**hut, "joined_to": "Base", "joined_by": "on_top"}, **low)).advice
+    assert not any(a.code == "side_too_thin" and a.about == "things.1" for a in standing)

@@ -1878,6 +1878,8 @@ export interface components {
             alias: string;
             /** Remarks */
             remarks: string[];
+            /** Steps */
+            steps: number;
             /** Minutes */
             minutes: number;
             picture: components["schemas"]["Picture"];

@@ -2,7 +2,7 @@
 /** What is printed of an exercise, at 1:1, for how many. */
 import { useLocalStorage } from '@vueuse/core'
 import { NButton, NSelect } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { useRoute } from 'vue-router'
 
 import { api, ask } from '@/api/client'
@@ -49,13 +49,15 @@ const classOptions = computed(() => [
   { label: 'for anybody', value: 0 },
   ...(data.value?.classes ?? []).map((c) => ({ label: `one each for ${c.name} (${c.students})`, value: c.id })),
 ])
+/** Steps of each student's own sheet, once all are drawn: until then their number is not known. */
+const ownSteps = ref<number[]>([])
+watch(whose, () => (ownSteps.value = []))
 const pages = computed(() => {
-  const steps = data.value?.drawing.steps.length ?? 0
   const chosen = data.value?.classes.find((c) => c.id === whose.value)
-  const stepPages = Math.ceil(steps / perPage.value)
-  if (kind.value === 'whole') return (stepPages + 2) * (chosen?.students ?? 1)
-  if (kind.value === 'steps') return stepPages * (isOwn.value ? (chosen?.students ?? 1) : 1)
-  return chosen ? chosen.students : copies.value
+  if (!hasSteps.value) return chosen ? chosen.students : copies.value
+  const steps = isOwn.value ? ownSteps.value : [data.value?.drawing.steps.length ?? 0]
+  const more = kind.value === 'whole' ? 2 : 0
+  return steps.reduce((sum, count) => sum + Math.ceil(count / perPage.value) + more, 0)
 })
 const paper = computed(() => {
   const sheet = data.value?.drawing.sheet
@@ -115,7 +117,8 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
             </template>
           </div>
           <p>
-            {{ isOwn && hasSteps ? 'About ' : '' }}{{ pages }} {{ pages === 1 ? 'page' : 'pages' }} on {{ paper }}.
+            <template v-if="pages">{{ pages }} {{ pages === 1 ? 'page' : 'pages' }}</template
+            ><template v-else>As many pages as the sheets take</template> on {{ paper }}.
             <template v-if="kind !== 'steps'"
               >Print at 100 %, not “fit to page”: the line at the bottom must measure 10 cm.</template
             >
@@ -133,7 +136,13 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
             >
           </p>
         </div>
-        <OwnSheets v-if="isOwn" :exercise="Number(id)" :school-class="whose" :address="addressFor" />
+        <OwnSheets
+          v-if="isOwn"
+          :exercise="Number(id)"
+          :school-class="whose"
+          :address="addressFor"
+          @drawn="ownSteps = $event"
+        />
         <div v-else class="preview">
           <img :key="preview" :src="preview" :alt="`First page: ${kind}`" />
         </div>

@@ -28,6 +28,7 @@ class OwnSheetLine(BaseModel):
     student_id: int
     alias: str
     remarks: list[str]
+    steps: int
     minutes: float
     picture: Picture
 
@@ -51,5 +52,10 @@ def sheet_of_student(exercise_id: int, class_id: int, student_id: int, db: Db, t
     drawing = own.drawing
     picture = Picture.model_construct(**{name: getattr(drawing, name) for name in Picture.model_fields})
     return OwnSheetLine(
-        student_id=student.id, alias=student.alias, remarks=list(own.remarks), minutes=own.minutes, picture=picture
+        student_id=student.id,
+        alias=student.alias,
+        remarks=list(own.remarks),
+        steps=len(drawing.steps),
+        minutes=own.minutes,
+        picture=picture,
     )

@@ -57,7 +57,15 @@ async function menu(sentence: Sentence, key: string): Promise<void> {
 }
 
 async function add(kind: string): Promise<void> {
-  if (await exercise.act({ op: 'add', kind })) emit('choose', things.value.at(-1)?.about ?? '')
+  const before = things.value.length
+  if (!(await exercise.act({ op: 'add', kind })) || things.value.length === before) return
+  const fresh = things.value.at(-1)!
+  emit('choose', fresh.about)
+  await nextTick()
+  // A new word is there to be typed.
+  const word = fresh.pieces.findIndex((piece) => piece.kind === 'text' && piece.path.endsWith('.text'))
+  const places = root.value?.querySelectorAll<HTMLElement>(`[data-about="${CSS.escape(fresh.about)}"] .place`)
+  if (word >= 0) places?.[fresh.pieces.slice(0, word).filter((piece) => piece.path).length]?.click()
 }
 
 async function rename(sentence: Sentence, event: Event): Promise<void> {

@@ -9,6 +9,7 @@ import SheetThumb from '@/sheet/SheetThumb.vue'
 import { useSay } from '@/shell/useSay'
 
 const props = defineProps<{ exercise: number; schoolClass: number; address: (student: number) => string }>()
+const emit = defineEmits<{ drawn: [steps: number[]] }>()
 const { trying } = useSay()
 const lines = ref<OwnSheetLine[]>([])
 const wanted = ref(0)
@@ -34,6 +35,11 @@ async function fetchAll(): Promise<void> {
     const params = { path: { ...path, student_id } }
     const line = await ask(api.GET('/api/exercises/{exercise_id}/own/{class_id}/{student_id}', { params }))
     if (mine === run) lines.value.push(line)
+    if (isReady.value)
+      emit(
+        'drawn',
+        lines.value.map((one) => one.steps),
+      )
   }
 }
 

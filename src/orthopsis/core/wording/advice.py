@@ -100,7 +100,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         "Tape on paper: {strips}. The farthest line is {reach} long: a ruler of {ruler}.",
         "Without strips: tick the {side} edge every {near_ticks} to both sides of the place nearest to the "
         "[third point], the {other} edge every {far_ticks}; joining like ticks gives lines to that point.",
-        ("Move the [third point] nearer",),
+        ("Move the [third point] to the sheet’s edge",),
     ),
     "line_too_flat": AdvicePhrases(
         "A line of “{thing}” leaves the [eye level] at only {value}°; under {limit}° it is hard to rule.",

@@ -3,12 +3,14 @@
 import math
 from collections.abc import Iterator
 
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.advice.keep import same_in_the_world
 from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
-from orthopsis.core.exercise.picture import Solved
+from orthopsis.core.exercise.edit import set_at
+from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.placed import Placed
-from orthopsis.core.exercise.setting import Prepared
+from orthopsis.core.exercise.setting import Prepared, prepare
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
@@ -22,6 +24,7 @@ from orthopsis.core.wording.vocabulary import listed
 RULERS_MM = (300.0, 500.0, 1000.0)
 """Lengths of rulers in a classroom (common practice, no source)."""
 TICKS_MM = 20.0
+MOST_ROUNDS = 6
 ROOM_FOR_THIRD = 1.15
 """A third point is moved this much farther than it must be (no source)."""
 
@@ -120,7 +123,8 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
         "far_ticks": prepared.length(far),
     }
     if longest.side in ("top", "bottom"):
-        yield piece(solved, "third_point_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown)
+        nearer = _third_on_sheet(number, frame, sheet)
+        yield piece(solved, "third_point_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, nearer)
         return
     left, right = frame.way("left").goal.x, frame.way("right").goal.x
     ends = [
@@ -128,6 +132,15 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
         CureEdit(path=f"views.{number}.right_mm", value=min(sheet.width_mm, right)),
     ]
     yield piece(solved, "points_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, ends)
+
+
+def _third_on_sheet(number: int, frame: Frame, sheet: Sheet) -> list[CureEdit]:
+    """Return what brings the third point to the sheet's edge; nothing where no eye would see the drawing from there."""
+    left, right, third = (frame.way(role).goal for role in ("left", "right", "up"))
+    edge = sheet.height_mm if third.y > left.y else 0.0
+    if abs(edge - left.y) < least_third_mm(left, right, third):
+        return []
+    return [CureEdit(path=f"views.{number}.third_y_mm", value=edge)]
 
 
 def _across_from(strip: Strip, frame: Frame, sheet: Sheet) -> tuple[str, float, float]:
@@ -161,7 +174,10 @@ def _cone(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> It
         code, cone = "outside_outer_cone", OUTER_CONE_DEG
     division = solved.prepared.sheet.division_mm
     comfortable = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+    field = "distance_mm" if frame.kind == "one_point" else "distance"
     better = round_to(comfortable + division, division)
+    if frame.kind != "three_point":
+        better = _far_enough(solved, number, field, better)
     more = sum(angle > cone / 2 for angle in reach.values()) - 1
     shown = {
         "thing": worst.values.name,
@@ -179,9 +195,30 @@ def _cone(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> It
             flatter = [CureEdit(path=f"views.{number}.tilt", value=tilt)]
             shown["tilt"] = f"{abs(tilt):.0f}°"
     else:
-        field = "distance_mm" if frame.kind == "one_point" else "distance"
         farther = [CureEdit(path=f"views.{number}.{field}", value=better)]
     yield piece(solved, code, f"things.{worst.index}", off, cone / 2, "°", shown, farther, flatter)
+
+
+def _far_enough(solved: Solved, number: int, field: str, first_mm: float) -> float:
+    """Return the viewing distance at which nothing lies outside the cone any more.
+
+    From farther away what is as deep in the world reaches elsewhere on the page, so it is tried, and put off further.
+    """
+    exercise, mm = solved.prepared.exercise, first_mm
+    division = solved.prepared.sheet.division_mm
+    for _ in range(MOST_ROUNDS):
+        try:
+            after = solve(prepare(set_at(exercise, f"views.{number}.{field}", mm)))
+        except GeometryError:
+            return mm
+        frame = after.prepared.frames[number]
+        things = [p for p in after.prepared.things if p.setting.frame is frame and not p.kind.lies_on_face]
+        off = max((_off_axis_deg(after, p) for p in things), default=0.0)
+        if off <= COMFORTABLE_CONE_DEG / 2:
+            return mm
+        needed = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)
+        mm = round_to(max(needed, mm) + division, division)
+    return mm
 
 
 def _flatter_tilt_deg(solved: Solved, frame: Frame, things: list[Placed]) -> float | None:

@@ -3,12 +3,15 @@
 import math
 from collections.abc import Iterator
 
+import shapely
+
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
 from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
 from orthopsis.core.exercise.picture import Solved
 from orthopsis.core.exercise.placed import Placed
+from orthopsis.core.exercise.toned import toned_faces
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.crossing import crossing_pairs
@@ -19,6 +22,8 @@ FLAT_DEG = 2.0
 """A line that leaves the eye level at less than this is hard to rule (no source)."""
 ABSURD_TIMES = 8.0
 """A side this many times as long as the thing is tall was not meant so (no source)."""
+SEEN_SHARE = 0.3
+"""A face of which less than this share is seen is not drawn as a face (no source)."""
 THIN_MM = 4.0
 """A side narrower than this is hard to draw with a pencil and a ruler (common practice, no source)."""
 
@@ -132,6 +137,8 @@ def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
             continue
         xs, ys = zip(*(built.page[c] for c in face.corners), strict=True)
         width = (max(xs) - min(xs)) if face.turned in ("left", "right") else (max(ys) - min(ys))
+        if width >= THIN_MM or not _is_seen(solved, placed.values.name, face.name):
+            continue
         thinnest[face.turned] = min(width, thinnest.get(face.turned, THIN_MM))
     for side, width in thinnest.items():
         if width < THIN_MM:
@@ -142,6 +149,20 @@ def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
                 "limit": f"{THIN_MM:.0f} mm",
             }
             yield piece(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
+
+
+def _is_seen(solved: Solved, thing: str, face: str) -> bool:
+    """Tell whether a face shows for the most part: what stands before it, or under it, may cover it."""
+    own: shapely.Geometry = shapely.Polygon()
+    before: list[shapely.Geometry] = []
+    for painted in toned_faces(solved.prepared, solved.seen, solved.built):
+        shape = shapely.make_valid(shapely.Polygon(painted.loops[0], painted.loops[1:]))
+        if (painted.thing, painted.name) == (thing, face):
+            own, before = shape, []
+        else:
+            before.append(shape)
+    left = shapely.difference(own, shapely.union_all(before))
+    return bool(shapely.area(left) > SEEN_SHARE * shapely.area(own))
 
 
 def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:

@@ -1,0 +1,60 @@
+"""A cure cures: once it is taken, the advice that offered it is not given again."""
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+
+from conftest import box, exercise_of
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise import edit
+from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.exercise.drawing import Advice
+from orthopsis.core.exercise.solve import draw
+
+CONE = ("outside_comfortable_cone", "outside_outer_cone")
+
+
+def taken(exercise: Exercise, advice: Advice) -> Exercise:
+    """Return the exercise after the first cure of a piece of advice."""
+    for change in advice.cures[0].edits:
+        exercise = edit.set_at(exercise, change.path, change.value)
+    return exercise
+
+
+@settings(max_examples=25)
+@given(st.integers(20, 330), st.integers(10, 230), st.integers(60, 260), st.sampled_from(["half", "measured", "cube"]))
+def test_the_distance_that_is_advised_is_far_enough(left: int, bottom: int, distance: int, by: str) -> None:
+    view = {"kind": "one_point", "x_mm": 210.0, "distance_mm": float(distance)}
+    exercise = exercise_of(box("A", left, bottom, 60, 40, depth_by=by, depth=30), views=[view])
+    try:
+        found = [a for a in draw(exercise).advice if a.code in CONE and a.cures]
+    except GeometryError:
+        return
+    for advice in found:
+        after = draw(taken(exercise, advice))
+        assert not [a for a in after.advice if a.code in CONE], advice.text
+
+
+@pytest.mark.parametrize("third", [-500.0, 800.0])
+def test_a_third_point_off_the_sheet_has_a_cure_where_there_is_one(third: float) -> None:
+    view = {"kind": "three_point", "left_mm": 120.0, "right_mm": 300.0, "third_x_mm": 210.0, "third_y_mm": third}
+    exercise = exercise_of(box("A", 210, 120, 40, 40), views=[view])
+    (advice,) = (a for a in draw(exercise).advice if a.code == "third_point_off_sheet")
+    assert "edge" in advice.cures[0].text
+    after = draw(taken(exercise, advice)).advice
+    assert not [a for a in after if a.code in ("third_point_off_sheet", "third_point_too_near")]
+
+
+def test_strips_are_named_for_the_sides_that_need_them() -> None:
+    view = {"kind": "one_point", "x_mm": 150.0, "distance_mm": 220.0}
+    exercise = exercise_of(box("A", 120, 40, 40, 40, depth_by="cube"), views=[view])
+    (advice,) = (a for a in draw(exercise).advice if a.code == "distance_point_off_sheet")
+    assert "The left distance point lies 70 mm off" in advice.text
+    assert "on the right" not in advice.text
+
+
+def test_rounding_to_the_ruler_never_moves_a_drawing_by_nothing() -> None:
+    exercise = exercise_of(box("A", 30.02, 20.0, 60.0, 40.0, depth_by="half"))
+    (advice,) = (a for a in draw(exercise).advice if a.code == "between_marks")
+    assert "less than a tenth" in advice.text
+    assert "0.0" not in advice.text
