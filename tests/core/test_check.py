@@ -6,13 +6,16 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from conftest import box, exercise_of
+from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, NoEstimate, estimate_point
 from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction, verdict_of
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.wording.vocabulary import LEVELS, Level
 
 
 def perfect(exercise: Exercise) -> dict[str, Stroke]:
@@ -116,16 +119,26 @@ def test_a_missing_line_is_missed_and_a_free_depth_is_not_blamed(crates: Exercis
     assert codes(by_eye, perfect(deeper)) == []
 
 
-def test_hand_error_alone_is_never_held_against_a_student(crates: Exercise) -> None:
-    rng = np.random.default_rng(11)
-    blamed = 0
+@pytest.mark.parametrize("level", LEVELS)
+def test_hand_error_alone_is_never_held_against_a_student(crates: Exercise, level: Level) -> None:
+    """Each end misses by the level's own hand error; the tolerance is twice that, so some lines are slightly off."""
+    exercise = crates.model_copy(update={"wording": crates.wording.model_copy(update={"level": level})})
+    rng, sigma = np.random.default_rng(11), HAND_ERROR_MM[level]
+    slight = judged = missing = 0
     for _ in range(40):
-        shaken = {
-            name: Stroke(*(Point(p.x + rng.normal(0, 0.4), p.y + rng.normal(0, 0.4)) for p in (s.start, s.end)))
-            for name, s in perfect(crates).items()
-        }
-        blamed += len(codes(crates, shaken))
-    assert blamed == 0
+        shaken = [
+            Stroke(*(Point(p.x + rng.normal(0, sigma), p.y + rng.normal(0, sigma)) for p in (s.start, s.end)))
+            for s in perfect(exercise).values()
+        ]
+        checked = check(exercise, shaken)
+        assert [f.text for f in checked.findings if f.severity > 1 and f.code != "missing_line"] == []
+        missing += len(checked.missing)
+        slight += sum(line.verdict == "slightly_off" for line in checked.lines)
+        judged += sum(line.verdict in ("fine", "slightly_off") for line in checked.lines)
+    assert judged > 250
+    assert slight / judged < 0.08
+    # Of 40 sheets one short line may be so far off that it is not known: by three hand errors of the youngest at once.
+    assert missing <= (1 if level == "youngest" else 0)
 
 
 def test_findings_come_in_the_order_in_which_teachers_look(crates: Exercise) -> None:
@@ -168,5 +181,12 @@ def test_without_two_lines_there_is_no_estimate_and_a_reason() -> None:
 def test_any_scribble_gets_an_answer(rows: list[tuple[float, float, float, float]]) -> None:
     exercise = exercise_of(box("Crate", 60, 40, 80, 60, depth_by="half"))
     checked = check(exercise, [Stroke(Point(a, b), Point(c, d)) for a, b, c, d in rows])
+    for row, line in zip(rows, checked.lines, strict=False):
+        ends = {line.start, line.end}
+        assert len(checked.lines) > len(rows) or ends == {row[:2], row[2:]}, "each stroke in its place"
     assert len(checked.lines) >= len(rows)
-    assert checked.note
+    expected = {f"{line.thing}.{line.name}" for line in draw(exercise).lines} | {"eye level"}
+    assert {line.matched for line in checked.lines if line.matched} <= expected
+    assert set(checked.missing) <= expected
+    assert all(0 <= n < len(checked.lines) for finding in checked.findings for n in finding.lines)
+    assert Checked.model_validate_json(checked.model_dump_json(by_alias=True)) == checked

@@ -181,6 +181,9 @@ def test_dragging_any_handle_anywhere_gives_a_drawing_or_a_reason(exercise: Exer
         moved = draw(after)
     except GeometryError as refusal:
         assert refusal.why
+        assert refusal.fix
+        assert refusal.about.partition(".")[0] in ("things", "views", "eye_level", "sheet"), refusal.about
+        assert draw(exercise).handles, "what was there before can still be drawn"
         return
     assert read_exercise(after.document()) == after
     assert moved.handles

@@ -4,10 +4,13 @@ import re
 
 import pytest
 
+from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.exercise.ready import READY
+from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.light.tone import face_tone
 from orthopsis.core.wording.advice import ADVICE
-from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES
+from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES, TRY_NEXT
 from orthopsis.core.wording.names import corner_words, edge_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed
@@ -16,7 +19,7 @@ ALL_TEMPLATES = [
     *(t for p in STEPS.values() for t in (p.title, *p.says, p.rule, p.slip)),
     *(t for p in ADVICE.values() for t in (p.text, p.why, *p.cures)),
     *FINDINGS.values(),
-    *(t for table in (PRAISE, ADVICE_TO_STUDENT, NEXT_TIME) for says in table.values() for t in says),
+    *(t for table in (PRAISE, ADVICE_TO_STUDENT, NEXT_TIME, TRY_NEXT) for says in table.values() for t in says),
 ]
 
 
@@ -33,9 +36,19 @@ def test_every_phrase_can_be_said_to_every_class(vocabulary: Vocabulary) -> None
                 assert "eye level" not in said.lower()
 
 
-def test_every_term_of_the_vocabulary_has_both_words_and_is_used() -> None:
+def test_every_term_of_the_vocabulary_has_both_words_and_is_used(monkeypatch: pytest.MonkeyPatch) -> None:
     used = {term.lower() for template in ALL_TEMPLATES for term in re.findall(r"\[([\w ]+)\]", template)}
     assert used <= set(TERMS)
+    say = Wording.term
+
+    def noted(words: Wording, term: str) -> str:
+        used.add(term.lower())
+        return say(words, term)
+
+    monkeypatch.setattr(Wording, "term", noted)
+    for document in READY:
+        draw(read_exercise(document))
+    assert set(TERMS) - used == set(), "terms that nothing says"
     for both in TERMS.values():
         assert set(both) == {"eye_level", "horizon"}
 

@@ -54,11 +54,11 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     frames = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     sigma = HAND_ERROR_MM[prepared.wording.level]
     answer = _Answer(drawing, sigma)
-    matches = match(strokes, expected, frames, answer.explains)
+    matches = match(strokes, expected, frames, answer.explains, sigma)
     parts = split_overhangs(strokes, matches, expected, set(frames))
     if len(parts) > len(strokes):
         strokes = parts
-        matches = match(strokes, expected, frames, answer.explains)
+        matches = match(strokes, expected, frames, answer.explains, sigma)
     lines = _judged(strokes, matches, targets, sigma, answer)
     matched = {m.expected.name for m in matches}
     drawn = [(s.start, s.end) for s in strokes]

@@ -20,6 +20,8 @@ SHORTEST_GUIDE_MM = 25.0
 LONG_SHARE = 0.4
 """A nearly level line over this share of the sheet is its eye level, however much it tilts."""
 ALIKE_DEG = 14.0
+HAND_TURNS = 4.0
+"""... or so many standard deviations of what the hand's own error turns a line of its length."""
 AT_CORNER_MM = 10.0
 CLEARLY_MM = 4.0
 WRONG_WAY_DEG = 150.0
@@ -42,17 +44,22 @@ def match(
     expected: Sequence[Expected],
     points: dict[str, Point],
     is_explained: Callable[[Stroke], bool],
+    sigma_mm: float,
 ) -> list[Match]:
     """Return the matches, one line at most for each stroke; a line in pieces may have several strokes.
 
     Args:
         points: vanishing points by name, for carrying free lines.
         is_explained: tells whether a stroke lies on lines of the answer, and so has not gone astray.
+        sigma_mm: the hand error of the class: a short line turns much by it.
     """
-    placed = _place_free(strokes, expected, points)
+    placed = _place_free(strokes, expected, points, sigma_mm)
     usable = {i: s for i, s in enumerate(strokes) if s.length_mm >= SHORTEST_MM}
     ranked = sorted(
-        (cost, i, j) for i, s in usable.items() for j, e in enumerate(placed) if (cost := _cost(s, e)) is not None
+        (cost, i, j)
+        for i, s in usable.items()
+        for j, e in enumerate(placed)
+        if (cost := _cost(s, e, sigma_mm)) is not None
     )
     taken: dict[int, int] = {}
     for _, i, j in ranked:
@@ -65,7 +72,9 @@ def match(
         free = {
             i: s
             for i, s in usable.items()
-            if _is_free(i, taken, placed) and not _is_one_of(s, _rivals(s, j, placed, found)) and not is_explained(s)
+            if _is_free(i, taken, placed)
+            and not _is_one_of(s, _rivals(s, j, placed, found), sigma_mm)
+            and not is_explained(s)
         }
         gone = _gone_astray(free, e, points)
         if gone is not None:
@@ -95,12 +104,13 @@ def _is_as_long(stroke: Stroke, e: Expected) -> bool:
     return ALIKE_LONG * e.length_mm <= stroke.length_mm <= e.length_mm / ALIKE_LONG
 
 
-def _cost(stroke: Stroke, e: Expected) -> float | None:
+def _cost(stroke: Stroke, e: Expected, sigma_mm: float) -> float | None:
     """Return how badly a stroke fits a line in mm, or None if it cannot be it."""
     angle = angle_between_deg((stroke.start, stroke.end), (e.start, e.end))
-    if angle > ALIKE_DEG:
-        return None
     size = e.length_mm
+    turned_by_hand = math.degrees(math.atan2(HAND_TURNS * sigma_mm * math.sqrt(2), size))
+    if angle > max(ALIKE_DEG, turned_by_hand):
+        return None
     ux, uy = (e.end.x - e.start.x) / size, (e.end.y - e.start.y) / size
     along = [(p.x - e.start.x) * ux + (p.y - e.start.y) * uy for p in (stroke.start, stroke.end)]
     across = [abs((p.x - e.start.x) * uy - (p.y - e.start.y) * ux) for p in (stroke.start, stroke.end)]
@@ -161,13 +171,17 @@ def _turn_deg(drawn: tuple[Point, Point], wanted: tuple[Point, Point]) -> float:
     return math.degrees(math.atan2(abs(p[0] * q[1] - p[1] * q[0]), p[0] * q[0] + p[1] * q[1]))
 
 
-def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point]) -> list[Expected]:
+def _place_free(
+    strokes: Sequence[Stroke], expected: Sequence[Expected], points: dict[str, Point], sigma_mm: float
+) -> list[Expected]:
     result = list(expected)
     fixed = [e for e in expected if e.is_asked and not e.is_free]
-    strokes = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed)]
+    strokes = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed, sigma_mm)]
     for thing, about in dict.fromkeys((e.thing, e.free_about) for e in expected if e.is_free):
         centre = points[about]
-        factor = _best_factor(strokes, [e for e in expected if (e.thing, e.free_about) == (thing, about)], centre)
+        factor = _best_factor(
+            strokes, [e for e in expected if (e.thing, e.free_about) == (thing, about)], centre, sigma_mm
+        )
         for j, e in enumerate(expected):
             if e.thing != thing:
                 continue
@@ -178,9 +192,9 @@ def _place_free(strokes: Sequence[Stroke], expected: Sequence[Expected], points:
     return result
 
 
-def _is_one_of(stroke: Stroke, lines: Sequence[Expected]) -> bool:
+def _is_one_of(stroke: Stroke, lines: Sequence[Expected], sigma_mm: float) -> bool:
     """Tell whether a stroke is clearly one of the lines whose place is given."""
-    return any((cost := _cost(stroke, e)) is not None and cost < CLEARLY_MM for e in lines)
+    return any((cost := _cost(stroke, e, sigma_mm)) is not None and cost < CLEARLY_MM for e in lines)
 
 
 def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
@@ -189,7 +203,7 @@ def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
     return Expected(e.name, e.thing, e.family, e.start, end, e.is_asked, e.free_about)
 
 
-def _best_factor(strokes: Sequence[Stroke], backs: list[Expected], centre: Point) -> float:
+def _best_factor(strokes: Sequence[Stroke], backs: list[Expected], centre: Point, sigma_mm: float) -> float:
     """Return how far these lines were carried, as a factor about a vanishing point, that most strokes agree with."""
     best, found = (0.0, 0.0), 1.0
     for step in range(-28, 36):
@@ -197,7 +211,7 @@ def _best_factor(strokes: Sequence[Stroke], backs: list[Expected], centre: Point
         agree = 0.0
         for e in backs:
             moved = e.scaled(centre, factor)
-            fits = [c for s in strokes if (c := _cost(s, moved)) is not None]
+            fits = [c for s in strokes if (c := _cost(s, moved, sigma_mm)) is not None]
             agree += max((max(0.0, NEAR_MM - c) for c in fits), default=0.0)
         if (agree, -abs(step)) > best:
             best, found = (agree, -abs(step)), factor

@@ -29,11 +29,8 @@ TERMS: dict[str, dict[Vocabulary, str]] = {
     "upright": {"eye_level": "upright", "horizon": "vertical"},
     "uprights": {"eye_level": "uprights", "horizon": "verticals"},
     "level line": {"eye_level": "level line", "horizon": "horizontal line"},
-    "level lines": {"eye_level": "level lines", "horizon": "horizontal lines"},
     "level": {"eye_level": "level", "horizon": "horizontal"},
-    "colour": {"eye_level": "colour", "horizon": "color"},
     "grey": {"eye_level": "grey", "horizon": "gray"},
-    "centimetre": {"eye_level": "centimetre", "horizon": "centimeter"},
 }
 """Common practice, no source: two families of classroom words, British and American spelling with them."""
 
