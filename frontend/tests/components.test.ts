@@ -1,4 +1,4 @@
-import { mount } from '@vue/test-utils'
+import { flushPromises, mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { h } from 'vue'
@@ -116,6 +116,7 @@ describe('a place in a sentence', () => {
     value: 62,
     options: [],
     says: 'the width',
+    hint: '',
   }
 
   it('is typed where it stands, Enter keeps it and Escape does not', async () => {
@@ -129,6 +130,32 @@ describe('a place in a sentence', () => {
     await place.find('input').setValue('9 cm')
     await place.find('input').trigger('keydown', { key: 'Escape' })
     expect(act).toHaveBeenCalledTimes(1)
+  })
+
+  it('keeps what was typed when it is refused, and does not ask again when the field is left', async () => {
+    const act = vi.spyOn(useExercise(), 'act').mockResolvedValue(false)
+    const place = mount(PlaceEditor, { props: { piece, bad: true, thing: 'Crate' } })
+    expect(place.find('button').attributes('aria-label')).toBe('Crate, the width: 62 mm')
+    await place.find('button').trigger('click')
+    await place.find('input').setValue('6 furlongs')
+    await place.find('input').trigger('keydown', { key: 'Enter' })
+    await flushPromises()
+    expect(place.find('input').element.value).toBe('6 furlongs')
+    expect(place.find('input').attributes('aria-invalid')).toBe('true')
+    await place.find('input').trigger('blur')
+    expect(act).toHaveBeenCalledTimes(1)
+    await place.setProps({ piece: { ...piece, value: 70, text: '70 mm' } })
+    expect(place.find('button').text()).toBe('70 mm')
+  })
+
+  it('goes by one mark of an inch ruler without a tail of digits', async () => {
+    const exercise = useExercise()
+    exercise.drawing = { sheet: { division_mm: 1.5875 }, sentences: [] } as never
+    const act = vi.spyOn(exercise, 'act').mockResolvedValue(true)
+    const place = mount(PlaceEditor, { props: { piece: { ...piece, value: 103.1875, text: '4 1/16 in' }, bad: false } })
+    await place.find('button').trigger('click')
+    await place.find('input').trigger('keydown', { key: 'ArrowUp' })
+    expect(act).toHaveBeenCalledWith({ op: 'type', path: 'things.0.width', text: '104.775 mm' })
   })
 })
 

@@ -6,6 +6,7 @@ import time
 from typing import Any
 
 import pypdf
+import pytest
 from fastapi.testclient import TestClient
 
 from orthopsis.core.exercise.document import Exercise, read_exercise
@@ -52,6 +53,7 @@ def test_from_photos_to_the_register(teacher: TestClient, crates: Exercise, empt
     assert [s["state"] for s in sheets.values()] == ["read"] * 3
 
     leaning = teacher.get(f"/api/sheets/{sheets['Tern 2']['id']}").json()
+    assert len(leaning["corners"]) == 4, "the corners that were found are where placing them by hand begins"
     finding = next(f for f in leaning["checked"]["findings"] if f["code"] == "upright_leans")
     assert finding["severity"] >= 2
     key = f"{finding['code']}:{finding['about']}"
@@ -98,6 +100,7 @@ def test_a_sheet_that_is_not_found_is_read_with_corners_placed_by_hand(teacher: 
     read_all(teacher, pile)
     answer = teacher.get(f"/api/sheets/{sheet}").json()
     assert answer["found_by"] == "hand"
+    assert answer["corners"] == [pytest.approx(corner) for corner in photo.corners_px]
     assert answer["checked"]["missing"] == []
     assert teacher.get(f"/api/sheets/{sheet}/flat.jpg").content[:3] == b"\xff\xd8\xff"
 

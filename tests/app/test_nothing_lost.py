@@ -69,6 +69,9 @@ def test_a_lesson_is_planned_with_hour_and_note_changed_removed_and_had_back(
     body = {"class_id": school_class, "exercise_id": exercise, "on_date": "2026-02-03", "at_time": "10:15:00"}
     lesson = teacher.post("/api/lessons", json={**body, "remark": "Half the class", "materials": "Tape"}).json()
     early = teacher.post("/api/lessons", json={**body, "at_time": "08:30:00"}).json()
+    late = teacher.post("/api/lessons", json={**body, "start_step": 99})
+    assert late.status_code == 409
+    assert "no step 99" in late.json()["why"]
     listed = teacher.get("/api/today", params=DAY).json()["lessons"]
     assert [line["id"] for line in listed] == [early["id"], lesson["id"]], "by the hour"
     assert (listed[1]["remark"], listed[1]["materials"]) == ("Half the class", "Tape")

@@ -2138,6 +2138,7 @@ export interface components {
          * @description Plain words, or a place whose value is edited where it stands.
          *
          *     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
+         *     ``hint`` says what a choice means, where its words alone do not.
          */
         SentencePiece: {
             /** Text */
@@ -2168,6 +2169,11 @@ export interface components {
              * @default
              */
             says: string;
+            /**
+             * Hint
+             * @default
+             */
+            hint: string;
         };
         /**
          * SheetAnswer
@@ -2196,6 +2202,11 @@ export interface components {
             confidence: number;
             /** Has Flat */
             has_flat: boolean;
+            /** Corners */
+            corners: [
+                number,
+                number
+            ][];
             /** Has Photo */
             has_photo: boolean;
             checked: components["schemas"]["Checked"] | null;

@@ -28,6 +28,7 @@ export const useKeeper = defineStore('keeper', () => {
   const timers = new Map<number, number>()
   const pauses = new Map<number, number>()
   const busy = new Set<number>()
+  let hasRoom = true
   let onDrawn: (exerciseId: number, drawn: Drawn) => void = () => undefined
   let onVersion: (exerciseId: number, version: number) => void = () => undefined
 
@@ -37,7 +38,7 @@ export const useKeeper = defineStore('keeper', () => {
 
   function put(next: Unsaved): void {
     entries.set(next.exerciseId, next)
-    write(next)
+    hasRoom = write(next)
   }
 
   function drop(id: number): void {
@@ -180,6 +181,10 @@ export const useKeeper = defineStore('keeper', () => {
     for (const id of entries.keys()) settleIn(id, 0)
   }
   useEventListener(window, 'online', tryAll)
+  // Only where the browser has no room for it would an edit be lost with its window.
+  useEventListener(window, 'beforeunload', (event) => {
+    if (entries.size && !hasRoom) event.preventDefault()
+  })
 
   function listen(drawn: typeof onDrawn, version: typeof onVersion): void {
     onDrawn = drawn

@@ -80,6 +80,7 @@ def read_and_check(
         "student_code": reading.code.student if reading.code else "",
         "exercise_code": reading.code.exercise if reading.code else "",
         "flat": reading.flat_jpeg,
+        "corners": [list(corner) for corner in reading.corners_px],
     }
 
 
@@ -202,7 +203,7 @@ def _write(db: Any, sheet_id: int, result: dict[str, Any]) -> None:
         row.state, row.problem = result["state"], result["problem"][:300]
         return
     piles.set_read(row, result["found_by"], result["confidence"], result["strokes"], result["checked"])
-    row.decisions = {}
+    row.decisions, row.found_corners = {}, result["corners"] or None
     if result["flat"]:
         piles.set_picture(db, sheet_id, "flat", result["flat"])
     pile = db.get(Pile, row.pile_id)

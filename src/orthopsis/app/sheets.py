@@ -44,6 +44,7 @@ class SheetAnswer(BaseModel):
     found_by: str
     confidence: float
     has_flat: bool
+    corners: list[tuple[float, float]]
     has_photo: bool
     checked: Checked | None
     decisions: dict[str, str]
@@ -234,6 +235,7 @@ def _answer(db: Db, row: SheetRow) -> SheetAnswer:
         problem=row.problem,
         found_by=row.found_by,
         confidence=row.confidence,
+        corners=[(x, y) for x, y in row.corners or row.found_corners or ()],
         has_flat=row.form != "svg" and row.checked is not None,
         has_photo=row.form != "svg",
         checked=checked,

@@ -13,8 +13,9 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.wording.findings import TITLES
-from orthopsis.store import classes, piles
+from orthopsis.store import classes, exercises, piles
 from orthopsis.store.clock import now
+from orthopsis.store.errors import Refused
 from orthopsis.store.models import ExerciseRow, Lesson, SchoolClass
 
 router = APIRouter(prefix="/api", tags=["today"], responses=PROBLEMS)
@@ -102,12 +103,14 @@ def today(since: date, db: Db, teacher: Me) -> TodayAnswer:
 @router.post("/lessons", status_code=201)
 def plan_lesson(body: LessonRequest, db: Db, teacher: Me) -> LessonLine:
     """Plan a lesson."""
+    _check_step(db, teacher.id, body)
     return _planned(db, classes.plan_lesson(db, teacher.id, _plan(body)))
 
 
 @router.put("/lessons/{lesson_id}")
 def change_lesson(lesson_id: int, body: LessonRequest, db: Db, teacher: Me) -> LessonLine:
     """Change a planned lesson."""
+    _check_step(db, teacher.id, body)
     return _planned(db, classes.plan_lesson(db, teacher.id, _plan(body), lesson_id))
 
 
@@ -123,6 +126,16 @@ def have_lesson_back(lesson_id: int, db: Db, teacher: Me) -> None:
     """Have a lesson back that was removed."""
     classes.get_lesson(db, teacher.id, lesson_id).removed_at = None
     db.commit()
+
+
+def _check_step(db: Db, owner_id: int, body: LessonRequest) -> None:
+    """Refuse a lesson that would begin after the last step."""
+    row = exercises.get_exercise(db, owner_id, body.exercise_id)
+    count = max(1, len(draw(read_exercise(row.document)).steps))
+    if body.start_step > count:
+        raise Refused(
+            "no_such_step", f"“{row.title}” has {count} steps, no step {body.start_step}.", "Choose one of them."
+        )
 
 
 def _plan(body: LessonRequest) -> classes.LessonPlan:

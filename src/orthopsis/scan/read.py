@@ -10,7 +10,16 @@ from orthopsis.core.check.stroke import Stroke
 from orthopsis.paperwork.marks import INSET_MM, QR_MM, SheetCode, qr_square, read_code
 from orthopsis.scan.lines import find_lines, lay_flat
 from orthopsis.scan.picture import kind_of, open_picture
-from orthopsis.scan.sheet import FoundBy, FoundSheet, Matrix, NoSheet, Picture, find_sheet, sheet_from_corners
+from orthopsis.scan.sheet import (
+    FoundBy,
+    FoundSheet,
+    Matrix,
+    NoSheet,
+    Picture,
+    corners_in_photo,
+    find_sheet,
+    sheet_from_corners,
+)
 from orthopsis.scan.vector import lines_of_svg
 
 PREVIEW_PX_PER_MM = 4.0
@@ -25,6 +34,7 @@ class Reading:
     Attributes:
         photo_jpeg: the upload re-encoded; empty for an SVG.
         flat_jpeg: the sheet laid flat, the whole sheet and nothing else; empty for an SVG.
+        corners_px: where the sheet's corners are in the photo, from lower left, anticlockwise.
     """
 
     found_by: FoundBy
@@ -33,6 +43,7 @@ class Reading:
     code: SheetCode | None
     photo_jpeg: bytes
     flat_jpeg: bytes
+    corners_px: tuple[tuple[float, float], ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -72,6 +83,7 @@ def read_sheet(
         _code(opened.grey, sheet, width_mm),
         opened.jpeg,
         _flat_jpeg(opened.jpeg, sheet.to_page, width_mm, height_mm),
+        corners_in_photo(sheet.to_page, width_mm, height_mm),
     )
 
 

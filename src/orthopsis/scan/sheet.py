@@ -60,6 +60,13 @@ def sheet_from_corners(
     return FoundSheet("hand", 1.0, _perspective(source, _page_corners(width_mm, height_mm)))
 
 
+def corners_in_photo(to_page: Matrix, width_mm: float, height_mm: float) -> tuple[tuple[float, float], ...]:
+    """Return where the corners of the sheet are in the photo, from lower left, anticlockwise, pixels."""
+    page = _page_corners(width_mm, height_mm).astype(np.float64).reshape(-1, 1, 2)
+    seen = cv2.perspectiveTransform(page, np.linalg.inv(to_page)).reshape(-1, 2)
+    return tuple((round(float(x), 1), round(float(y), 1)) for x, y in seen)
+
+
 def _perspective(source: NDArray[np.float32], target: NDArray[np.float32]) -> Matrix:
     return np.asarray(cv2.getPerspectiveTransform(source, target), dtype=np.float64)
 

@@ -180,6 +180,8 @@ class SheetRow(Base):
     found_by: Mapped[str] = mapped_column(String(16), default="")
     confidence: Mapped[float] = mapped_column(default=0.0)
     corners: Mapped[list[Any] | None]
+    """Placed by hand, photo pixels from lower left; ``found_corners`` are those that were found."""
+    found_corners: Mapped[list[Any] | None]
     strokes: Mapped[list[Any] | None]
     checked: Mapped[dict[str, Any] | None]
     decisions: Mapped[dict[str, Any]] = mapped_column(default=dict)

@@ -20,6 +20,10 @@ function loaded(event: Event): void {
   const image = event.target as HTMLImageElement
   size.value = { width: image.naturalWidth, height: image.naturalHeight }
   const [w, h] = [image.naturalWidth, image.naturalHeight]
+  if (props.sheet.corners.length === 4) {
+    corners.value = props.sheet.corners.map(([x, y]) => [x, y])
+    return
+  }
   corners.value = [
     [0.1 * w, 0.9 * h],
     [0.9 * w, 0.9 * h],

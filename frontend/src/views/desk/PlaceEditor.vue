@@ -89,6 +89,9 @@ async function nudge(by: number): Promise<void> {
     scrollable
     @update:value="(value: string) => set(value)"
   >
+    <template v-if="piece.hint" #action
+      ><p class="hint">{{ piece.hint }}</p></template
+    >
     <button type="button" class="place" :class="{ bad }" :aria-label="label">
       {{ piece.text }}
     </button>
@@ -138,6 +141,12 @@ async function nudge(by: number): Promise<void> {
   border-bottom-color: var(--accent);
   cursor: text;
   outline-offset: 0;
+}
+
+.hint {
+  margin: 0;
+  max-width: 300px;
+  line-height: 1.35;
 }
 
 .bad {

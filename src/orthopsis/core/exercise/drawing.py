@@ -214,6 +214,7 @@ class SentencePiece(Part):
     """Plain words, or a place whose value is edited where it stands.
 
     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
+    ``hint`` says what a choice means, where its words alone do not.
     """
 
     text: str
@@ -222,6 +223,7 @@ class SentencePiece(Part):
     value: float | str = ""
     options: tuple[PlaceOption, ...] = ()
     says: str = ""
+    hint: str = ""
 
 
 class Sentence(Part):

@@ -20,7 +20,7 @@ from orthopsis.core.sheet.measure import parse_measure
 from orthopsis.core.sheet.paper import OWN, PAPERS, TRADE_NAMES
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, JOINED, OPTIONS, SAYS, UNSTATED
+from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, JOINED, OPTIONS, SAYS, UNSTATED
 from orthopsis.core.wording.names import view_words
 
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
@@ -124,8 +124,9 @@ def choice_piece(text_of: Mapping[str, str], path: str, value: str, says: str) -
     """Return a choice as it stands in the sentence."""
     options = _options(tuple(text_of.items()))
     return SentencePiece(
-        text=text_of.get(value, value), path=path, kind="choice", value=value, options=options, says=says
-    )
+        text=text_of.get(value, value), path=path, kind="choice", value=value, options=options, says=says,
+        hint=HINTS.get(path, ""),
+    )  # fmt: skip
 
 
 @lru_cache(maxsize=256)

@@ -35,6 +35,14 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
 }
+HINTS = {
+    "eye_level.school": "Exercise school: exactly across the middle, found by halving, for first lessons. Composition "
+    "school: a third from the top or the bottom, and never across the middle.",
+    "wording.level": "The youngest get plain words and more time, the oldest the textbook's terms; hands of each level "
+    "are judged by what such hands can do.",
+    "sheet.centre": "Marked lines help to place things; the halves of the edges also find the middle of the sheet.",
+}
+"""What the choices at a place mean, where the words alone do not say it."""
 UNSTATED = {"distance_mm": "an unstated distance", "centre_mm": "an unstated place"}
 """What is read where a value of a view is not stated."""
 SAYS = {

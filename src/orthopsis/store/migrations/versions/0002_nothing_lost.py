@@ -52,6 +52,7 @@ def upgrade() -> None:
     op.add_column("lesson", sa.Column("at_time", sa.Time(), nullable=True))
     op.add_column("lesson", sa.Column("materials", sa.String(400), nullable=False, server_default=""))
     op.add_column("lesson", sa.Column("removed_at", sa.DateTime(), nullable=True))
+    op.add_column("sheet", sa.Column("found_corners", sa.JSON(), nullable=True))
     op.add_column("sheet", sa.Column("removed_at", sa.DateTime(), nullable=True))
     op.add_column("sheet", sa.Column("own_note", sa.Boolean(), nullable=False, server_default=sa.false()))
     _piles_outlive_exercises()
