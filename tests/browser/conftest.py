@@ -58,6 +58,10 @@ def address(server: PrivateServer) -> Iterator[str]:
             code = SheetCode(rows[0].code, student.code, 1)
             photo = simulate_photo(read_exercise(rows[0].document), code, 12, mistakes=mistakes, camera=SMALL)
             piles.add_sheet(db, pile.id, f"{student.alias}.jpg", "jpeg", photo.jpeg)
+        # A pile of its own for those who only look at one.
+        waders = classes.add_class(db, teacher.id, "Waders")
+        looked_at = piles.add_pile(db, teacher.id, waders.id, rows[0].id)
+        piles.add_sheet(db, looked_at.id, "Wader 1.jpg", "jpeg", photo.jpeg)
     reader = Reader(open_sessions(engine), 1)
     reader.start()
     with socket.socket() as probe:

@@ -66,6 +66,13 @@ async function backToPlace(): Promise<void> {
   button.value?.focus()
 }
 
+/** A long list that scrolls is reached by the keyboard too. */
+async function reachable(): Promise<void> {
+  await nextTick()
+  for (const list of document.querySelectorAll<HTMLElement>('.n-base-select-menu .n-scrollbar-container'))
+    list.tabIndex = 0
+}
+
 function set(value: string): Promise<boolean> {
   return exercise.act({ op: 'type', path: props.piece.path, text: value })
 }
@@ -88,6 +95,7 @@ async function nudge(by: number): Promise<void> {
     trigger="click"
     scrollable
     @update:value="(value: string) => set(value)"
+    @update:show="(is: boolean) => is && reachable()"
   >
     <template v-if="piece.hint" #action
       ><p class="hint">{{ piece.hint }}</p></template
