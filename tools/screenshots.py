@@ -27,6 +27,7 @@ CHROMIUM = [
 def today(page: Page) -> None:
     page.goto("/today")
     page.locator(".lessons li").first.wait_for()
+    page.wait_for_load_state("networkidle")
 
 
 def desk(page: Page) -> None:
@@ -90,7 +91,8 @@ def trial(page: Page) -> None:
 def ready(page: Page) -> None:
     page.goto("/desk")
     page.get_by_role("button", name="New exercise").click()
-    page.get_by_role("button", name="Two true cubes, two points").wait_for()
+    page.get_by_role("button", name="Two true cubes, two points", exact=True).wait_for()
+    page.wait_for_load_state("networkidle")
 
 
 def show_two_points(page: Page) -> None:
@@ -102,6 +104,7 @@ def show_two_points(page: Page) -> None:
 def shelf(page: Page) -> None:
     page.goto("/desk")
     page.locator(".shelf li").first.wait_for()
+    page.wait_for_load_state("networkidle")
 
 
 def show(page: Page) -> None:
@@ -169,6 +172,9 @@ def _take(names: list[str], server: subprocess.Popen[str], play: Playwright) -> 
     address = next(line.split()[-1] for line in server.stdout if "http://" in line)
     browser = play.chromium.launch(executable_path="/usr/bin/chromium", args=CHROMIUM)
     page = browser.new_context(base_url=address, viewport={"width": 1280, "height": 800}).new_page()
+    page.add_init_script(
+        "for (const n of ['desk', 'today', 'pile']) localStorage.setItem(`orthopsis.hint.${n}`, 'true')"
+    )
     page.goto("/sign-in")
     page.get_by_role("button", name="Look around").click()
     page.wait_for_url("**/today")
