@@ -4,6 +4,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.exercise.edit_document import changed_at, check_index
 from orthopsis.core.exercise.joining import faces_for
+from orthopsis.core.exercise.landing import landed
 from orthopsis.core.exercise.setting import prepare, setting_of, sheet_of
 from orthopsis.core.exercise.views import VIEWS
 from orthopsis.core.things.parameters import FIRST_CORNER
@@ -11,7 +12,7 @@ from orthopsis.core.things.registry import KINDS
 
 
 def add_thing(exercise: Exercise, kind: str) -> Exercise:
-    """Return the exercise with one more thing of this kind, placed where it can be seen.
+    """Return the exercise with one more thing of this kind, where it is seen, clear of the others.
 
     Raises:
         GeometryError: unknown kind, or too many things.
@@ -34,7 +35,7 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
     held = builds[setting.frame.kind].place(setting, len(exercise.things))
     name = _free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     thing = THING_MODELS[kind].model_validate({"name": name, "view": setting.frame.name, **held})
-    return exercise.model_copy(update={"things": (*exercise.things, thing)})
+    return exercise.model_copy(update={"things": (*exercise.things, landed(exercise, thing))})
 
 
 def _add_on_face(exercise: Exercise, kind: str) -> Exercise:

@@ -10,6 +10,8 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.box import block
+from orthopsis.core.things.box.block import Role
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
 from orthopsis.core.things.letters.assembly import Member, Members, assembled_moves, assembled_solid, panel_of
 from orthopsis.core.things.letters.halves import halves
@@ -24,6 +26,10 @@ from orthopsis.core.things.profile.front import FRONT as PROFILE_FRONT
 from orthopsis.core.things.profile.side import SIDE as PROFILE_SIDE
 from orthopsis.core.things.standing import Joint, Setting
 
+FIRST_TEXT = "A"
+"""What a new word reads until another one is typed: the first letter, of straight strokes."""
+WIDEST_SHARE = 0.6
+"""Up to this share of the way to the point a block grows with its word (no source)."""
 _OWN = {"whose": ("student",)}
 _WHOSE = (
     Clause("It is {whose}. ", {"whose": ("all",)}),
@@ -167,6 +173,7 @@ def _place_front(setting: Setting, count: int) -> Mapping[str, Value]:
     is_low = count % 2 == 0
     bottom = goal.y * 0.2 if is_low else goal.y + (sheet.height_mm - goal.y) * 0.3
     return {
+        "text": FIRST_TEXT,
         "left": setting.across(0.12),
         "bottom": round_to(bottom, sheet.division_mm),
         "width": width,
@@ -178,10 +185,32 @@ def _place_front(setting: Setting, count: int) -> Mapping[str, Value]:
 
 
 def _place_side(setting: Setting, count: int) -> Mapping[str, Value]:
-    """Return values for one more word, on a long block between the points."""
+    """Return values for one more word, on a block between the points."""
     fresh = dict(PROFILE_SIDE.place(setting, count))
     height = float(fresh["height"])  # type: ignore[arg-type]
-    return {**fresh, "width": height * 0.8, "gap": height * 0.15, "left_by": "half", "layout": STRAIGHT}
+    return {**fresh, "text": FIRST_TEXT, "width": height * 0.8, "gap": height * 0.15, "layout": STRAIGHT}
+
+
+def _follow_side(values: Values, setting: Setting, name: str, value: Value) -> Mapping[str, Value]:
+    """Return what else changes; with another text a measured block becomes as much longer as the word.
+
+    A share of the way to a vanishing point is s = l / (l + d) for a length l, so l grows as s / (1 - s) (textbook;
+    from memory): this needs no eye.
+    """
+    if name != "text":
+        return _STRAIGHT_SIDE.follow(values, setting, name, value)
+    side = values.word("side")
+    role: Role = "right" if side == "right" else "left"
+    if side == "level" or values.word(f"{role}_by") != "measured" or values.word("layout") != STRAIGHT:
+        return {}
+    before, after = (
+        on_block(v).face("outline")[0] for v in (values, replace(values, held={**values.held, name: value}))
+    )
+    share = block.side_share(values, setting, role)
+    longer = share / (1 - share) * after / before
+    reach = block.side_reach(values, setting, role)
+    length = round_to(min(longer / (1 + longer), max(share, WIDEST_SHARE)) * reach, setting.sheet.division_mm)
+    return {f"{role}_length": length}
 
 
 def _front_handles(values: Values, setting: Setting) -> Mapping[str, Point]:
@@ -256,8 +285,9 @@ FRONT = replace(
     is_personal=is_own,
     personal=own_name,
 )
+_STRAIGHT_SIDE = _of_word(PROFILE_SIDE, _divided)
 SIDE = replace(
-    _laid_out(_of_word(PROFILE_SIDE, _divided), {"corner": halves}),
+    _laid_out(_STRAIGHT_SIDE, {"corner": halves}),
     sentence=(
         Clause("{text} in {form} letters {layout} on the {side} of a block. ", {"layout": (STRAIGHT,)}),
         Clause("{text} in {form} letters {layout} of a block, in slices {slice} thick. ", {"layout": ("corner",)}),
@@ -267,6 +297,7 @@ SIDE = replace(
         *PROFILE_SIDE.sentence[1:],
     ),
     place=_place_side,
+    follow=_follow_side,
     is_personal=is_own,
     personal=own_name_on_side,
 )
