@@ -9,6 +9,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.drawing import Advice
+from orthopsis.core.exercise.edit_things import add_thing
 from orthopsis.core.exercise.solve import draw
 
 CONE = ("outside_comfortable_cone", "outside_outer_cone")
@@ -58,3 +59,50 @@ def test_rounding_to_the_ruler_never_moves_a_drawing_by_nothing() -> None:
     (advice,) = (a for a in draw(exercise).advice if a.code == "between_marks")
     assert "less than a tenth" in advice.text
     assert "0.0" not in advice.text
+
+
+MOVED = ("side_too_thin", "line_too_flat", "outside_triangle")
+
+
+@settings(max_examples=40, deadline=None)
+@given(
+    st.sampled_from(["one_point", "two_point", "three_point"]),
+    st.sampled_from(["box", "profile"]),
+    st.integers(0, 400),
+    st.integers(0, 280),
+)
+def test_where_a_thing_is_moved_to_nothing_more_is_said(view: str, kind: str, left: int, bottom: int) -> None:
+    exercise = add_thing(edit.set_at(Exercise(), "views.0.kind", view), kind)
+    exercise = edit.set_at(exercise, "things.0.left", float(left))
+    exercise = edit.set_at(exercise, "things.0.bottom", float(bottom))
+    try:
+        before = [a for a in draw(exercise).advice if a.about == "things.0"]
+    except GeometryError:
+        return
+    for advice in before:
+        if advice.code in MOVED and advice.cures:
+            after = [a for a in draw(taken(exercise, advice)).advice if a.about == "things.0"]
+            assert advice.code not in [a.code for a in after], advice.text
+            assert len(after) < len(before) or any(a.code in CONE for a in after), advice.text
+
+
+@pytest.mark.parametrize(
+    ("view", "at", "code"),
+    [
+        ("one_point", (7.0, 99.0), "side_too_thin"),
+        ("two_point", (49.0, 9.0), "line_too_flat"),
+        ("three_point", (7.0, 189.0), "outside_triangle"),
+    ],
+)
+def test_the_usual_faults_of_place_have_a_button(view: str, at: tuple[float, float], code: str) -> None:
+    exercise = add_thing(edit.set_at(Exercise(), "views.0.kind", view), "box")
+    exercise = edit.set_at(edit.set_at(exercise, "things.0.left", at[0]), "things.0.bottom", at[1])
+    (advice,) = (a for a in draw(exercise).advice if a.code == code)
+    assert advice.cures
+
+
+def test_what_stands_on_another_is_moved_along_it_but_not_off_it() -> None:
+    on_top = box("B", 176, 0, 28, 30, joined_to="A", joined_by="on_top")
+    exercise = exercise_of(box("A", 150, 30, 120, 40), on_top)
+    (thin,) = (a for a in draw(exercise).advice if a.code == "side_too_thin" and a.about == "things.1")
+    assert [change.path for change in thin.cures[0].edits] == ["things.1.left"]

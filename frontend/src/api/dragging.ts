@@ -9,6 +9,8 @@ export interface Drag {
   handle: string
   place: Place
   snap: boolean
+  /** Numbers of the things that go with it. */
+  others: number[]
 }
 
 interface Reply {
@@ -32,8 +34,8 @@ export class Dragging {
     this.isTold = false
   }
 
-  async move({ handle, place, snap }: Drag): Promise<Picture> {
-    const drag = { op: 'drag' as const, handle, x: place[0], y: place[1], snap }
+  async move({ handle, place, snap, others }: Drag): Promise<Picture> {
+    const drag = { op: 'drag' as const, handle, x: place[0], y: place[1], snap, others }
     const socket = await this.open()
     if (!socket) {
       const answer = await ask(api.POST('/api/desk/drag', { body: { exercise: this.exercise, drag } }))

@@ -1068,7 +1068,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -1339,7 +1339,7 @@ export interface components {
         };
         /**
          * DragAct
-         * @description Drag a handle to a page place (mm).
+         * @description Drag a handle to a page place (mm); where that moves its thing, others go with it.
          */
         DragAct: {
             /**
@@ -1358,6 +1358,11 @@ export interface components {
              * @default true
              */
             snap: boolean;
+            /**
+             * Others
+             * @default []
+             */
+            others: number[];
         };
         /**
          * DragAnswer
@@ -2495,6 +2500,29 @@ export interface components {
             has_exercises: boolean;
             /** Has Classes */
             has_classes: boolean;
+        };
+        /**
+         * TogetherAct
+         * @description Remove, copy or shift (mm) several things at once.
+         */
+        TogetherAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "copy_together" | "remove_together" | "shift_together";
+            /** Indices */
+            indices: number[];
+            /**
+             * Right Mm
+             * @default 0
+             */
+            right_mm: number;
+            /**
+             * Up Mm
+             * @default 0
+             */
+            up_mm: number;
         };
         /**
          * TonedFace

@@ -10,7 +10,7 @@ import type { DrawnLine } from '@/api/types'
 import { useSheet } from './context'
 import type { Stage } from './stage'
 
-const props = defineProps<{ stage?: Stage; selected?: string; bare?: boolean; weight?: number; hide?: Set<number> }>()
+const props = defineProps<{ stage?: Stage; selected?: string[]; bare?: boolean; weight?: number; hide?: Set<number> }>()
 const { picture, at } = useSheet()
 const thickness = computed(() => props.weight ?? 1)
 
@@ -55,7 +55,7 @@ const paths = computed(() => {
     const look = lookOf(line)
     if (look === 'none') continue
     const fresh = props.stage?.fresh.has(line.id) ? ' fresh' : ''
-    const chosen = props.selected !== undefined && line.thing === props.selected ? ' chosen' : ''
+    const chosen = props.selected?.includes(line.thing) ? ' chosen' : ''
     const key = look + fresh + chosen
     const pieces = found.get(key)
     if (pieces) pieces.push(pathOf(line))

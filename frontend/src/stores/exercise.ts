@@ -15,6 +15,12 @@ import { useKeeper } from '@/keeping/keeper'
 
 const MOST_UNDO = 200
 
+/** Which thing of the exercise a sentence is about; -1 if it is about no thing. */
+export function thingNumber(about: string): number {
+  const [family, number] = about.split('.')
+  return family === 'things' ? Number(number) : -1
+}
+
 export const useExercise = defineStore('exercise', () => {
   const keeper = useKeeper()
   const id = ref(0)
@@ -31,6 +37,14 @@ export const useExercise = defineStore('exercise', () => {
   /** Why the application will not keep the exercise as it is. */
   const refusal = computed(() => keeper.problems.get(id.value) ?? null)
 
+  /** The things that are chosen together, by their names; none while one is chosen after the other. */
+  const together = ref<string[]>([])
+  const others = computed(() =>
+    (drawing.value?.sentences ?? [])
+      .filter((sentence) => together.value.includes(sentence.title))
+      .map((sentence) => thingNumber(sentence.about)),
+  )
+
   keeper.listen(
     (exerciseId, drawn) => {
       if (exerciseId !== id.value) return
@@ -45,6 +59,7 @@ export const useExercise = defineStore('exercise', () => {
   async function load(exerciseId: number): Promise<void> {
     if (id.value === exerciseId && drawing.value && kept.value !== 'kept') return
     drawing.value = null
+    together.value = []
     const path = { exercise_id: exerciseId }
     const answer = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
     const unsaved = await keeper.claim(exerciseId)
@@ -115,7 +130,7 @@ export const useExercise = defineStore('exercise', () => {
 
   /** Drag a handle: the picture follows as fast as the core answers. */
   function drag(handle: string, place: Place, snap: boolean): void {
-    wanted = { handle, place, snap }
+    wanted = { handle, place, snap, others: others.value }
     asking ??= follow()
   }
 
@@ -141,8 +156,8 @@ export const useExercise = defineStore('exercise', () => {
     asking = null
   }
 
-  function actOf({ handle, place, snap }: Drag): Act {
-    return { op: 'drag', handle, x: place[0], y: place[1], snap }
+  function actOf({ handle, place, snap, others }: Drag): Act {
+    return { op: 'drag', handle, x: place[0], y: place[1], snap, others }
   }
 
   /** The hand rests: steps and advice follow, and the drag becomes one thing to undo. */
@@ -233,7 +248,7 @@ export const useExercise = defineStore('exercise', () => {
   }
 
   return {
-    id, version, document, drawing, picture, kept, problem, past, future, title, waiting, refusal,
+    id, version, document, drawing, picture, kept, problem, past, future, title, waiting, refusal, together, others,
     load, act, drag, rest, undo, redo, replace, takeNewer, keepAsCopy, rename, forgetWaiting,
   } // prettier-ignore
 })

@@ -48,7 +48,10 @@ watch(
 const stage = computed(() =>
   exercise.drawing && step.value ? stageAfter(exercise.drawing.steps, step.value) : undefined,
 )
-const thing = computed(() => exercise.drawing?.sentences.find((s) => s.about === chosen.value)?.title || undefined)
+const shown = computed(() => {
+  const thing = exercise.drawing?.sentences.find((s) => s.about === chosen.value)?.title
+  return thing ? [...exercise.together, thing] : exercise.together
+})
 watch(
   () => exercise.drawing?.steps.length,
   (count) => {
@@ -99,7 +102,7 @@ useEventListener('keydown', (event) => {
           @pointerdown="chosen = ''"
         >
           <SheetFaces v-if="!stage || stage.toned" />
-          <SheetLines :stage="stage" :selected="thing" />
+          <SheetLines :stage="stage" :selected="shown" />
           <SheetPoints :marks="stage?.marks" />
           <SheetScales v-if="step" :scales="exercise.drawing.steps[step - 1]?.scales ?? []" :size="13" />
           <SheetMeasures v-if="chosen" :about="chosen" />

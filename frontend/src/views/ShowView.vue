@@ -139,7 +139,7 @@ useSwipe(root, {
         <SheetView :picture="drawing" :label="`Step ${number}: ${step.title}`" :padding="7" reach>
           <SheetFaces v-if="shown.toned" />
           <SheetLines v-if="hiddenToo" :stage="hiddenToo" :weight="1.4" />
-          <SheetLines :stage="shown" :weight="1.9" :selected="step.thing" />
+          <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
           <SheetPoints :marks="moving ? [] : shown.marks" :size="11" />
           <SheetScales :scales="step.scales" />
           <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />

@@ -9,9 +9,10 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise import edit, edit_things, edit_views
-from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.exercise.document import MOST_THINGS, Exercise, read_exercise
 from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
+from orthopsis.core.exercise.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
@@ -65,6 +66,15 @@ class ThingAct(BaseModel):
     index: int
 
 
+class TogetherAct(BaseModel):
+    """Remove, copy or shift (mm) several things at once."""
+
+    op: Literal["remove_together", "copy_together", "shift_together"]
+    indices: Annotated[list[int], Field(min_length=1, max_length=MOST_THINGS)]
+    right_mm: Coordinate = 0.0
+    up_mm: Coordinate = 0.0
+
+
 class MoveAct(BaseModel):
     """Move a thing in the order from near to far."""
 
@@ -98,13 +108,14 @@ class BringBackAct(BaseModel):
 
 
 class DragAct(BaseModel):
-    """Drag a handle to a page place (mm)."""
+    """Drag a handle to a page place (mm); where that moves its thing, others go with it."""
 
     op: Literal["drag"]
     handle: Path
     x: Coordinate
     y: Coordinate
     snap: bool = True
+    others: Annotated[list[int], Field(max_length=MOST_THINGS)] = []
 
 
 Act = Annotated[
@@ -114,6 +125,7 @@ Act = Annotated[
     | AddViewAct
     | RemoveViewAct
     | ThingAct
+    | TogetherAct
     | MoveAct
     | RenameAct
     | StepActOn
@@ -208,6 +220,12 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
         case ThingAct():
             change_thing = edit_things.remove_thing if act.op == "remove" else edit_things.copy_thing
             return change_thing(exercise, act.index)
+        case TogetherAct(op="remove_together"):
+            return remove_together(exercise, act.indices)
+        case TogetherAct(op="copy_together"):
+            return copy_together(exercise, act.indices)
+        case TogetherAct():
+            return shift_together(exercise, act.indices, (act.right_mm, act.up_mm))
         case MoveAct():
             return edit_things.move_thing(exercise, act.index, act.by)
         case RenameAct():
@@ -217,7 +235,7 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
         case BringBackAct():
             return bring_back(exercise, act.key)
         case DragAct():
-            return edit.drag(exercise, act.handle, act.x, act.y, snap=act.snap)
+            return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
 
 
 def _answer(exercise: Exercise) -> Response:

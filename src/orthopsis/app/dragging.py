@@ -13,9 +13,9 @@ from orthopsis.app.desk import Document, DragAct
 from orthopsis.app.problems import Problem, problem_of
 from orthopsis.app.session import COOKIE, is_other_host, is_other_site, is_signed_in
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
 from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.exercise.edit_together import drag_together
 from orthopsis.core.exercise.solve import draw_picture
 
 router = APIRouter()
@@ -96,7 +96,7 @@ def _answer(exercise: Exercise | None, message: DragMessage) -> tuple[Exercise |
     if message.drag is None:
         return exercise, ExerciseReply(exercise=exercise.document())
     act = message.drag
-    moved = edit.drag(exercise, act.handle, act.x, act.y, snap=act.snap)
+    moved = drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
     return moved, PictureReply(picture=draw_picture(moved))
 
 

@@ -7,8 +7,9 @@ import { api, ask } from '@/api/client'
 import type { Act, Sentence } from '@/api/types'
 import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
-import { useExercise } from '@/stores/exercise'
+import { thingNumber, useExercise } from '@/stores/exercise'
 
+import ChooseSeveral from './ChooseSeveral.vue'
 import PlaceEditor from './PlaceEditor.vue'
 
 const props = defineProps<{ chosen: string }>()
@@ -17,11 +18,24 @@ const exercise = useExercise()
 const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
 const root = ref<HTMLElement>()
 const sentences = computed(() => exercise.drawing?.sentences ?? [])
-const things = computed(() => sentences.value.filter((s) => s.about.startsWith('things.')))
+const things = computed(() => sentences.value.filter((s) => thingNumber(s.about) >= 0))
 const problemAbout = computed(() => exercise.problem?.about ?? '')
 
-function indexOf(sentence: Sentence): number {
-  return Number(sentence.about.split('.')[1])
+/** Several things are being chosen. */
+const several = ref(false)
+
+function choose(sentence: Sentence, event: MouseEvent): void {
+  const isThing = thingNumber(sentence.about) >= 0
+  if (!isThing || !(event.shiftKey || event.ctrlKey || event.metaKey)) return emit('choose', sentence.about)
+  const before = sentences.value.find((s) => s.about === props.chosen && thingNumber(s.about) >= 0)
+  if (!several.value && before) exercise.together = [before.title]
+  several.value = true
+  toggle(sentence.title)
+}
+
+function toggle(name: string): void {
+  const isIn = exercise.together.includes(name)
+  exercise.together = isIn ? exercise.together.filter((other) => other !== name) : [...exercise.together, name]
 }
 
 function problemOf(sentence: Sentence): boolean {
@@ -48,7 +62,7 @@ function menuOf(sentence: Sentence): { label: string; key: string }[] {
 }
 
 async function menu(sentence: Sentence, key: string): Promise<void> {
-  const index = indexOf(sentence)
+  const index = Number(sentence.about.split('.')[1])
   if (key === 'one_point' || key === 'two_point') await exercise.act({ op: 'add_view', kind: key })
   if (key === 'remove_view') await exercise.act({ op: key, index })
   if (key === 'nearer' || key === 'farther') await exercise.act({ op: 'move', index, by: key === 'nearer' ? -1 : 1 })
@@ -70,7 +84,8 @@ async function add(kind: string): Promise<void> {
 
 async function rename(sentence: Sentence, event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
-  if (!(await exercise.act({ op: 'rename', index: indexOf(sentence), name: field.value }))) field.value = sentence.title
+  if (!(await exercise.act({ op: 'rename', index: thingNumber(sentence.about), name: field.value })))
+    field.value = sentence.title
 }
 
 watch(
@@ -97,8 +112,15 @@ function wordsOf(act: Act): string {
   if (act.op === 'type') return `${place === 'title' ? 'name' : (piece?.says ?? 'a value')} ${act.text}`
   if (act.op === 'drag') return 'something moved by hand'
   return (
-    { add: 'a new thing', copy: 'a copy', remove: 'something removed', rename: 'a name' }[act.op as string] ??
-    'a change'
+    {
+      add: 'a new thing',
+      copy: 'a copy',
+      copy_together: 'copies',
+      remove_together: 'several things removed',
+      shift_together: 'several things moved',
+      remove: 'something removed',
+      rename: 'a name',
+    }[act.op as string] ?? 'a change'
   )
 }
 
@@ -133,9 +155,17 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
         bad: problemOf(sentence),
       }"
       :aria-current="chosen === sentence.about ? 'true' : undefined"
-      @click="emit('choose', sentence.about)"
+      @click="choose(sentence, $event)"
     >
       <header v-if="sentence.title || isView(sentence)">
+        <input
+          v-if="several && !isView(sentence)"
+          type="checkbox"
+          :checked="exercise.together.includes(sentence.title)"
+          :aria-label="`choose ${sentence.title}`"
+          @click.stop
+          @change="toggle(sentence.title)"
+        />
         <strong v-if="isView(sentence)">{{ sentence.title || 'Points' }}</strong>
         <input
           v-else
@@ -181,6 +211,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <div v-if="exercise.problem && !sentences.some(problemOf)" class="problem" role="alert">
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
+    <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="things.map((thing) => thing.title)" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
     <div class="add">
       <button v-for="kind in kinds ?? []" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
@@ -233,7 +264,14 @@ header {
   justify-content: space-between;
 }
 
-header input {
+header input[type='checkbox'] {
+  width: 20px;
+  height: 20px;
+  margin: 0 10px 0 0;
+  accent-color: var(--accent);
+}
+
+header input:not([type='checkbox']) {
   font: inherit;
   font-weight: 700;
   background: transparent;
@@ -242,6 +280,7 @@ header input {
   padding: 0 4px;
   margin-left: -5px;
   max-width: 190px;
+  margin-right: auto;
 }
 
 header input:hover,

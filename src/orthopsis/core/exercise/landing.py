@@ -11,7 +11,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.advice.piece import drawn_points
 from orthopsis.core.exercise.advice.placing import on_placing
 from orthopsis.core.exercise.advice.sheet import on_marks
-from orthopsis.core.exercise.advice.things import on_thing
+from orthopsis.core.exercise.advice.things import said_of
 from orthopsis.core.exercise.document import Exercise, ThingDocument
 from orthopsis.core.exercise.picture import Solved, solve
 from orthopsis.core.exercise.setting import prepare, setting_of
@@ -103,7 +103,7 @@ def _sized(sheet: Sheet, thing: ThingDocument, times: float) -> ThingDocument:
 
 def _said_against(alone: Solved) -> int:
     placed = alone.prepared.things[0]
-    advice = itertools.chain(on_placing(alone), on_thing(alone, placed), on_marks(alone))
+    advice = itertools.chain(on_placing(alone), said_of(alone, placed), on_marks(alone))
     return sum(one.code not in OF_THE_POINTS for one in advice)
 
 

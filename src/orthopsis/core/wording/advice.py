@@ -40,7 +40,7 @@ ADVICE: dict[str, AdvicePhrases] = {
     "side_too_thin": AdvicePhrases(
         "The {side} of “{thing}” shows only {value} wide; under {limit} it is hard to draw.",
         "The nearer a box stands to straight before the [vanishing point], the thinner its side.",
-        ("Move it away from the [vanishing point], or make it deeper",),
+        ("Move it farther from the [vanishing point]",),
     ),
     "lines_too_close": AdvicePhrases(
         "Two [guide lines] of “{thing}” run {value} apart; a pencil parts {limit}.",
@@ -110,7 +110,7 @@ ADVICE: dict[str, AdvicePhrases] = {
     "outside_triangle": AdvicePhrases(
         "“{thing}” reaches {value} out of the triangle of the three points.",
         "In three-point a thing stays inside the triangle of its points; outside of it edges spread the wrong way.",
-        ("Make it smaller, or move it to the middle",),
+        ("Move it toward the middle of the three points",),
     ),
     "absurd_depth": AdvicePhrases(
         "{side} of “{thing}” would be {value} times as long as it is tall.",

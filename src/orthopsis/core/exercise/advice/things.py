@@ -1,12 +1,13 @@
 """Advice on one thing: is it on the paper, do its sides show, can its lines be drawn?"""
 
 import math
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator
 
 import shapely
 
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
 from orthopsis.core.construct.engine import Ruled
+from orthopsis.core.exercise.advice.moving import TIMES, Shift, moved_until_unsaid
 from orthopsis.core.exercise.advice.piece import drawn_points, piece
 from orthopsis.core.exercise.drawing import Advice, CureEdit
 from orthopsis.core.exercise.picture import Solved
@@ -26,10 +27,33 @@ SEEN_SHARE = 0.3
 """A face of which less than this share is seen is not drawn as a face (no source)."""
 THIN_MM = 4.0
 """A side narrower than this is hard to draw with a pencil and a ruler (common practice, no source)."""
+THIN_SHIFT = 4.0
+"""So many times as far as a side is too thin its thing is moved at first (no source)."""
 
 
 def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on one thing: off the paper, straight before a point, thin sides, lines too close or too flat."""
+    yield from _said_of(solved, placed, _moved)
+
+
+def _moved(solved: Solved, placed: Placed, code: str, shifts: list[Shift]) -> list[CureEdit]:
+    """Return where a thing would have to be moved to; what is said of it there is asked without further cures."""
+    return moved_until_unsaid(solved, placed, code, shifts, said_of)
+
+
+def said_of(solved: Solved, placed: Placed) -> list[Advice]:
+    """Return what ``on_thing`` says, without looking for the places that would cure it."""
+    return list(_said_of(solved, placed, _unmoved))
+
+
+def _unmoved(solved: Solved, placed: Placed, code: str, shifts: list[Shift]) -> list[CureEdit]:
+    return []
+
+
+_Mover = Callable[[Solved, Placed, str, list[Shift]], list[CureEdit]]
+
+
+def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
     about, name = f"things.{placed.index}", placed.values.name
     drawn = drawn_points(solved, placed)
     yield from _off_paper(solved, placed, drawn)
@@ -38,11 +62,11 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
         yield piece(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
         return
-    yield from _thin_sides(solved, placed)
+    yield from _thin_sides(solved, placed, move)
     yield from _close_lines(solved, placed, guides)
-    yield from _flat_lines(solved, placed, guides)
+    yield from _flat_lines(solved, placed, guides, move)
     if placed.setting.frame.kind == "three_point":
-        yield from _outside_triangle(solved, placed, drawn)
+        yield from _outside_triangle(solved, placed, drawn, move)
     if placed.setting.frame.is_metric:
         yield from _absurd_depth(solved, placed)
 
@@ -55,21 +79,31 @@ def on_crossing(solved: Solved) -> Iterator[Advice]:
         yield piece(solved, "things_cross", f"things.{j}", 1, 0, "things", shown, [edit])
 
 
-def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:
+def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled], move: _Mover) -> Iterator[Advice]:
     """Say that a line to a point on the eye level runs too flat to it."""
     level = placed.setting.frame.level_mm
     goals = placed.setting.frame.vanishing
     angles = [
-        math.degrees(math.atan2(abs(level - g.start.y), abs(goals[g.rests_on].x - g.start.x)))
+        (math.degrees(math.atan2(abs(level - g.start.y), abs(goals[g.rests_on].x - g.start.x))), g)
         for g in guides
         if g.rests_on and goals[g.rests_on].y == level and abs(level - g.start.y) > ON_LEVEL_MM
     ]
-    if angles and min(angles) < FLAT_DEG:
-        shown = {"thing": placed.values.name, "value": f"{min(angles):.1f}", "limit": f"{FLAT_DEG:.0f}"}
-        yield piece(solved, "line_too_flat", f"things.{placed.index}", min(angles), FLAT_DEG, "°", shown)
+    if not angles:
+        return
+    angle, flattest = min(angles, key=lambda pair: pair[0])
+    if angle < FLAT_DEG:
+        shown = {"thing": placed.values.name, "value": f"{angle:.1f}", "limit": f"{FLAT_DEG:.0f}"}
+        from_level = flattest.start.y - level
+        steep = abs(goals[flattest.rests_on].x - flattest.start.x) * math.tan(math.radians(FLAT_DEG))
+        away = math.copysign(steep - abs(from_level), from_level)
+        across = -math.copysign(steep + abs(from_level), from_level)
+        code = "line_too_flat"
+        aside = math.copysign(steep, placed.values.first.x - flattest.start.x)
+        edits = move(solved, placed, code, [(0.0, away), (0.0, across), (aside, 0.0)])
+        yield piece(solved, code, f"things.{placed.index}", angle, FLAT_DEG, "°", shown, edits)
 
 
-def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
+def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point], move: _Mover) -> Iterator[Advice]:
     """Say how far a thing reaches out of the triangle of its three points."""
     a, b, c = (placed.setting.frame.way(role).goal for role in ("left", "right", "up"))
     over = 0.0
@@ -79,7 +113,13 @@ def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point]) -> Ite
         over = max(over, max(-sign * offset(point, side) for point in drawn))
     if over > 0:
         shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
-        yield piece(solved, "outside_triangle", f"things.{placed.index}", over, 0.0, "mm", shown)
+        middle = Point((a.x + b.x + c.x) / 3, (a.y + b.y + c.y) / 3)
+        at = placed.values.first
+        share = min(over / max(math.dist(at.xy, middle.xy), ON_LEVEL_MM), 1 / TIMES[-1])
+        inward = (share * (middle.x - at.x), share * (middle.y - at.y))
+        code = "outside_triangle"
+        edits = move(solved, placed, code, [inward])
+        yield piece(solved, code, f"things.{placed.index}", over, 0.0, "mm", shown, edits)
 
 
 def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
@@ -129,7 +169,11 @@ def _inward(mm: float, shift: float, division: float) -> float:
     return round_to(mm + shift + away, division)
 
 
-def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
+_FROM_POINT: dict[str, Shift] = {"left": (1.0, 0.0), "right": (-1.0, 0.0), "top": (0.0, -1.0), "bottom": (0.0, 1.0)}
+"""Which way a thing goes so that more of a side is seen, by how the side is turned."""
+
+
+def _thin_sides(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
     """Say which visible side faces are thinner across than can be drawn: the thinnest of each direction."""
     built, thinnest = solved.built[placed.index], dict[str, float]()
     for face in built.faces:
@@ -148,7 +192,10 @@ def _thin_sides(solved: Solved, placed: Placed) -> Iterator[Advice]:
                 "value": f"{width:.1f} mm",
                 "limit": f"{THIN_MM:.0f} mm",
             }
-            yield piece(solved, "side_too_thin", f"things.{placed.index}", width, THIN_MM, "mm", shown)
+            code, (right, up) = "side_too_thin", _FROM_POINT.get(side, (0.0, 0.0))
+            far = max(THIN_SHIFT * (THIN_MM - width), solved.prepared.sheet.division_mm)
+            edits = move(solved, placed, code, [(right * far, up * far)])
+            yield piece(solved, code, f"things.{placed.index}", width, THIN_MM, "mm", shown, edits)
 
 
 def _is_seen(solved: Solved, thing: str, face: str) -> bool:

@@ -1,0 +1,113 @@
+<script setup lang="ts">
+/** Several things chosen at once: moved by a measure, or with the one that is dragged; copied; removed. */
+import { computed, nextTick, ref, watch } from 'vue'
+
+import { useExercise } from '@/stores/exercise'
+
+const props = defineProps<{ names: string[] }>()
+const several = defineModel<boolean>('several', { required: true })
+const exercise = useExercise()
+const bar = ref<HTMLElement>()
+
+const count = computed(() => exercise.together.length)
+/** Ten divisions of the ruler: as far as an arrow key with Shift goes. */
+const step = computed(() => 10 * (exercise.picture?.sheet.division_mm ?? 1))
+const WAYS = [
+  { says: 'left', right: -1, up: 0 },
+  { says: 'right', right: 1, up: 0 },
+  { says: 'up', right: 0, up: 1 },
+  { says: 'down', right: 0, up: -1 },
+]
+
+async function begin(): Promise<void> {
+  several.value = true
+  await nextTick()
+  bar.value?.querySelector('button')?.focus()
+}
+
+function end(): void {
+  several.value = false
+  exercise.together = []
+}
+
+async function copy(): Promise<void> {
+  const before = new Set(props.names)
+  if (!(await exercise.act({ op: 'copy_together', indices: exercise.others, right_mm: 0, up_mm: 0 }))) return
+  await nextTick()
+  exercise.together = props.names.filter((name) => !before.has(name))
+}
+
+async function remove(): Promise<void> {
+  if (await exercise.act({ op: 'remove_together', indices: exercise.others, right_mm: 0, up_mm: 0 })) end()
+}
+
+function shift(right: number, up: number): void {
+  const by = { right_mm: right * step.value, up_mm: up * step.value }
+  void exercise.act({ op: 'shift_together', indices: exercise.others, ...by })
+}
+
+// What is gone, or called otherwise, is not chosen any more.
+watch(
+  () => props.names,
+  (names) => (exercise.together = exercise.together.filter((name) => names.includes(name))),
+)
+</script>
+
+<template>
+  <p v-if="!several" class="begin">
+    <button type="button" class="word-button" @click="begin">Choose several</button>
+  </p>
+  <div v-else ref="bar" class="bar" role="group" aria-label="Several things" @keydown.esc="end">
+    <p aria-live="polite">
+      <strong>{{ count ? `${count} chosen.` : 'None chosen yet.' }}</strong>
+      {{ count ? 'Drag the ring of one of them and all move.' : 'Tick what you mean, or press it with Shift held.' }}
+    </p>
+    <div class="acts">
+      <button v-if="count < names.length" type="button" class="word-button" @click="exercise.together = [...names]">
+        Choose all
+      </button>
+      <template v-if="count">
+        <span>Move</span>
+        <button
+          v-for="way in WAYS"
+          :key="way.says"
+          type="button"
+          class="word-button"
+          :aria-label="`move ${way.says}`"
+          @click="shift(way.right, way.up)"
+        >
+          {{ way.says }}
+        </button>
+        <button type="button" class="word-button" @click="copy">Copy</button>
+        <button type="button" class="word-button" @click="remove">Remove</button>
+      </template>
+      <button type="button" class="word-button" @click="end">Done</button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.begin {
+  margin: 10px 0 0 11px;
+}
+
+.bar {
+  position: sticky;
+  bottom: 0;
+  margin-top: 10px;
+  padding: 8px 14px;
+  background: var(--accent-soft);
+  border-top: 1px solid var(--line);
+  line-height: 1.4;
+}
+
+.bar p {
+  margin: 0 0 4px;
+}
+
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 4px 12px;
+}
+</style>
