@@ -6,7 +6,7 @@ import type { HandlePlace, Place } from '@/api/types'
 
 import { useSheet } from './context'
 
-const props = defineProps<{ selected?: string }>()
+const props = defineProps<{ selected?: string; others?: string[] }>()
 const emit = defineEmits<{
   select: [about: string]
   drag: [id: string, place: Place, snap: boolean]
@@ -64,7 +64,7 @@ const handles = computed(() =>
     .map((handle) => ({
       handle,
       at: at(handle.at),
-      chosen: props.selected === handle.about,
+      chosen: props.selected === handle.about || (props.others?.includes(handle.about) && handle.shape === 'place'),
       kind: handle.shape,
     })),
 )

@@ -106,7 +106,14 @@ useEventListener('keydown', (event) => {
           <SheetPoints :marks="stage?.marks" />
           <SheetScales v-if="step" :scales="exercise.drawing.steps[step - 1]?.scales ?? []" :size="13" />
           <SheetMeasures v-if="chosen" :about="chosen" />
-          <SheetHandles v-if="!stage" :selected="chosen" @select="choose" @drag="exercise.drag" @rest="exercise.rest" />
+          <SheetHandles
+            v-if="!stage"
+            :selected="chosen"
+            :others="exercise.others.map((n) => `things.${n}`)"
+            @select="choose"
+            @drag="exercise.drag"
+            @rest="exercise.rest"
+          />
         </SheetView>
       </div>
     </section>

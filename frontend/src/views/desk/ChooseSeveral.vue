@@ -8,6 +8,7 @@ const props = defineProps<{ names: string[] }>()
 const several = defineModel<boolean>('several', { required: true })
 const exercise = useExercise()
 const bar = ref<HTMLElement>()
+const first = ref<HTMLElement>()
 
 const count = computed(() => exercise.together.length)
 /** Ten divisions of the ruler: as far as an arrow key with Shift goes. */
@@ -25,9 +26,11 @@ async function begin(): Promise<void> {
   bar.value?.querySelector('button')?.focus()
 }
 
-function end(): void {
+async function end(): Promise<void> {
   several.value = false
   exercise.together = []
+  await nextTick()
+  first.value?.focus()
 }
 
 async function copy(): Promise<void> {
@@ -38,7 +41,7 @@ async function copy(): Promise<void> {
 }
 
 async function remove(): Promise<void> {
-  if (await exercise.act({ op: 'remove_together', indices: exercise.others, right_mm: 0, up_mm: 0 })) end()
+  if (await exercise.act({ op: 'remove_together', indices: exercise.others, right_mm: 0, up_mm: 0 })) await end()
 }
 
 function shift(right: number, up: number): void {
@@ -49,13 +52,16 @@ function shift(right: number, up: number): void {
 // What is gone, or called otherwise, is not chosen any more.
 watch(
   () => props.names,
-  (names) => (exercise.together = exercise.together.filter((name) => names.includes(name))),
+  (names) => {
+    const left = exercise.together.filter((name) => names.includes(name))
+    if (left.length < exercise.together.length) exercise.together = left
+  },
 )
 </script>
 
 <template>
   <p v-if="!several" class="begin">
-    <button type="button" class="word-button" @click="begin">Choose several</button>
+    <button ref="first" type="button" class="word-button" @click="begin">Choose several</button>
   </p>
   <div v-else ref="bar" class="bar" role="group" aria-label="Several things" @keydown.esc="end">
     <p aria-live="polite">
@@ -67,7 +73,7 @@ watch(
         Choose all
       </button>
       <template v-if="count">
-        <span>Move</span>
+        <span class="move">Move</span>
         <button
           v-for="way in WAYS"
           :key="way.says"
@@ -93,9 +99,10 @@ watch(
 
 .bar {
   position: sticky;
-  bottom: 0;
+  bottom: -20px;
   margin-top: 10px;
-  padding: 8px 14px;
+  margin-bottom: -20px;
+  padding: 8px 14px 10px;
   background: var(--accent-soft);
   border-top: 1px solid var(--line);
   line-height: 1.4;
@@ -105,9 +112,14 @@ watch(
   margin: 0 0 4px;
 }
 
+.move {
+  padding-left: 6px;
+}
+
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 12px;
+  align-items: baseline;
+  gap: 0 2px;
 }
 </style>

@@ -21,6 +21,8 @@ const sentences = computed(() => exercise.drawing?.sentences ?? [])
 const things = computed(() => sentences.value.filter((s) => thingNumber(s.about) >= 0))
 const problemAbout = computed(() => exercise.problem?.about ?? '')
 
+const names = computed(() => things.value.map((thing) => thing.title))
+
 /** Several things are being chosen. */
 const several = ref(false)
 
@@ -211,7 +213,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <div v-if="exercise.problem && !sentences.some(problemOf)" class="problem" role="alert">
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
-    <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="things.map((thing) => thing.title)" />
+    <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
     <div class="add">
       <button v-for="kind in kinds ?? []" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
