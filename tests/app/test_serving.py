@@ -146,6 +146,26 @@ def test_beginning_anew_after_a_crash_keeps_the_earlier_data_whole(tmp_path: Pat
         assert again.process.wait(timeout=60) == 0
 
 
+def test_a_program_that_was_killed_is_begun_again_at_once_on_its_port(server: PrivateServer, tmp_path: Path) -> None:
+    with running(tmp_path / "data", "--port", "0", database=server.url) as killed:
+        address = killed.address
+        wait_until(lambda: answers(address))
+    port = address.rpartition(":")[2]
+    with running(tmp_path / "data", "--port", port, database=server.url) as again:
+        assert again.address == address
+        wait_until(lambda: answers(address))
+
+
+def test_no_save_that_was_acknowledged_is_lost_when_program_and_database_are_killed() -> None:
+    bench = Path(__file__).parents[2] / "benchmarks" / "kill.py"
+    told = subprocess.run([sys.executable, str(bench), "--kills", "3"], capture_output=True, text=True, check=False)
+    assert told.returncode == 0, told.stderr[-2000:]
+    lost, refused = (line.split("\t") for line in told.stdout.splitlines()[:2])
+    assert lost[:2] == ["kill.lost", "0"], lost
+    assert refused[:2] == ["kill.refused", "0"], refused
+    assert int(lost[5].split()[-2]) > 20, "hardly anything was saved"
+
+
 @pytest.mark.parametrize(
     ("arguments", "data", "database", "said"),
     [

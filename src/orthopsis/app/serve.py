@@ -12,6 +12,7 @@ import signal
 import socket
 import sys
 import threading
+import time
 from collections.abc import Iterator
 from concurrent.futures import ThreadPoolExecutor
 from contextlib import contextmanager
@@ -24,6 +25,8 @@ from orthopsis.store.server import PrivateServer
 
 DATA = Path(os.environ.get("ORTHOPSIS_DATA", ROOT / ".data"))
 FIRST_PORT, LAST_PORT = 8000, 65535
+PORT_PATIENCE_S = 4.0
+"""How long a port that is taken is waited for: the processes of a killed run end by themselves within a second."""
 
 
 def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
@@ -39,7 +42,7 @@ def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:
             return _refuse(f"Orthopsis is already running on this data, at {running}. Open it there, or stop it first.")
         if fresh and not _begin_anew(yes):
             return 0
-        listening = _listening(port)
+        listening = _listening_soon(port)
         if listening is None:
             return _refuse(f"Port {port} is taken. Leave --port out, and the next free one is used.")
         with listening, _only_one(listening.getsockname()[1]), _database() as url:
@@ -148,6 +151,16 @@ def _begin_anew(yes: bool) -> bool:
     shutil.move(DATA, backup)
     _say(f"the earlier data is kept in {backup}")
     return True
+
+
+def _listening_soon(wanted: int | None) -> socket.socket | None:
+    """Return a socket as ``_listening`` does; what a killed run has left behind is given a moment to let go of it."""
+    end = time.monotonic() + PORT_PATIENCE_S
+    while True:
+        listening = _listening(wanted)
+        if listening is not None or time.monotonic() > end:
+            return listening
+        time.sleep(0.1)
 
 
 def _listening(wanted: int | None) -> socket.socket | None:
