@@ -2,10 +2,12 @@
 import { NConfigProvider, NDialogProvider, NGlobalStyle, NMessageProvider } from 'naive-ui'
 
 import { useKeeper } from './keeping/keeper'
+import { useKeptFocus } from './shell/keepFocus'
 import TopBar from './shell/TopBar.vue'
 import { themeOverrides } from './theme/theme'
 
 void useKeeper().resume()
+useKeptFocus()
 
 function skip(to: string): void {
   document.getElementById(to)?.focus()
@@ -31,6 +33,13 @@ function skip(to: string): void {
     </NMessageProvider>
   </NConfigProvider>
 </template>
+
+<style>
+/* What only takes the focus over from what has gone is no place to press: it shows no ring. */
+[tabindex='-1']:focus {
+  outline: none;
+}
+</style>
 
 <style scoped>
 .fill {

@@ -25,8 +25,8 @@ from orthopsis.store.server import PrivateServer
 
 DATA = Path(os.environ.get("ORTHOPSIS_DATA", ROOT / ".data"))
 FIRST_PORT, LAST_PORT = 8000, 65535
-PORT_PATIENCE_S = 4.0
-"""How long a port that is taken is waited for: the processes of a killed run end by themselves within a second."""
+PORT_PATIENCE_S = 15.0
+"""How long a port that is taken is waited for: what a killed run left behind ends as soon as it has got going."""
 
 
 def serve(*, port: int | None, fresh: bool, yes: bool, demo: bool) -> int:

@@ -6,6 +6,7 @@ import { computed, ref, watch } from 'vue'
 
 import { api, ask } from '@/api/client'
 import type { Finding, SheetAnswer } from '@/api/types'
+import { isControl } from '@/shell/keepFocus'
 import { useSay } from '@/shell/useSay'
 
 const props = defineProps<{ sheet: SheetAnswer; students: { id: number; alias: string }[] }>()
@@ -93,7 +94,7 @@ useEventListener('keydown', (event) => {
     event.preventDefault()
     return KEYS[event.key]!()
   }
-  if (event.key !== 'Enter' || event.target instanceof HTMLButtonElement || (inText && !event.ctrlKey)) return
+  if (event.key !== 'Enter' || (inText ? !event.ctrlKey : isControl(event.target))) return
   event.preventDefault()
   void keep()
 })

@@ -20,6 +20,10 @@ const WAYS = [
   { says: 'down', right: 0, up: -1 },
 ]
 
+function all(): void {
+  exercise.together = count.value < props.names.length ? [...props.names] : []
+}
+
 async function begin(): Promise<void> {
   several.value = true
   await nextTick()
@@ -69,8 +73,8 @@ watch(
       {{ count ? 'Drag the ring of one of them and all move.' : 'Tick what you mean, or press it with Shift held.' }}
     </p>
     <div class="acts">
-      <button v-if="count < names.length" type="button" class="word-button" @click="exercise.together = [...names]">
-        Choose all
+      <button type="button" class="word-button" @click="all">
+        {{ count < names.length ? 'Choose all' : 'Choose none' }}
       </button>
       <template v-if="count">
         <span class="move">Move</span>
