@@ -175,3 +175,23 @@ def test_what_was_removed_is_deleted_for_good_only_after_a_while(db: Session, ow
     assert fresh.state == "waiting"
     with pytest.raises(NotFound):
         piles.get_sheet(db, owner.id, old.id)
+
+
+def test_what_is_read_off_a_sheet_says_where_its_corners_were_and_leaves_the_teacher_s_own_note(
+    db: Session, owner: Teacher
+) -> None:
+    terns = classes.add_class(db, owner.id, "Terns")
+    exercise = exercises.add_exercise(db, owner.id, exercise_of())
+    pile = piles.add_pile(db, owner.id, terns.id, exercise.id)
+    sheet = piles.add_sheet(db, pile.id, "a.jpg", "jpeg", b"x")
+    result = {
+        "found_by": "marks", "confidence": 0.9, "corners": [[1, 2], [9, 2], [9, 8], [1, 8]], "strokes": [],
+        "checked": {"note": "All your lines are right."},
+    }  # fmt: skip
+    piles.set_read(sheet, result)
+    assert sheet.found_corners == result["corners"]
+    assert (sheet.state, sheet.note) == ("read", "All your lines are right.")
+    sheet.own_note, sheet.note = True, "Well seen."
+    piles.set_read(sheet, {**result, "corners": []})
+    assert sheet.found_corners is None
+    assert sheet.note == "Well seen."

@@ -97,6 +97,6 @@ def _keep(db: Session, sheet: SheetRow, result: dict[str, Any]) -> None:
     if result["state"] != "read":
         sheet.state, sheet.problem = result["state"], result["problem"]
         return
-    piles.set_read(sheet, result["found_by"], result["confidence"], result["strokes"], result["checked"])
+    piles.set_read(sheet, result)
     piles.set_picture(db, sheet.id, "flat", result["flat"])
     sheet.state, sheet.kept_at = "kept", now() - timedelta(days=3)

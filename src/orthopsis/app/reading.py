@@ -202,8 +202,8 @@ def _write(db: Any, sheet_id: int, result: dict[str, Any]) -> None:
     if result["state"] != "read":
         row.state, row.problem = result["state"], result["problem"][:300]
         return
-    piles.set_read(row, result["found_by"], result["confidence"], result["strokes"], result["checked"])
-    row.decisions, row.found_corners = {}, result["corners"] or None
+    piles.set_read(row, result)
+    row.decisions = {}
     if result["flat"]:
         piles.set_picture(db, sheet_id, "flat", result["flat"])
     pile = db.get(Pile, row.pile_id)

@@ -1,6 +1,6 @@
 """Piles of students' sheets: the queue that is read, the judgements, and what the teacher decided."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from typing import Any
 
 from sqlalchemy import ColumnElement, delete, func, select, update
@@ -176,10 +176,14 @@ def kept_sheets(db: Session, class_id: int) -> list[tuple[SheetRow, Pile]]:
     return [(sheet, pile) for sheet, pile in db.execute(wanted)]
 
 
-def set_read(row: SheetRow, found_by: str, confidence: float, strokes: list[Any], checked: dict[str, Any]) -> None:
-    """Write down what was read off a sheet and how it was judged."""
+def set_read(row: SheetRow, result: Mapping[str, Any]) -> None:
+    """Write down what was read off a sheet, where its corners were found, and how it was judged."""
     row.state, row.problem = "read", ""
-    row.found_by, row.confidence = found_by, confidence
-    row.strokes, row.checked = strokes, checked
+    row.found_by, row.confidence, row.found_corners = (
+        result["found_by"],
+        result["confidence"],
+        result["corners"] or None,
+    )
+    row.strokes, row.checked = result["strokes"], result["checked"]
     if not row.own_note:
-        row.note = str(checked["note"])
+        row.note = str(result["checked"]["note"])
