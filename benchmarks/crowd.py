@@ -14,7 +14,7 @@ from dataclasses import dataclass, field
 import httpx2 as httpx
 
 from grids import grid_of_boxes
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.ready import READY
 from report import percentile, report
 from serving import served
 

@@ -5,7 +5,7 @@ import statistics
 from playwright.sync_api import Page
 
 from grids import grid_of_boxes, rows_of_letters, word
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from report import percentile, report
 from serving import signed_in
 

@@ -1,6 +1,6 @@
 """Sheets with many boxes, for the benchmarks: a grid of boxes about the point, so that they hide each other in part."""
 
-from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.profile.shapes import READY
 

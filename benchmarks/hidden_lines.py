@@ -5,8 +5,8 @@ import sys
 from pathlib import Path
 
 from grids import grid_of_boxes, word
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.drawing.picture import solve
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.sight.hidden import Sight
 from report import report, times_ms
 

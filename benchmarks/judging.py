@@ -22,13 +22,13 @@ from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.hand import TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
 from orthopsis.core.check.stroke import Stroke, expected_lines
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.edit_things import add_thing
-from orthopsis.core.exercise.ready import READY
-from orthopsis.core.exercise.setting import prepare, sheet_of
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.scene.setting import prepare, sheet_of
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet

@@ -21,7 +21,7 @@ from pathlib import Path
 
 import httpx2 as httpx
 
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.ready import READY
 from report import report
 
 HANDS = 4

@@ -3,7 +3,7 @@
 import statistics
 
 from grids import grid_of_boxes
-from orthopsis.core.exercise.document import read_exercise
+from orthopsis.core.document.document import read_exercise
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode

@@ -7,12 +7,12 @@ from collections.abc import Callable
 from functools import cache
 
 from grids import grid_of_boxes, rows_of_letters, word
-from orthopsis.core.exercise.built import forget
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.ready import READY
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.built import forget
+from orthopsis.core.drawing.picture import solve
 from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.scene.setting import prepare
 from report import report, times_ms
 
 

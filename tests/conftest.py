@@ -8,7 +8,7 @@ from pathlib import Path
 import pytest
 from hypothesis import HealthCheck, settings
 
-from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.store.engine import Sessions, open_engine, open_sessions
 from orthopsis.store.migrate import migrate
 from orthopsis.store.server import PrivateServer

@@ -6,7 +6,7 @@ from pathlib import Path
 import pytest
 
 from orthopsis.cli import main
-from orthopsis.core.exercise.document import Exercise, exercise_schema
+from orthopsis.core.document.document import Exercise, exercise_schema
 
 
 @pytest.fixture

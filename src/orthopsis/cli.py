@@ -11,9 +11,9 @@ from pathlib import Path
 
 from orthopsis import __version__
 from orthopsis.core.check.check import check
+from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
 from orthopsis.core.errors import GeometryError, UnreadableExercise
-from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
-from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.scene.setting import sheet_of
 
 FORMS = ("json", "svg", "pdf", "png", "dxf", "obj")
 
@@ -150,7 +150,7 @@ def _simulate(options: argparse.Namespace) -> int:
 
 
 def _ready(options: argparse.Namespace) -> int:
-    from orthopsis.core.exercise.ready import READY
+    from orthopsis.core.document.ready import READY
 
     _folder(options.output)
     for number, document in enumerate(READY, start=1):

@@ -12,7 +12,7 @@ from hypothesis import HealthCheck, Phase, given, settings
 from schemathesis import Case
 from schemathesis.generation import GenerationMode
 
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 
 EACH = 9
 """How many forms of each request are asked."""

@@ -9,7 +9,7 @@ import pypdf
 import pytest
 from fastapi.testclient import TestClient
 
-from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
 from orthopsis.store.engine import Sessions

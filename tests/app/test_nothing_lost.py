@@ -10,7 +10,7 @@ from test_shelf_and_desk import added
 
 from conftest import box, exercise_of
 from orthopsis.app import shelf
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.store.engine import Sessions
 from orthopsis.store.models import ExerciseRow
 

@@ -13,7 +13,7 @@ from test_check_and_register import pile_of, read_all
 
 from orthopsis.app import reading
 from orthopsis.app.reading import Reader
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.store.engine import Sessions
 from orthopsis.store.models import Pile
 

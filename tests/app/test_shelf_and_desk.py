@@ -8,7 +8,7 @@ from fastapi.testclient import TestClient
 from starlette.websockets import WebSocketDisconnect
 
 from conftest import box, exercise_of
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 
 
 def added(teacher: TestClient, exercise: Exercise) -> int:

@@ -12,7 +12,7 @@ from pathlib import Path
 import pytest
 
 from orthopsis.app.workroom import TooMuchWork, Workroom
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.paperwork.write import write_drawing
 from orthopsis.scan.picture import UnusablePicture
 from orthopsis.scan.upload import clean_upload

@@ -14,8 +14,8 @@ from orthopsis.app.demo import DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD
 from orthopsis.app.main import create_app
 from orthopsis.app.reading import Reader
 from orthopsis.app.settings import DIST, Settings
-from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
 from orthopsis.store import classes, exercises, piles, teachers

@@ -7,10 +7,10 @@ from hypothesis import strategies as st
 
 from conftest import exercise_of
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.plane.tolerance import AGREE_MM
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH

@@ -11,7 +11,7 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, NoEstimate, estimate_point
 from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction, verdict_of
 from orthopsis.core.check.stroke import Stroke, expected_lines
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point

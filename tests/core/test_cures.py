@@ -5,11 +5,11 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 
 from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Advice
+from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Advice
-from orthopsis.core.exercise.edit_things import add_thing
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 
 CONE = ("outside_comfortable_cone", "outside_outer_cone")

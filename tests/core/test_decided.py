@@ -10,9 +10,9 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.decided import MEANT, decided, home, key_of
 from orthopsis.core.check.feedback import gravest_lines, note
 from orthopsis.core.check.stroke import Stroke
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.drawing import Picture
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.wording.vocabulary import LEVELS, Wording

@@ -12,11 +12,12 @@ from scenes import exercises, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.construct.moves import Phase
+from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.drawing.stage import stage_after
+from orthopsis.core.editing import edit, edit_things, edit_views
 from orthopsis.core.errors import GeometryError, UnreadableExercise
-from orthopsis.core.exercise import edit, edit_things, edit_views
-from orthopsis.core.exercise.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.exercise.stage import stage_after
 from orthopsis.core.wording.vocabulary import LEVELS
 
 SCHEMA_FILE = Path(__file__).parents[2] / "docs" / "exercise.schema.json"
@@ -203,7 +204,7 @@ def test_a_dragged_handle_snaps_to_the_ruler_and_lies_under_the_hand() -> None:
 def test_things_are_added_copied_ordered_renamed_and_removed() -> None:
     exercise = exercise_of()
     for _ in range(6):
-        exercise = edit_things.add_thing(exercise, "box")
+        exercise = add_thing(exercise, "box")
     draw(exercise)
     exercise = edit_things.copy_thing(edit_things.rename_thing(exercise, 0, "Crate"), 0)
     assert [t.name for t in exercise.things[:2]] == ["Crate", "Crate 1"]
@@ -245,7 +246,7 @@ def test_each_half_of_a_folded_sheet_has_points_of_its_own_told_with_their_own_m
     assert (exercise.views[0].left_mm, exercise.views[0].right_mm, exercise.things[0].held()["left"]) == (5, 200, 50)
     exercise = edit_views.add_view(exercise, "two_point")
     assert (exercise.views[1].half, exercise.views[1].left_mm, exercise.views[1].right_mm) == ("right", 210, 420)
-    exercise = edit.set_at(edit_things.add_thing(exercise, "box"), "things.1.view", exercise.views[1].name)
+    exercise = edit.set_at(add_thing(exercise, "box"), "things.1.view", exercise.views[1].name)
     drawing = draw(exercise)
     told = [(step.title, step.text) for step in drawing.steps if step.phase == "setup" and "fold" not in step.key]
     assert [title.partition(":")[0] for title, _ in told[1:]] == ["View 1", "View 2"]

@@ -15,16 +15,17 @@ from scenes import CORNER, ROW, VIEWS, assert_same_point, divided, exercises, fa
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.built import forget
+from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.editing.edit import drag, set_at, type_at
+from orthopsis.core.editing.edit_things import move_thing, remove_thing
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.built import forget
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.edit import drag, set_at, type_at
-from orthopsis.core.exercise.edit_things import add_thing, move_thing, remove_thing
-from orthopsis.core.exercise.picture import Solved, solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import cross_ratio, harmonic_conjugate, repeated_mark
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.letters.measures import letters_of
 

@@ -8,13 +8,13 @@ from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point
 
 from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit, edit_things
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import Solved, solve
-from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import distance
+from orthopsis.core.scene.setting import prepare
 
 
 def block(name: str, **more: object) -> dict[str, object]:

@@ -5,10 +5,10 @@ import itertools
 import pytest
 import shapely
 
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing
-from orthopsis.core.exercise.edit import set_at, type_at
-from orthopsis.core.exercise.edit_things import add_thing
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.editing.edit import set_at, type_at
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 
 VIEWS = ("one_point", "two_point", "three_point")

@@ -10,15 +10,15 @@ from scenes import CORNER, ROW, VIEWS, assert_same_point, laid_out
 from conftest import exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.edit import drag, set_at, type_at
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.picture import Solved, solve
-from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import repeated_mark
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.sight.crossing import crossing_pairs
 from orthopsis.core.sight.hidden import Seen
 

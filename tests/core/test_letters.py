@@ -5,10 +5,10 @@ import itertools
 import pytest
 
 from conftest import exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.things.letters.alphabet import ACCENTS, ALPHABET
 from orthopsis.core.things.letters.grid import Measures

@@ -9,10 +9,10 @@ from scenes import VIEWS
 from conftest import exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import DrawnLine
+from orthopsis.core.editing.edit import drag, type_at
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import DrawnLine
-from orthopsis.core.exercise.edit import drag, type_at
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 

@@ -5,12 +5,12 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError, UnreadableLength
-from orthopsis.core.exercise import edit
-from orthopsis.core.exercise.document import Exercise, read_exercise
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.sheet.length import format_limit, parse_length
 from orthopsis.core.sheet.measure import parse_measure

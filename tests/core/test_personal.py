@@ -7,10 +7,10 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 

@@ -8,13 +8,13 @@ from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point, profiles
 
 from conftest import exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import HandlePlace
+from orthopsis.core.drawing.picture import solve
+from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import HandlePlace
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.sight.order import painted
 from orthopsis.core.things.outline import format_outline, parse_outline, scaled, size
 from orthopsis.core.things.profile.shapes import READY

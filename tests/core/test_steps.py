@@ -3,13 +3,13 @@
 import pytest
 
 from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.drawing.answer import Step
+from orthopsis.core.drawing.stage import stage_after
+from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit, edit_things
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.drawing import Step
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.exercise.stage import stage_after
 
 
 @pytest.fixture

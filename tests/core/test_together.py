@@ -5,9 +5,9 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.exercise.solve import draw
 
 

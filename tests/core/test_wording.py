@@ -4,8 +4,8 @@ import re
 
 import pytest
 
-from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.light.tone import face_tone

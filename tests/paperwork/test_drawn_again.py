@@ -13,8 +13,8 @@ from student_hand import SENTENCES, Hand, Place
 from conftest import exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.paperwork.sheets import steps_pdf

@@ -13,7 +13,7 @@ from hypothesis import strategies as st
 from pypdf import PageObject
 
 from conftest import exercise_of
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code
 from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf

@@ -5,7 +5,7 @@ import itertools
 from hypothesis import given
 from hypothesis import strategies as st
 
-from orthopsis.core.exercise.drawing import Scale, ScaleMark
+from orthopsis.core.drawing.answer import Scale, ScaleMark
 from orthopsis.paperwork.step_scales import SIZE_MM, WIDE, scale_texts
 
 PLACES = st.lists(st.tuples(st.floats(0, 400), st.floats(0, 280)), min_size=1, max_size=14)

@@ -12,8 +12,8 @@ from typing import Any
 from sqlalchemy.orm import Session
 
 from orthopsis.app.reading import read_and_check
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.ready import READY
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
 from orthopsis.store import classes, exercises, piles, teachers

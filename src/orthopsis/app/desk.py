@@ -7,12 +7,13 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
+from orthopsis.core.document.document import MOST_THINGS, Exercise, read_exercise
+from orthopsis.core.drawing.answer import CureEdit, Drawing, Picture, StepAct
+from orthopsis.core.editing import edit, edit_things, edit_views
+from orthopsis.core.editing.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise import edit, edit_things, edit_views
-from orthopsis.core.exercise.document import MOST_THINGS, Exercise, read_exercise
-from orthopsis.core.exercise.drawing import CureEdit, Drawing, Picture, StepAct
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
-from orthopsis.core.exercise.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
@@ -212,7 +213,7 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
                 exercise = edit.set_at(exercise, change.path, change.value)
             return exercise
         case AddAct():
-            return edit_things.add_thing(exercise, act.kind)
+            return add_thing(exercise, act.kind)
         case AddViewAct():
             return edit_views.add_view(exercise, act.kind)
         case RemoveViewAct():

@@ -12,10 +12,10 @@ from pydantic import BaseModel, ConfigDict, ValidationError
 from orthopsis.app.desk import Document, DragAct
 from orthopsis.app.problems import Problem, problem_of
 from orthopsis.app.session import COOKIE, is_other_host, is_other_site, is_signed_in
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.editing.edit_together import drag_together
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.drawing import Picture
-from orthopsis.core.exercise.edit_together import drag_together
 from orthopsis.core.exercise.solve import draw_picture
 
 router = APIRouter()

@@ -5,10 +5,10 @@ from pydantic import BaseModel
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
-from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.personal import is_personal
 from orthopsis.store import classes, exercises
 from orthopsis.store.errors import NotFound
 

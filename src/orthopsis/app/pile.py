@@ -11,8 +11,8 @@ from orthopsis.app.today import PileLine, pile_lines
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.decided import decided
 from orthopsis.core.check.feedback import gravest_lines
-from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.paperwork.notes import Slip, notes_pdf
 from orthopsis.scan.picture import MOST_BYTES

@@ -6,10 +6,10 @@ from typing import Literal
 
 from sqlalchemy.orm import Session
 
-from orthopsis.core.exercise.document import read_exercise
-from orthopsis.core.exercise.drawing import Drawing
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages

@@ -19,13 +19,13 @@ from sqlalchemy.orm import Session
 from orthopsis.app.workroom import LOST, Workroom
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.personal import is_personal
-from orthopsis.core.exercise.setting import sheet_of
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.scene.setting import sheet_of
 from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
 from orthopsis.store import classes, piles

@@ -13,9 +13,9 @@ from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.decided import Home, decided, home, key_of
 from orthopsis.core.check.feedback import note
-from orthopsis.core.exercise.document import Exercise, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.personal import is_personal
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.wording.vocabulary import Wording
 from orthopsis.store import classes, piles

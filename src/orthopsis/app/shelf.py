@@ -11,9 +11,9 @@ from orthopsis import __version__
 from orthopsis.app.printing import PrintName, PrintOrder, printed
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise, read_exercise
-from orthopsis.core.exercise.ready import READY
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.paperwork import thumb
 from orthopsis.paperwork.raster import png_of_pdf

@@ -9,8 +9,8 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.app.shelf import picture_address
+from orthopsis.core.document.document import read_exercise
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import read_exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.wording.findings import TITLES
 from orthopsis.store import classes, exercises, piles

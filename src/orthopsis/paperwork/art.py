@@ -4,8 +4,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass, field, replace
 from typing import Literal
 
-from orthopsis.core.exercise.drawing import Drawing, DrawnLine, Place
-from orthopsis.core.exercise.stage import Stage, stage_after
+from orthopsis.core.drawing.answer import Drawing, DrawnLine, Place
+from orthopsis.core.drawing.stage import Stage, stage_after
 
 Pen = Literal["dark", "detail", "behind", "light", "fresh", "guide", "fresh_guide", "level", "overlay"]
 

@@ -5,7 +5,7 @@ import io
 from ezdxf import units
 from ezdxf.filemanagement import new
 
-from orthopsis.core.exercise.drawing import Drawing
+from orthopsis.core.drawing.answer import Drawing
 
 
 def dxf_bytes(drawing: Drawing) -> bytes:

@@ -4,7 +4,7 @@ from collections.abc import Collection, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.check.answer import Checked, JudgedLine
-from orthopsis.core.exercise.drawing import SheetSize
+from orthopsis.core.drawing.answer import SheetSize
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
 
 SLIPS_A_PAGE = 4

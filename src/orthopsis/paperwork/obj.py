@@ -4,9 +4,9 @@ import numpy as np
 import shapely
 from shapely import Polygon
 
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import solve
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.sight.solid import Face, Solid
 
 

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 from typing import Literal
 
-from orthopsis.core.exercise.drawing import Drawing, Step
+from orthopsis.core.drawing.answer import Drawing, Step
 from orthopsis.paperwork.art import answer_art, overlay_art, starter_art, step_art
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages

@@ -6,7 +6,7 @@ Beside the places that they belong to, in as many rows as it takes that they do 
 from collections.abc import Iterator
 from dataclasses import dataclass
 
-from orthopsis.core.exercise.drawing import Place, Scale
+from orthopsis.core.drawing.answer import Place, Scale
 
 SIZE_MM = 2.5
 TICK_MM = 1.2

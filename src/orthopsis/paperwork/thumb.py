@@ -3,7 +3,7 @@
 from collections.abc import Iterable
 from xml.etree import ElementTree
 
-from orthopsis.core.exercise.drawing import DrawnLine, Picture, Place
+from orthopsis.core.drawing.answer import DrawnLine, Picture, Place
 
 FORM = "1"
 """Changes with the look, so that kept pictures are made anew."""

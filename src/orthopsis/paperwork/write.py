@@ -2,7 +2,7 @@
 
 from collections.abc import Callable
 
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.art import answer_art, full_art
 from orthopsis.paperwork.obj import obj_bytes

@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 
 from orthopsis.core.check.answer import FaceGrey
 from orthopsis.core.check.tones import tone_areas
-from orthopsis.core.exercise.drawing import Place, TonedFace
+from orthopsis.core.drawing.answer import Place, TonedFace
 
 RINGS_MM = (26.0, 60.0, 150.0, 1000.0)
 """The paper beside a face is looked for no farther than this from it; a face among others has its paper farther off."""

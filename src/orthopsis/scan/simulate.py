@@ -11,8 +11,8 @@ import cv2
 import numpy as np
 from numpy.typing import NDArray
 
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.setting import sheet_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.scene.setting import sheet_of
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.paperwork.mark_bits import mark_rows
 from orthopsis.paperwork.marks import (

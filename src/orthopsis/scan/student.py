@@ -13,11 +13,11 @@ import numpy as np
 from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.check.tones import ToneArea, tone_areas
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.setting import adornments, prepare
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.scene.setting import adornments, prepare
 
 MISTAKES = (
     "misses_point",

@@ -6,7 +6,7 @@ from datetime import datetime, timedelta
 from sqlalchemy import delete, func, select, update
 from sqlalchemy.orm import Session
 
-from orthopsis.core.exercise.document import Exercise
+from orthopsis.core.document.document import Exercise
 from orthopsis.store.clock import now
 from orthopsis.store.codes import new_code
 from orthopsis.store.errors import NotFound, Refused, Stale

@@ -13,11 +13,11 @@ from numpy.typing import NDArray
 from scenes import rounded
 from skimage.measure import EllipseModel
 
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import solve
 from orthopsis.core.plane.arc import QUARTER_RAD, Arc
 from orthopsis.core.plane.homogeneous import Point, join, offset
+from orthopsis.core.scene.setting import prepare
 
 ANGLES = np.linspace(0, QUARTER_RAD, 60)
 

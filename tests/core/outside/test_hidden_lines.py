@@ -14,9 +14,9 @@ from numpy.typing import NDArray
 from scenes import VIEWS, profiles, words
 
 from conftest import box, exercise_of
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import solve
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 
 SAMPLES = 41

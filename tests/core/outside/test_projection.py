@@ -12,11 +12,11 @@ from hypothesis import strategies as st
 from scenes import assert_same_point, exercises, profiles
 
 from conftest import box, exercise_of
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.picture import solve
-from orthopsis.core.exercise.setting import prepare
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import solve
 from orthopsis.core.plane.cross_ratio import cross_ratio
 from orthopsis.core.plane.homogeneous import HORIZONTAL, Point, join, meet
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.view.cone import cone_radius_mm
 from orthopsis.core.view.eye import Eye
 from orthopsis.core.view.frame import distance_points, one_point_frame

@@ -15,11 +15,11 @@ from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point
 
 from conftest import exercise_of
+from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.picture import Solved, solve
-from orthopsis.core.exercise.setting import prepare
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 from orthopsis.core.plane.triangle import orthocentre
+from orthopsis.core.scene.setting import prepare
 from orthopsis.core.view.frame import Frame, measuring_point, three_point_frame, two_point_frame
 from orthopsis.core.view.placing import corner_angle_deg, edge_ticks
 from orthopsis.core.view.slope import slope_points

@@ -4,7 +4,7 @@ from typing import Literal
 
 from pydantic import Field
 
-from orthopsis.core.exercise.drawing import Part, Place
+from orthopsis.core.drawing.answer import Part, Place
 
 Verdict = Literal["fine", "slightly_off", "off", "wrong_point", "cannot_tell", "unexpected"]
 

@@ -15,12 +15,12 @@ from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, Stroke, expected_curves, expected_lines
 from orthopsis.core.check.tones import tone_findings
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing
-from orthopsis.core.exercise.setting import Prepared, adornments, prepare
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, join, offset
+from orthopsis.core.scene.setting import Prepared, adornments, prepare
 from orthopsis.core.view.frame import distance_names, distance_points
 
 INKED_MM, INKED = 2.0, 0.8

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from orthopsis.core.check.answer import Checked, Finding, JudgedLine
 from orthopsis.core.check.decided import Decided
 from orthopsis.core.check.line_names import line_words
-from orthopsis.core.exercise.drawing import Picture
+from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, NEXT_TIME, PRAISE, TRY_NEXT
 from orthopsis.core.wording.vocabulary import LEVELS, Wording, counted
 

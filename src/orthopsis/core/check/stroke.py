@@ -4,7 +4,7 @@ import math
 from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 
-from orthopsis.core.exercise.drawing import Drawing
+from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.plane.homogeneous import Point, distance
 
 FINISHED = ("edge", "detail")

@@ -9,7 +9,7 @@ from dataclasses import dataclass
 import shapely
 
 from orthopsis.core.check.answer import FaceGrey, Finding
-from orthopsis.core.exercise.drawing import Place, TonedFace
+from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.wording.findings import FINDINGS, TITLES
 from orthopsis.core.wording.vocabulary import Wording
 

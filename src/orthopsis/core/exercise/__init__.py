@@ -1,1 +1,1 @@
-"""The exercise: its document, its drawing, its steps, its sentences, the advice on it, and its edits."""
+"""The whole exercise: what is asked of it from outside, and what needs all that lies below to be answered."""

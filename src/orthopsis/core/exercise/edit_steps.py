@@ -2,11 +2,11 @@
 
 from typing import Any
 
+from orthopsis.core.document.document import Exercise, StepChange
+from orthopsis.core.drawing.answer import StepAct
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise, StepChange
-from orthopsis.core.exercise.drawing import StepAct
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.exercise.told import change_of
+from orthopsis.core.telling.told import change_of
 
 
 def change_step(exercise: Exercise, key: str, act: StepAct, text: str = "") -> Exercise:

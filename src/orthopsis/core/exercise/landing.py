@@ -7,15 +7,15 @@ import itertools
 import math
 from collections.abc import Iterator
 
+from orthopsis.core.advice.piece import drawn_points
+from orthopsis.core.advice.placing import on_placing
+from orthopsis.core.advice.sheet import on_marks
+from orthopsis.core.advice.things import said_of
+from orthopsis.core.document.document import Exercise, ThingDocument
+from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.advice.piece import drawn_points
-from orthopsis.core.exercise.advice.placing import on_placing
-from orthopsis.core.exercise.advice.sheet import on_marks
-from orthopsis.core.exercise.advice.things import said_of
-from orthopsis.core.exercise.document import Exercise, ThingDocument
-from orthopsis.core.exercise.picture import Solved, solve
-from orthopsis.core.exercise.setting import prepare, setting_of
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.scene.setting import prepare, setting_of
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER, Length

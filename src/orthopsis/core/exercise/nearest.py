@@ -1,8 +1,8 @@
 """A refusal that offers a value offers one that works: it is tried before it is said."""
 
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import type_at
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.edit import type_at
 from orthopsis.core.exercise.solve import draw_picture
 
 MOST_TRIES = 5

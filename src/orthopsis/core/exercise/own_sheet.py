@@ -2,9 +2,9 @@
 
 from dataclasses import dataclass, replace
 
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing
-from orthopsis.core.exercise.personal import exercise_for
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.editing.personal import exercise_for
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import thinnest_stroke_mm
 from orthopsis.core.things.declare import Fit

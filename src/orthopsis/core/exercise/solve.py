@@ -1,13 +1,13 @@
 """The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
 
-from orthopsis.core.exercise.advice.advise import advise
-from orthopsis.core.exercise.document import Exercise
-from orthopsis.core.exercise.drawing import Drawing, HandlePlace, Picture
-from orthopsis.core.exercise.personal import is_personal
-from orthopsis.core.exercise.picture import picture, solve
-from orthopsis.core.exercise.sentences import sentences
-from orthopsis.core.exercise.setting import Prepared, prepare
-from orthopsis.core.exercise.told import steps
+from orthopsis.core.advice.advise import advise
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
+from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.editing.personal import is_personal
+from orthopsis.core.editing.sentences import sentences
+from orthopsis.core.scene.setting import Prepared, prepare
+from orthopsis.core.telling.told import steps
 
 
 def draw(exercise: Exercise) -> Drawing:

@@ -1,0 +1,36 @@
+"""Advice on what lies on a face: is the face to be seen, and is it divided as it would be in truth?"""
+
+from collections.abc import Iterator
+
+from orthopsis.core.advice.piece import piece
+from orthopsis.core.drawing.answer import Advice, CureEdit
+from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.plane.homogeneous import distance
+from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.wording.exercise import FACES
+
+SKEWED_MM = 1.0
+"""A middle this far from the true one is seen (common practice, no source)."""
+
+
+def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Yield advice on a thing that lies on a face of another one."""
+    about, anchor = f"things.{placed.index}", placed.setting.anchor
+    if anchor is None:
+        return
+    if anchor.panel is None:
+        document = solved.prepared.exercise.things[placed.index]
+        host = solved.prepared.by_name[anchor.thing]
+        drawn = next(iter(faces_for(placed.kind, host)), "")
+        face = FACES.get(document.joined_by, "this place")
+        shown = {"thing": placed.values.name, "face": face, "other": anchor.thing}
+        edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []
+        yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
+        return
+    for skew in placed.build.skewed(placed.values, placed.setting):
+        off = distance(skew.drawn, skew.true)
+        if off > SKEWED_MM:
+            shown = {"thing": placed.values.name, "value": f"{off:.0f} mm", "face": anchor.panel.says}
+            edits = [CureEdit(path=f"{about}.{name}", value=word) for name, word in skew.cure.items()]
+            yield piece(solved, "measured_middle", about, off, SKEWED_MM, "mm", shown, edits)

@@ -1,0 +1,75 @@
+"""Advice on the sheet as a whole: where its eye level runs, and whether the lesson is long enough."""
+
+import math
+from collections.abc import Iterator
+
+from orthopsis.core.advice.piece import piece
+from orthopsis.core.drawing.answer import Advice, CureEdit, Step
+from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.scene.setting import prepare
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.parameters import Length
+
+OFF_MARK_MM = 0.005
+"""A length nearer to a mark of the ruler than this lies on it."""
+LEAST_SHOWN_MM = 0.05
+MIDDLE_BAND = 0.06
+"""The eye level counts as across the middle within this share of the sheet's height (no source)."""
+
+
+def on_sheet(solved: Solved) -> Iterator[Advice]:
+    """Yield advice on the eye level, by the school that was chosen."""
+    prepared = solved.prepared
+    sheet = prepared.sheet
+    share = prepared.eye_level_mm / sheet.height_mm
+    across_middle = abs(share - 0.5) < MIDDLE_BAND
+    school = prepared.exercise.eye_level.school
+    if across_middle and school == "composition":
+        better = round_to(sheet.height_mm / 3, sheet.division_mm)
+        code = "eye_level_across_middle"
+    elif not across_middle and school == "exercise" and not prepared.things:
+        better, code = sheet.height_mm / 2, "eye_level_by_halving"
+    else:
+        return
+    shown = {"value": round(100 * share), "better": prepared.length(better)}
+    edit = CureEdit(path="eye_level.height_mm", value=better)
+    yield piece(solved, code, "eye_level", 100 * share, 50.0, "%", shown, [edit])
+
+
+def on_marks(solved: Solved) -> Iterator[Advice]:
+    """Yield advice if lengths lie between the ruler's marks: by how much the drawing moves when they are rounded."""
+    prepared = solved.prepared
+    division = prepared.sheet.division_mm
+    edits = []
+    for placed in prepared.things:
+        laid_off = placed.build.measured(placed.values) - placed.given
+        for p in placed.kind.parameters:
+            if isinstance(p, Length) and p.name in laid_off:
+                mm = placed.values.mm(p.name)
+                on_mark = max(p.least_mm, round_to(mm, division))
+                if abs(mm - on_mark) > OFF_MARK_MM:
+                    edits.append(CureEdit(path=f"things.{placed.index}.{p.name}", value=on_mark))
+    if not edits:
+        return
+    exercise = prepared.exercise
+    things = list(exercise.things)
+    for edit in edits:
+        _, index, name = edit.path.split(".")
+        things[int(index)] = things[int(index)].model_copy(update={name: edit.value})
+    try:
+        moved = solve(prepare(exercise.model_copy(update={"things": tuple(things)}))).board.points
+    except GeometryError:
+        return
+    value = max(math.dist(p.xy, moved[n].xy) for n, p in solved.board.points.items() if n in moved)
+    moves = f"by {value:.1f} mm at most" if value >= LEAST_SHOWN_MM else "by less than a tenth of a millimetre"
+    shown = {"moves": moves, "division": exercise.sheet.division}
+    yield piece(solved, "between_marks", "sheet", value, 0.0, "mm", shown, edits)
+
+
+def on_time(solved: Solved, steps: list[Step]) -> Iterator[Advice]:
+    """Yield advice if the steps that everybody draws take longer than the lesson."""
+    total, limit = sum(s.minutes for s in steps if not s.extra), solved.prepared.exercise.minutes
+    if total > limit:
+        shown: dict[str, object] = {"value": round(total), "limit": limit}
+        yield piece(solved, "more_than_the_minutes", "minutes", total, limit, "min", shown)

@@ -1,0 +1,361 @@
+"""What is written down of an exercise, and what makes a document one?
+
+The models are frozen; every length is page millimetres. Things are declared by their kinds: the models of
+their parameters are made from the declarations, so a new thing changes the schema by itself.
+"""
+
+import json
+from typing import Annotated, Any, Literal, cast
+
+from pydantic import (
+    BaseModel,
+    ConfigDict,
+    Discriminator,
+    Field,
+    Tag,
+    ValidationError,
+    create_model,
+    field_validator,
+)
+
+from orthopsis.core.document.faults import fault_words
+from orthopsis.core.errors import UnreadableExercise
+from orthopsis.core.light.tone import LightSide
+from orthopsis.core.sheet.length import LONGEST_MM, Units
+from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
+from orthopsis.core.sheet.ruler import Division
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
+from orthopsis.core.things.parameters import Length, Shape, Text, Value
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.wording.vocabulary import Level, Vocabulary
+
+SCHEMA = "orthopsis/exercise/1"
+MOST_THINGS = 400
+MOST_BYTES = 1_000_000
+MOST_LETTERS = 150
+MOST_ALL_CORNERS = 3000
+"""Letters and corners of outlines in all things together: more would take long to draw, on paper and here."""
+
+School = Literal["exercise", "composition"]
+Millimetres = Annotated[float, Field(ge=-LONGEST_MM, le=LONGEST_MM, allow_inf_nan=False)]
+Name = Annotated[str, Field(min_length=1, max_length=40, pattern=r"^[^.\x00-\x1f]+$")]
+
+
+_Place = Annotated[float, Field(ge=0, le=LONGEST_MM, allow_inf_nan=False)]
+_CornerField = tuple[_Place, _Place] | tuple[_Place, _Place, _Place, _Place]
+_LoopField = Annotated[tuple[_CornerField, ...], Field(min_length=3, max_length=MOST_CORNERS)]
+OutlineField = Annotated[tuple[_LoopField, ...], Field(min_length=1, max_length=MOST_LOOPS)]
+
+
+class Document(BaseModel):
+    """Base of all parts: frozen, and unknown fields are refused so that nothing is lost unseen."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid")
+
+
+_OwnSide = Annotated[float, Field(ge=LEAST_OWN_MM, le=MOST_OWN_MM, allow_inf_nan=False)]
+
+
+class SheetDocument(Document):
+    """The paper, how it lies, and how the class measures on it; a size of its own is stated as it lies."""
+
+    paper: PaperName | Literal["own"] = "A3"
+    own_width_mm: _OwnSide = 420.0
+    own_height_mm: _OwnSide = 297.0
+    orientation: Orientation = "landscape"
+    units: Units = "mm"
+    division: Division = "1 mm"
+    margin_mm: Annotated[float, Field(ge=0, le=200, allow_inf_nan=False)] = 0.0
+    centre: Literal["none", "diagonals", "halving"] = "none"
+    fold: Literal["flat", "folded"] = "flat"
+
+
+class EyeLevelDocument(Document):
+    """The eye level, and by which school its height is judged."""
+
+    height_mm: Millimetres = 150.0
+    school: School = "exercise"
+
+
+class _View(Document):
+    """What every view has: a name, and the part of a folded sheet that it is drawn on."""
+
+    name: Name = "point"
+    half: Half = "whole"
+
+
+class OnePointView(_View):
+    """A central vanishing point on the eye level, with the viewing distance where it is stated."""
+
+    kind: Literal["one_point"] = "one_point"
+    x_mm: Millimetres = 210.0
+    distance_mm: Annotated[float, Field(gt=0, le=LONGEST_MM, allow_inf_nan=False)] | None = None
+
+
+class TwoPointView(_View):
+    """Two vanishing points on the eye level, and the place of it that the eye looks at where that is stated."""
+
+    kind: Literal["two_point"] = "two_point"
+    left_mm: Millimetres = 0.0
+    right_mm: Millimetres = 420.0
+    centre_mm: Millimetres | None = None
+
+
+class ThreePointView(_View):
+    """Two vanishing points on the eye level and a third one above or below it."""
+
+    kind: Literal["three_point"] = "three_point"
+    left_mm: Millimetres = 0.0
+    right_mm: Millimetres = 420.0
+    third_x_mm: Millimetres = 210.0
+    third_y_mm: Millimetres = -165.0
+
+
+def _view_kind(view: Any) -> str:
+    """Return which model reads a view; an unnamed kind is one-point."""
+    return str(view.get("kind", "one_point") if isinstance(view, dict) else getattr(view, "kind", "one_point"))
+
+
+ViewDocument = Annotated[
+    Annotated[OnePointView, Tag("one_point")]
+    | Annotated[TwoPointView, Tag("two_point")]
+    | Annotated[ThreePointView, Tag("three_point")],
+    Discriminator(_view_kind),
+]
+MOST_VIEWS = 4
+
+
+class WordingDocument(Document):
+    """The words of the class."""
+
+    vocabulary: Vocabulary = "eye_level"
+    level: Level = "middle"
+
+
+JoinedBy = Literal[
+    "on_top", "beside_right", "behind", "against_left", "against_right", "in_line", "in_line_left", "in_line_right",
+    "face_front", "face_left", "face_right", "face_top", "face_bottom",
+]  # fmt: skip
+"""How a thing stands by the one it is joined to; in line with it: with a gap, and as tall; or on which face it lies."""
+
+
+class StepChange(Document):
+    """What a teacher changed of one step; steps are named ``thing/words``, with ``#2`` and so on where that recurs.
+
+    ``later`` moves it by so many places (negative: earlier), as far as what it needs allows; ``joined`` tells it in
+    one breath with the step before it; ``split`` tells it line by line.
+    """
+
+    step: Annotated[str, Field(min_length=1, max_length=120)]
+    text: Annotated[str, Field(max_length=600)] = ""
+    extra: bool = False
+    left_out: bool = False
+    joined: bool = False
+    split: bool = False
+    later: Annotated[int, Field(ge=-400, le=400)] = 0
+
+
+class ThingDocument(Document):
+    """What every thing has; its kind adds its own parameters."""
+
+    kind: str
+    name: Name
+    view: Name = "point"
+    joined_to: Annotated[str, Field(max_length=40)] = ""
+    joined_by: JoinedBy = "on_top"
+    gap_mm: Millimetres = 30.0
+
+    def held(self) -> dict[str, Value]:
+        """Return the values of the kind's own parameters."""
+        return {p.name: getattr(self, p.name) for p in KINDS[self.kind].parameters}
+
+
+def _thing_model(kind: ThingKind) -> type[ThingDocument]:
+    fields: dict[str, Any] = {"kind": (Literal[kind.kind], kind.kind)}
+    for parameter in kind.parameters:
+        if isinstance(parameter, Length):
+            limits = Field(
+                default=parameter.default_mm,
+                allow_inf_nan=False,
+                description=f"{parameter.says}, mm",
+                json_schema_extra={"x-least-mm": parameter.least_mm, "x-most-mm": parameter.most_mm},
+            )
+            fields[parameter.name] = (float, limits)
+        elif isinstance(parameter, Shape):
+            fields[parameter.name] = (
+                OutlineField,
+                Field(default=parameter.default, description=f"{parameter.says}, corners in mm"),
+            )
+        elif isinstance(parameter, Text):
+            typed = Annotated[str, Field(max_length=parameter.longest)]
+            fields[parameter.name] = (typed, Field(default=parameter.default, description=parameter.says))
+        else:
+            options = Literal[tuple(parameter.options)]  # type: ignore[valid-type]
+            fields[parameter.name] = (options, Field(default=parameter.default, description=parameter.says))
+    return cast(
+        type[ThingDocument],
+        create_model(
+            f"{kind.title}Thing",
+            __base__=ThingDocument,
+            __doc__=f"{kind.title}: {len(fields)} fields",
+            **fields,
+        ),
+    )
+
+
+THING_MODELS: dict[str, type[ThingDocument]] = {name: _thing_model(kind) for name, kind in KINDS.items()}
+
+
+class Exercise(Document):
+    """An exercise, whole."""
+
+    schema_: Literal["orthopsis/exercise/1"] = Field(default="orthopsis/exercise/1", alias="schema")
+    title: Annotated[str, Field(min_length=1, max_length=80)] = "New exercise"
+    sheet: SheetDocument = SheetDocument()
+    eye_level: EyeLevelDocument = EyeLevelDocument()
+    views: Annotated[tuple[ViewDocument, ...], Field(min_length=1, max_length=MOST_VIEWS)] = (OnePointView(),)
+    things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
+    light: LightSide = "left"
+    minutes: Annotated[int, Field(ge=5, le=600)] = 45
+    steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()
+    wording: WordingDocument = WordingDocument()
+
+    model_config = ConfigDict(frozen=True, extra="forbid", populate_by_name=True)
+
+    @field_validator("things", mode="before")
+    @classmethod
+    def _read_things(cls, things: Any) -> Any:
+        if not isinstance(things, list | tuple):
+            raise ValueError("things must be a list")
+        return tuple(_read_thing(thing) for thing in things)
+
+    @field_validator("views")
+    @classmethod
+    def _view_names_differ(cls, views: tuple[ViewDocument, ...]) -> tuple[ViewDocument, ...]:
+        if len({view.name for view in views}) != len(views):
+            raise ValueError("two views have the same name; rename one of them")
+        return views
+
+    @field_validator("things")
+    @classmethod
+    def _names_differ(cls, things: tuple[ThingDocument, ...]) -> tuple[ThingDocument, ...]:
+        names = [thing.name for thing in things]
+        if len(set(names)) != len(names):
+            raise ValueError("two things have the same name; rename one of them")
+        return things
+
+    @field_validator("things")
+    @classmethod
+    def _can_be_drawn_in_time(cls, things: tuple[ThingDocument, ...]) -> tuple[ThingDocument, ...]:
+        letters = corners = 0
+        for thing in things:
+            for parameter in KINDS[thing.kind].parameters:
+                value = getattr(thing, parameter.name)
+                if isinstance(parameter, Text) and parameter.is_drawn:
+                    letters += len(value)
+                elif isinstance(parameter, Shape):
+                    corners += sum(map(len, value))
+        if letters > MOST_LETTERS:
+            raise ValueError(f"it has {letters} letters, and {MOST_LETTERS} is the most on one sheet")
+        if corners > MOST_ALL_CORNERS:
+            raise ValueError(f"its outlines have {corners} corners, and {MOST_ALL_CORNERS} is the most on one sheet")
+        return things
+
+    def document(self) -> dict[str, Any]:
+        """Return the exercise as plain JSON data, things with all their parameters."""
+        data = self.model_dump(mode="json", by_alias=True)
+        data["things"] = [thing.model_dump(mode="json") for thing in self.things]
+        return data
+
+
+def _read_thing(thing: Any) -> ThingDocument:
+    if isinstance(thing, ThingDocument):
+        return thing
+    kind = thing.get("kind") if isinstance(thing, dict) else None
+    model = THING_MODELS.get(kind) if isinstance(kind, str) else None
+    if model is None:
+        raise ValueError(f"“{str(kind)[:40]}” is not a kind of thing; known: {', '.join(THING_MODELS)}")
+    return model.model_validate(thing)
+
+
+def read_exercise(source: str | bytes | dict[str, Any]) -> Exercise:
+    """Return the exercise that a document says.
+
+    Raises:
+        UnreadableExercise: no JSON, another or a newer schema, or a field that cannot be; the first fault is named.
+    """
+    data = source if isinstance(source, dict) else _parse(source)
+    schema = data.get("schema")
+    if schema != SCHEMA:
+        raise _wrong_schema(schema)
+    try:
+        return Exercise.model_validate(data)
+    except ValidationError as error:
+        raise _first_fault(error) from None
+
+
+def _parse(source: str | bytes) -> dict[str, Any]:
+    if len(source) > MOST_BYTES:
+        raise UnreadableExercise("too_large", "The document is too large for an exercise.", "Choose another file.")
+    try:
+        data = json.loads(source)
+    except (ValueError, RecursionError):
+        raise UnreadableExercise(
+            "not_json",
+            "This is not an exercise document: it is not JSON.",
+            "Choose a file that Orthopsis has written.",
+        ) from None
+    if not isinstance(data, dict):
+        raise UnreadableExercise(
+            "not_an_exercise",
+            "This is not an exercise document.",
+            "Choose a file that Orthopsis has written.",
+        )
+    return data
+
+
+def _wrong_schema(schema: Any) -> UnreadableExercise:
+    text = str(schema)[:60]
+    family, _, version = text.rpartition("/")
+    if family == "orthopsis/exercise" and version.isdecimal() and version.isascii() and int(version) > 1:
+        return UnreadableExercise(
+            "newer_schema",
+            f"This exercise was written by a newer Orthopsis ({text}); this one reads up to {SCHEMA}.",
+            "Update Orthopsis, or export the exercise again from there.",
+            about="schema",
+        )
+    return UnreadableExercise(
+        "unknown_schema",
+        "This is not an exercise document: its schema is missing or unknown.",
+        f"The field schema must say {SCHEMA}.",
+        about="schema",
+    )
+
+
+def _first_fault(error: ValidationError) -> UnreadableExercise:
+    fault = error.errors(include_url=False, include_input=False)[0]
+    place = ".".join(str(part) for part in fault["loc"] if part not in ("function-after", "function-before"))
+    return UnreadableExercise(
+        "bad_field",
+        f"The field {place or 'exercise'} cannot be used: {fault_words(dict(fault))[0]}.",
+        "Correct it and try again.",
+        about=place,
+    )
+
+
+def exercise_schema() -> dict[str, Any]:
+    """Return the JSON Schema of the exercise document, things included."""
+    schema = Exercise.model_json_schema(by_alias=True)
+    definitions = schema.setdefault("$defs", {})
+    definitions.pop("ThingDocument", None)
+    names = []
+    for model in THING_MODELS.values():
+        part = model.model_json_schema(ref_template="#/$defs/{model}")
+        part.pop("$defs", None)
+        part["required"] = ["kind", "name"]
+        definitions[model.__name__] = part
+        names.append({"$ref": f"#/$defs/{model.__name__}"})
+    schema["properties"]["things"]["items"] = {"oneOf": names}
+    schema["required"] = ["schema"]
+    return {"$schema": "https://json-schema.org/draft/2020-12/schema", "$id": SCHEMA, **schema}

@@ -1,0 +1,115 @@
+"""A thing built by both routes: its moves, what they make on the paper, and its solid.
+
+All of it follows from the thing's values and what it stands in, so it is kept: while one thing is dragged, the others
+are not built again.
+"""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from functools import lru_cache
+
+from orthopsis.core.construct.engine import Board, Ruled, execute
+from orthopsis.core.construct.moves import EYE_LEVEL, Move
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, join
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.sight.order import painted
+from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
+from orthopsis.core.things.declare import Values
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.standing import Setting
+from orthopsis.core.view.frame import Frame, distance_names, distance_points, measuring_name, measuring_point
+
+
+@dataclass(frozen=True, slots=True)
+class Built:
+    """A thing by both routes.
+
+    Attributes:
+        moves: the hand's moves.
+        points, lines: what they make, by full name.
+        solid: its shape in the world.
+        page: its corners as the eye sees them, page mm.
+        faces: the faces that show, the far ones first.
+        outward: names of the faces whose outer side is seen.
+        handles: where each handle is, by name.
+        spans: between which points each length is measured.
+    """
+
+    moves: tuple[Move, ...]
+    points: dict[str, Point]
+    lines: dict[str, Ruled]
+    solid: Solid
+    page: dict[str, tuple[float, float]]
+    faces: tuple[Face, ...]
+    outward: frozenset[str]
+    handles: Mapping[str, Point]
+    spans: Mapping[str, tuple[Point, Point]]
+
+
+def build(placed: Placed) -> Built:
+    """Return a placed thing, built.
+
+    Raises:
+        GeometryError: it cannot be drawn.
+    """
+    return _build(placed.kind.kind, placed.values, placed.setting)
+
+
+@lru_cache(maxsize=1024)
+def _build(kind: str, values: Values, setting: Setting) -> Built:
+    how = KINDS[kind].builds[setting.frame.kind]
+    moves = tuple(how.recipe(values, setting))
+    given = _given(setting.frame)
+    if setting.anchor is not None:
+        given = {**given, **setting.anchor.points}
+    lines = _given_lines(setting)
+    board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
+    solid = how.solid(values, setting)
+    page = solid.picture(setting.frame.eye)
+    return Built(
+        moves,
+        {name: point for name, point in board.points.items() if name not in given},
+        {name: line for name, line in board.lines.items() if name not in lines},
+        solid,
+        page,
+        tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
+        frozenset(face.name for face in faces_toward_eye(solid, page)),
+        how.handles_at(values, setting),
+        how.spans(values, setting),
+    )
+
+
+def forget() -> None:
+    """Forget what was built, so that a measurement begins with nothing."""
+    _build.cache_clear()
+
+
+def _given_lines(setting: Setting) -> dict[str, Ruled]:
+    """Return the lines that a thing on a face may use: the edges of the face, and the eye level."""
+    if setting.anchor is None or setting.anchor.panel is None:
+        return {}
+    other, level = setting.anchor.thing, setting.frame.level_mm
+    ends = Point(0.0, level), Point(setting.sheet.width_mm, level)
+    lines = {EYE_LEVEL: Ruled(EYE_LEVEL, join(*ends), *ends, "level", "construction", "")}
+    for name, (start, end, way) in setting.anchor.panel.lines.items():
+        rests_on = "" if way.goal.is_ideal else way.family
+        lines[name] = Ruled(name, join(start, end), start, end, way.family, "edge", other, rests_on)
+    return lines
+
+
+@lru_cache(maxsize=256)
+def _given(frame: Frame) -> dict[str, Point]:
+    """Return the points that a thing may use: those of its view, and the aids of an eye of known place."""
+    points = dict(frame.vanishing)
+    if not frame.is_metric:
+        return points
+    if frame.kind == "one_point":
+        return points | dict(zip(distance_names(frame), distance_points(frame), strict=True))
+    for role in ("left", "right"):
+        try:
+            points[measuring_name(frame, role)] = measuring_point(frame, role)
+        except GeometryError:
+            continue
+    return points

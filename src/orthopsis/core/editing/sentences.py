@@ -1,0 +1,129 @@
+"""The exercise in words: sentences whose values are places that can be edited."""
+
+from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
+from orthopsis.core.editing.places import choice_piece, choices, exercise_piece
+from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.views import VIEWS
+from orthopsis.core.sheet.paper import OWN
+from orthopsis.core.things.outline import format_outline
+from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
+from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, FACES, HALF, JOINED, OWN_SHEET, SHEET, STANDS
+from orthopsis.core.wording.names import view_words
+
+
+def sentences(prepared: Prepared) -> list[Sentence]:
+    """Return the sentences: the sheet, the eye level, the views, the class, and one for each thing."""
+    school = prepared.exercise.eye_level.school
+    sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
+    heads = [("sheet", sheet), ("eye_level", EYE_LEVEL[school])]
+    heads += [(f"views.{i}", _view_template(prepared, i)) for i in range(len(prepared.frames))]
+    heads.append(("wording", CLASS))
+    result = []
+    for about, template in heads:
+        is_one_of_several = about.startswith("views.") and len(prepared.frames) > 1
+        title = view_words(prepared.frames[int(about[6:])].name).capitalize() if is_one_of_several else ""
+        result.append(Sentence(about=about, title=title, pieces=_pieces(prepared, template)))
+    return result + [_thing_sentence(prepared, placed) for placed in prepared.things]
+
+
+def _view_template(prepared: Prepared, number: int) -> str:
+    always, metric, free = VIEWS[prepared.exercise.views[number].kind].sentence
+    half = HALF if prepared.exercise.sheet.fold == "folded" else ""
+    template = half + always + (metric if prepared.frames[number].is_metric else free)
+    return PLACE.sub(rf"{{views.{number}.\1}}", template)
+
+
+def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
+    parts = PLACE.split(prepared.wording.words(template))
+    return [
+        exercise_piece(prepared, part) if i % 2 else SentencePiece(text=part) for i, part in enumerate(parts) if part
+    ]
+
+
+def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
+    pieces: list[SentencePiece] = []
+    for clause in placed.build.sentence:
+        if not clause.is_said(placed.values):
+            continue
+        for i, part in enumerate(PLACE.split(prepared.wording.words(clause.text))):
+            if part:
+                pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
+    about = f"things.{placed.index}"
+    pieces += _stands(prepared, placed)
+    if len(prepared.frames) > 1 and not placed.kind.lies_on_face:
+        path = f"{about}.view"
+        name = placed.setting.frame.name
+        pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
+    return Sentence(about=about, title=placed.values.name, pieces=pieces)
+
+
+def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say what a thing stands on or by; nothing where it is alone."""
+    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    if placed.kind.lies_on_face:
+        return _lies(prepared, placed)
+    if len(prepared.things) == 1:
+        return []
+    pieces = [SentencePiece(text=" It stands ")]
+    if thing.joined_to:
+        pieces.append(choice_piece(JOINED, f"{path}.joined_by", thing.joined_by, "how it stands"))
+        pieces.append(SentencePiece(text=" "))
+    pieces.append(
+        SentencePiece(
+            text=thing.joined_to or ALONE,
+            path=f"{path}.joined_to",
+            kind="thing",
+            value=thing.joined_to,
+            options=(PlaceOption(value="", text=ALONE),),
+            says="what it stands by",
+        )
+    )
+    if placed.setting.anchor is not None and placed.setting.anchor.in_line is not None:
+        gap = thing.gap_mm
+        pieces += [
+            SentencePiece(text=", "),
+            SentencePiece(text=prepared.length(gap), path=f"{path}.gap_mm", kind="length", value=gap, says="the gap"),
+            SentencePiece(text=" along its line"),
+        ]
+    return [*pieces, SentencePiece(text=".")]
+
+
+def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
+    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    host = prepared.thing(thing.joined_to)
+    drawn = {f"face_{key}" for key in faces_for(placed.kind, host)} if host is not None else set(FACES)
+    offered = {by: says for by, says in FACES.items() if by in drawn or by == thing.joined_by}
+    on = SentencePiece(
+        text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it lies on"
+    )
+    which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "the face it lies on")
+    return [SentencePiece(text=" It lies on "), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
+
+
+def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:
+    parameter, values = placed.kind.parameter(name), placed.values
+    path = f"things.{placed.index}.{name}"
+    if isinstance(parameter, Choice):
+        offered = parameter.offered(placed.setting.frame.kind, values.word(name))
+        return choice_piece(offered, path, values.word(name), parameter.says)
+    if isinstance(parameter, Length):
+        mm = values.mm(name)
+        if name in placed.given:
+            return SentencePiece(text=prepared.length(mm))
+        return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
+    if isinstance(parameter, Text):
+        word = values.word(name)
+        return SentencePiece(text=word or "a word", path=path, kind="text", value=word, says=parameter.says)
+    outline = values.outline(name)
+    corners = sum(map(len, outline))
+    return SentencePiece(
+        text=f"{corners} corners",
+        path=path,
+        kind="outline",
+        value=format_outline(outline, prepared.sheet.units),
+        options=tuple(PlaceOption(value=word, text=word) for word in parameter.ready),
+        says=parameter.says,
+    )

@@ -1,0 +1,54 @@
+"""What becomes of the exercise when a thing is added?"""
+
+from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise
+from orthopsis.core.editing.edit_things import free_name
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.landing import landed
+from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.setting import prepare, setting_of
+from orthopsis.core.scene.views import VIEWS
+from orthopsis.core.things.registry import KINDS
+
+
+def add_thing(exercise: Exercise, kind: str) -> Exercise:
+    """Return the exercise with one more thing of this kind, where it is seen, clear of the others.
+
+    Raises:
+        GeometryError: unknown kind, or too many things.
+    """
+    if kind not in KINDS:
+        raise GeometryError("unknown_kind", f"“{kind[:40]}” is not a kind of thing.", f"Choose {', '.join(KINDS)}.")
+    if len(exercise.things) >= MOST_THINGS:
+        raise GeometryError(
+            "too_many_things",
+            f"An exercise holds at most {MOST_THINGS} things.",
+            "Remove some, or begin another sheet.",
+        )
+    setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
+    builds = KINDS[kind].builds
+    if KINDS[kind].lies_on_face:
+        return _add_on_face(exercise, kind)
+    if setting.frame.kind not in builds:
+        views = " or ".join(VIEWS[v].title.lower() for v in builds)
+        raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
+    held = builds[setting.frame.kind].place(setting, len(exercise.things))
+    name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
+    thing = THING_MODELS[kind].model_validate({"name": name, "view": setting.frame.name, **held})
+    return exercise.model_copy(update={"things": (*exercise.things, landed(exercise, thing))})
+
+
+def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
+    """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
+    for host in reversed(prepare(exercise).things):
+        panels = faces_for(KINDS[kind], host)
+        if panels:
+            break
+    else:
+        raise GeometryError("no_face", "There is no face to lie on.", "Add a box or a word first.")
+    name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
+    taken = {t.joined_by for t in exercise.things if t.joined_to == host.values.name}
+    key = next((k for k in panels if f"face_{k}" not in taken), next(iter(panels)))
+    held = KINDS[kind].builds[host.setting.frame.kind].place(host.setting, len(exercise.things))
+    lies = {"joined_to": host.values.name, "joined_by": f"face_{key}", "view": host.setting.frame.name}
+    thing = THING_MODELS[kind].model_validate({"name": name, **lies, **held})
+    return exercise.model_copy(update={"things": (*exercise.things, thing)})

@@ -1,0 +1,1 @@
+"""The world of an exercise: its sheet, its frames, and each thing where it stands."""

@@ -1,0 +1,122 @@
+"""Where does a thing stand that is joined to another one: on top of it, against it, behind it?
+
+The corner at which it touches the other fixes its place on the page. In the world it is enlarged about the eye until it
+touches there too: that leaves its picture as it is. In line with another it does not touch, but is as tall.
+"""
+
+import math
+from collections.abc import Mapping, Sequence
+from dataclasses import replace
+
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.document.document import ThingDocument
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
+from orthopsis.core.scene.placed import Placed, placed_errors
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.standing import Anchor, InLine, Joint
+
+
+def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> tuple[Placed, ...]:
+    """Return the things where they stand, those that are joined to others brought there.
+
+    Raises:
+        GeometryError: a thing is joined to itself, to one that is not there or stands in another view, or in a way
+            that the other one does not offer.
+    """
+    number = {document.name: i for i, document in enumerate(documents)}
+    done: dict[int, Placed] = {}
+
+    def place(index: int, below: tuple[int, ...]) -> Placed:
+        if index in done:
+            return done[index]
+        document, placed = documents[index], replace(alone[index], layer=index)
+        if document.joined_to or placed.kind.lies_on_face:
+            with placed_errors(placed):
+                other = number.get(document.joined_to, -1)
+                _check(document, index, other, below, alone)
+                join = _laid if placed.kind.lies_on_face else _joined
+                placed = join(placed, place(other, (*below, index)), document)
+        done[index] = placed
+        return placed
+
+    return tuple(place(i, ()) for i in range(len(documents)))
+
+
+def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ...], alone: Sequence[Placed]) -> None:
+    lies = alone[index].kind.lies_on_face
+    if lies and not document.joined_to:
+        why, fix = f"“{document.name}” lies on nothing.", "Choose the thing on whose face it lies."
+    elif other < 0:
+        verb = "lies on" if lies else "stands by"
+        why, fix = f"“{document.name}” {verb} “{document.joined_to}”, which is not there.", "Choose another one."
+    elif other == index or other in below:
+        why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
+    elif not lies and alone[other].setting.frame.name != document.view:
+        why, fix = "Things that stand together share their points.", "Choose the same points for both."
+    else:
+        return
+    raise GeometryError("cannot_join", why, fix, about="joined_to", nearest="")
+
+
+def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
+    joints = other.build.joints(other.values, other.setting)
+    joint = joints.get(document.joined_by)
+    if joint is None:
+        offered = ", ".join(j.says for j in joints.values())
+        raise GeometryError(
+            "cannot_join",
+            f"“{placed.values.name}” cannot stand there: {other.values.name} has no such corner that is drawn.",
+            f"It can stand {offered}." if offered else "Let it stand on its own.",
+            about="joined_by",
+            nearest=next(iter(joints), ""),
+        )
+    anchor = Anchor(other.values.name, joint.point, joint.corner)
+    if joint.top is not None:
+        joint, line = _along(placed, joint, joint.top, document.gap_mm)
+        anchor = replace(anchor, in_line=line)
+    held = placed.build.stand(placed.values, placed.setting, joint)
+    values = replace(placed.values, held={**placed.values.held, **held})
+    setting = replace(placed.setting, anchor=anchor)
+    factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
+    return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)
+
+
+def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
+    """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
+    panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
+    anchor = Anchor(other.values.name, panel.low if panel else "", panel.page[0] if panel else Point(0, 0), panel=panel)
+    setting = replace(other.setting, anchor=anchor)
+    return replace(placed, setting=setting, factor=other.factor, layer=other.layer)
+
+
+def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
+    """Return the faces of a thing on which one of this kind can lie, by the way they are turned."""
+    panels = other.build.panels(other.values, other.setting)
+    return {key: panel for key, panel in panels.items() if kind.can_lie_on(panel)}
+
+
+def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:
+    """Return the joint a gap further along its line, with the corner over it, and how it is found.
+
+    Source: along a line to its vanishing point depth grows as 1 / (1 - share of the way) (textbook; from memory).
+    """
+    way, up = placed.setting.frame.way(joint.runs), placed.setting.frame.way("up")
+    reach, division = distance(joint.corner, way.goal), placed.setting.sheet.division_mm
+    if not division / 2 <= gap_mm <= FARTHEST_SHARE * reach:
+        nearest = division if gap_mm < division else math.floor(FARTHEST_SHARE * reach / division) * division
+        shown = format_length(nearest, placed.setting.sheet.units, division).removeprefix("about ")
+        raise GeometryError(
+            "gap_past_point",
+            f"“{placed.values.name}” would not stand between there and the vanishing point.",
+            f"The nearest that works is {shown}.",
+            about="gap_mm",
+            nearest=shown,
+        )
+    share = gap_mm / reach
+    foot = between(joint.corner, way.goal, share)
+    high = meet(join(top[0], way.goal), join(foot, up.goal))
+    moved = replace(joint, corner=foot, point="", depth=joint.depth / (1 - share), top=(high, ""))
+    return moved, InLine(top[1], top[0], way.family, way.goal, gap_mm)

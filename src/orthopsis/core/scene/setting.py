@@ -1,0 +1,170 @@
+"""The exercise made ready for drawing: its sheet, its frames, and each thing with its kind and values."""
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
+from orthopsis.core.scene.joining import join_things
+from orthopsis.core.scene.placed import Placed, placed_errors
+from orthopsis.core.scene.views import VIEWS, frame_of
+from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.paper import Half, Sheet, paper_size
+from orthopsis.core.sheet.ruler import DIVISIONS_MM
+from orthopsis.core.things.declare import Values, check_values
+from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.standing import Setting
+from orthopsis.core.view.frame import Frame, PointRole, point_roles
+from orthopsis.core.wording.names import point_words
+from orthopsis.core.wording.vocabulary import Wording
+
+
+@dataclass(frozen=True, slots=True)
+class Prepared:
+    """An exercise whose sheet, eye level and frames have been checked."""
+
+    exercise: Exercise
+    sheet: Sheet
+    frames: tuple[Frame, ...]
+    things: tuple[Placed, ...]
+    wording: Wording
+    by_name: Mapping[str, Placed]
+    points: Mapping[str, tuple[Frame, PointRole]]
+    """The view of each point that lines run to, and what the point is to it, by the point's name."""
+
+    @property
+    def eye_level_mm(self) -> float:
+        """Height of the eye level over the bottom edge."""
+        return self.exercise.eye_level.height_mm
+
+    def point_words(self, name: str) -> str:
+        """Return how the class calls a point of the sheet that lines run to."""
+        frame, role = self.points[name]
+        return point_words(role, frame.name if len(self.frames) > 1 else "", self.wording)
+
+    def thing(self, name: str) -> "Placed | None":
+        """Return the thing of that name, or None."""
+        return self.by_name.get(name)
+
+    def length(self, mm: float) -> str:
+        """Return a length as this class writes it."""
+        return format_length(mm, self.sheet.units, self.sheet.division_mm)
+
+    def figure(self, mm: float) -> str:
+        """Return a length without its unit, where the unit is known."""
+        if abs(mm) <= SAME_POINT_MM:
+            return "0"
+        return self.length(mm).removeprefix("about ").removesuffix(f" {self.sheet.units}")
+
+
+def adornments(prepared: Prepared) -> set[str]:
+    """Return the names of the things that are added at the end and that nobody has to draw, such as patterns."""
+    return {placed.values.name for placed in prepared.things if placed.kind.is_late}
+
+
+def sheet_of(exercise: Exercise) -> Sheet:
+    """Return the sheet of an exercise."""
+    spec = exercise.sheet
+    if spec.paper == "own":
+        width, height = spec.own_width_mm, spec.own_height_mm
+    else:
+        width, height = paper_size(spec.paper, spec.orientation)
+    return Sheet(width, height, spec.units, DIVISIONS_MM[spec.division])
+
+
+def prepare(exercise: Exercise) -> Prepared:
+    """Return the exercise ready for drawing.
+
+    Raises:
+        GeometryError: eye level or point off the sheet, or a value outside its limits.
+    """
+    sheet = sheet_of(exercise)
+    _check_margin(exercise, sheet)
+    _check_eye_level(exercise, sheet)
+    frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
+    by_name = {frame.name: frame for frame in frames}
+    names = list(by_name)
+    alone = []
+    for index, thing in enumerate(exercise.things):
+        kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
+        if thing.view not in by_name and not kind.lies_on_face:
+            raise GeometryError(
+                "unknown_view", f"“{thing.name}” uses a point that is not on the sheet.", "Choose another point.",
+                about=f"things.{index}.view", nearest=frames[0].name,
+            )  # fmt: skip
+        view = thing.view if thing.view in by_name else names[0]
+        half = half_of(exercise, names.index(view))
+        placed = Placed(index, kind, values, Setting(by_name[view], sheet, half=half))
+        with placed_errors(placed):
+            _check_stands(placed)
+            check_values(kind.parameters, values, sheet)
+        alone.append(placed)
+    things = join_things(exercise.things, alone)
+    wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
+    return Prepared(exercise, sheet, frames, things, wording, {p.values.name: p for p in things}, _points(frames))
+
+
+def _points(frames: tuple[Frame, ...]) -> dict[str, tuple[Frame, PointRole]]:
+    points: dict[str, tuple[Frame, PointRole]] = {}
+    for number, frame in enumerate(frames):
+        for name, role in point_roles(frame).items():
+            if name in points:
+                raise GeometryError(
+                    "points_called_alike", f"Two points of the sheet would both be called “{name}”.",
+                    "Call one of the two views otherwise.", about=f"views.{number}.name",
+                )  # fmt: skip
+            points[name] = (frame, role)
+    return points
+
+
+def setting_of(exercise: Exercise, view: str = "") -> Setting:
+    """Return what a thing of the named view stands in; of the first one if there is none of that name."""
+    sheet = sheet_of(exercise)
+    number = next((i for i, v in enumerate(exercise.views) if v.name == view), 0)
+    return Setting(_frame(exercise, number, sheet), sheet, half=half_of(exercise, number))
+
+
+def half_of(exercise: Exercise, number: int) -> Half:
+    """Return which part of the sheet a view is drawn on; a sheet that is not folded has no halves."""
+    return exercise.views[number].half if exercise.sheet.fold == "folded" else "whole"
+
+
+def _check_stands(placed: Placed) -> None:
+    if placed.setting.frame.kind not in placed.kind.builds:
+        views = " or ".join(VIEWS[kind].title.lower() for kind in placed.kind.builds)
+        raise GeometryError(
+            "cannot_stand_here", f"“{placed.values.name}” cannot be drawn in this kind of view.",
+            f"It can be drawn with {views}.", about="view",
+        )  # fmt: skip
+
+
+def _check_margin(exercise: Exercise, sheet: Sheet) -> None:
+    most = min(sheet.width_mm, sheet.height_mm) / 4
+    if exercise.sheet.margin_mm > most:
+        nearest = format_length(most // sheet.division_mm * sheet.division_mm, sheet.units, sheet.division_mm)
+        raise GeometryError(
+            "margin_too_wide", "The margin leaves too little of the sheet.", f"The widest that works is {nearest}.",
+            about="sheet.margin_mm", nearest=nearest.removeprefix("about "),
+        )  # fmt: skip
+
+
+def _check_eye_level(exercise: Exercise, sheet: Sheet) -> None:
+    height = exercise.eye_level.height_mm
+    if not 0 < height < sheet.height_mm:
+        half = format_length(
+            round(sheet.height_mm / 2 / sheet.division_mm) * sheet.division_mm, sheet.units, sheet.division_mm
+        )
+        raise GeometryError(
+            "eye_level_off_sheet", "The eye level is not on the sheet.",
+            f"Put it between the bottom and the top edge, for example {half} up.",
+            about="eye_level.height_mm", nearest=half,
+        )  # fmt: skip
+
+
+def _frame(exercise: Exercise, index: int, sheet: Sheet) -> Frame:
+    try:
+        return frame_of(exercise.views[index], exercise.eye_level.height_mm, sheet)
+    except GeometryError as error:
+        about = f"views.{index}.{error.about or 'kind'}"
+        raise type(error)(error.code, error.why, error.fix, about=about, nearest=error.nearest) from None

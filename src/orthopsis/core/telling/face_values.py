@@ -1,0 +1,51 @@
+"""Which values may the sentence of a step name that works on a face: of another thing, or of the thing's own block?"""
+
+from orthopsis.core.construct.moves import MeasureAlong, ShareAlong
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.steps import Breath
+from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.wording.vocabulary import counted
+
+
+def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return what is to be said of the face on which a thing lies or from which it is cut; nothing without one."""
+    thing = solved.prepared.thing(breath.thing)
+    if thing is None:
+        return {}
+    name, panel = _face(thing, breath)
+    if panel is None:
+        return {}
+    prepared, acts = solved.prepared, [move.act for move in breath.moves]
+    measured = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
+    is_true = panel.along.goal.is_ideal
+    return {
+        "other": name,
+        "where": f"{breath.part} of {name}" if breath.part else f"the {panel.says} of {name}",
+        "face": panel.says,
+        "edge": panel.first_says,
+        "first_end": _first_end(panel),
+        "along": prepared.wording.term("level") if is_true else f"to the {prepared.point_words(panel.along.family)}",
+        "upward": f"like the {panel.first_says}",
+        "spaced": "equally far apart" if is_true else "closer together with distance",
+        "bay_end": "near" if measured == panel.bottom else "far",
+        "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
+    }
+
+
+def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:
+    """Return whose face it is, and the face; a thing that is cut from a face has only that one."""
+    anchor = thing.setting.anchor
+    if anchor is not None and anchor.panel is not None:
+        return anchor.thing, anchor.panel
+    if not breath.name.startswith("face.") and not breath.name.endswith("_level"):
+        return thing.values.name, None
+    return thing.values.name, next(iter(thing.build.panels(thing.values, thing.setting).values()))
+
+
+def _first_end(panel: Panel) -> str:
+    """Return what the end of its first edge is called from which places are counted."""
+    low, _, _, high = panel.page
+    if abs(high.x - low.x) <= abs(high.y - low.y):
+        return "foot" if low.y < high.y else "top"
+    return "left end" if low.x < high.x else "right end"

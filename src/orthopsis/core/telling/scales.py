@@ -1,0 +1,63 @@
+"""Along which measures or counted light lines does a step mark its corners, so that the picture can carry them?
+
+On a front that is drawn true these are the places across and up from where it is measured; on a divided side the light
+lines, counted from the nearest edge and from the foot.
+"""
+
+from collections.abc import Iterable, Mapping
+
+from orthopsis.core.construct.moves import Cross, Offset
+from orthopsis.core.construct.steps import Breath
+from orthopsis.core.drawing.answer import Place, Scale, ScaleMark
+from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
+
+
+def scales(solved: Solved, breath: Breath) -> list[Scale]:
+    """Return the scales along what a step marks; none where it marks nothing of the kind."""
+    acts = [move.act for move in breath.moves]
+    crossings = [act for act in acts if isinstance(act, Cross) and act.counted is not None]
+    if crossings:
+        return _counted(solved, crossings)
+    origins = dict.fromkeys(act.start for act in acts if isinstance(act, Offset))
+    return [
+        scale
+        for origin in origins
+        for scale in _measured(solved, [a for a in acts if isinstance(a, Offset) and a.start == origin])
+    ]
+
+
+def _measured(solved: Solved, marks: list[Offset]) -> list[Scale]:
+    """Return the measures across, under what is marked, and up, to its left."""
+    start, figure = solved.board.points[marks[0].start], solved.prepared.figure
+    across, up = _different(act.across_mm for act in marks), _different(act.up_mm for act in marks)
+    left, foot = start.x + min(0.0, *across), start.y + min(0.0, *up)
+    return [
+        Scale(side="below", marks=[ScaleMark(at=(start.x + mm, foot), text=figure(mm)) for mm in across]),
+        Scale(side="left", marks=[ScaleMark(at=(left, start.y + mm), text=figure(mm)) for mm in up]),
+    ]
+
+
+def _different(lengths: Iterable[float]) -> list[float]:
+    found: list[float] = []
+    for mm in sorted(lengths):
+        if not found or mm - found[-1] > SAME_POINT_MM:
+            found.append(mm)
+    return found
+
+
+def _counted(solved: Solved, marks: list[Cross]) -> list[Scale]:
+    """Return the numbers of the columns, at their feet, and of the rows, at the edge from which columns are counted."""
+    columns = {act.counted[0]: act.first for act in marks if act.counted is not None}
+    rows = {act.counted[1]: act.second for act in marks if act.counted is not None}
+    lines, points = solved.board.lines, solved.board.points
+    feet = {n: min((lines[name].start.xy, lines[name].end.xy), key=lambda at: at[1]) for n, name in columns.items()}
+    ends = {n: lines[name].start.xy for n, name in rows.items()}
+    at = [points[act.makes].x for act in marks]
+    is_left = sum(x for x, _ in ends.values()) / len(ends) <= sum(at) / len(at)
+    below = [Scale(side="below", marks=_numbered(feet))] if len(set(columns.values())) > 1 else []
+    return [*below, Scale(side="left" if is_left else "right", marks=_numbered(ends))]
+
+
+def _numbered(places: Mapping[int, Place]) -> list[ScaleMark]:
+    return [ScaleMark(at=at, text=str(number)) for number, at in sorted(places.items())]

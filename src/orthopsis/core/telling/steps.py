@@ -1,0 +1,172 @@
+"""From the moves of an exercise to its steps, as the handbook orders them and before a teacher changes anything."""
+
+from collections import Counter
+from collections.abc import Iterator, Mapping
+from dataclasses import dataclass, replace
+
+from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
+from orthopsis.core.construct.steps import Breath, breaths
+from orthopsis.core.drawing.answer import Step
+from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.lesson.minutes import step_minutes
+from orthopsis.core.scene.setting import adornments
+from orthopsis.core.telling.scales import scales
+from orthopsis.core.telling.step_values import step_values
+from orthopsis.core.wording.names import view_words
+from orthopsis.core.wording.steps import STEPS
+from orthopsis.core.wording.vocabulary import counted
+
+
+@dataclass(frozen=True, slots=True)
+class Told:
+    """A step with what its moves take up and make; ``breath`` is missing for the steps that finish a sheet."""
+
+    step: Step
+    needs: frozenset[str] = frozenset()
+    makes: frozenset[str] = frozenset()
+    breath: Breath | None = None
+
+    @property
+    def has_lines(self) -> bool:
+        """Whether it can be told line by line."""
+        return self.breath is not None and self.step.count > 1 and "~" not in self.step.key
+
+
+def told_steps(solved: Solved) -> list[Told]:
+    """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
+    seen: Counter[str] = Counter()
+    result = []
+    for breath in breaths(solved.moves):
+        name = f"{breath.thing}/{breath.name}{f'@{breath.part}' if breath.part else ''}"
+        seen[name] += 1
+        key = name if seen[name] == 1 else f"{name}#{seen[name]}"
+        result.append(_told(breath, _built_step(solved, breath, key, step_values(solved, breath))))
+    if solved.prepared.things:
+        result += [Told(step) for step in _finish(solved)]
+    return result
+
+
+def line_by_line(solved: Solved, told: Told) -> list[Told]:
+    """Return a step as one step for each of its lines."""
+    assert told.breath is not None
+    parts = list(_lines(solved, told.breath))
+    whole = step_values(solved, told.breath)
+    result = []
+    for number, part in enumerate(parts, start=1):
+        own = {name: value for name, value in step_values(solved, part).items() if value != ""}
+        step = _built_step(solved, part, f"{told.step.key}~{number}", whole | own)
+        counted_as = f" ({number} of {len(parts)})"
+        titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
+        result.append(_told(part, step.model_copy(update=titles)))
+    return result
+
+
+def _told(breath: Breath, step: Step) -> Told:
+    acts = [move.act for move in breath.moves]
+    makes = frozenset(name for act in acts for name in outputs(act))
+    return Told(step, frozenset(name for act in acts for name in inputs(act)) - makes, makes, breath)
+
+
+def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
+    """Yield parts of a breath that draw one line each; marks go with the line after them, or with the last one."""
+    held: list[Move] = []
+    parts: list[list[Move]] = []
+    for move in breath.moves:
+        held.append(move)
+        if move.act.makes in solved.light_ids:
+            parts.append(held)
+            held = []
+    if parts:
+        parts[-1] += held
+    for part in parts:
+        yield replace(breath, moves=tuple(part))
+
+
+def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, object]) -> Step:
+    acts = [move.act for move in breath.moves]
+    made = [act.makes for act in acts]
+    draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
+    points = [name for name in made if name in solved.board.points]
+    points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide)]
+    rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
+    words, phrases = solved.prepared.wording, STEPS[breath.name]
+    title = _of_view(solved, breath, words.say(phrases.title, values))
+    shown = scales(solved, breath) if phrases.beside_scales else []
+    return Step(
+        key=key,
+        phase=breath.phase,
+        thing=breath.thing,
+        title=f"{values['thing']}: {title}" if breath.thing else title,
+        short=f"{breath.part}: {title}" if breath.part else title,
+        text=words.say(phrases.instruction(words), values),
+        scales=shown,
+        beside_scales=words.say(phrases.beside_scales, values) if shown else "",
+        tool=phrases.tool,
+        rests_on=rests,
+        count=len(draws),
+        rule=words.words(phrases.rule),
+        slip=words.words(phrases.slip),
+        minutes=step_minutes(breath.phase, len(draws), words.level, len(acts) - len(draws)),
+        extra=False,
+        draws=draws,
+        marks=points,
+        takes_away=[],
+        darkens=[],
+        tones=False,
+    )
+
+
+def _of_view(solved: Solved, breath: Breath, title: str) -> str:
+    """Return the title of setting up, with the view it belongs to where the sheet has several."""
+    if not breath.view or len(solved.prepared.frames) == 1:
+        return title
+    view = view_words(breath.view)
+    return f"{view[0].upper()}{view[1:]}: {title[0].lower()}{title[1:]}"
+
+
+def _finish(solved: Solved) -> list[Step]:
+    level = solved.prepared.wording.level
+    light = list(solved.light_ids.values())
+    final = list(solved.final_ids)
+    edges = [i for i in final if solved.lines[i].thing]
+    added = adornments(solved.prepared)
+    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges if solved.lines[i].thing not in added})
+    take_away = _plain(solved, "take_away", {}, step_minutes("take_away", len(light), level), draws=final, takes=light)
+    values = {"lines": counted(merged, "line")}
+    darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
+    tone_values = {"light": solved.prepared.exercise.light}
+    opaque = [p for p in solved.prepared.things if not (p.values.is_see_through or p.kind.lies_on_face)]
+    result = [take_away, darken]
+    if opaque:
+        result.append(_plain(solved, "tone", tone_values, step_minutes("tone", 3 * len(opaque), level), tones=True))
+    return result
+
+
+def _plain(
+    solved: Solved, key: str, values: Mapping[str, object], minutes: float, *, draws: list[int] | None = None,
+    takes: list[int] | None = None, darkens: list[int] | None = None, count: int = 0, tones: bool = False,
+) -> Step:  # fmt: skip
+    words, phrases = solved.prepared.wording, STEPS[key]
+    title = words.say(phrases.title, values)
+    return Step(
+        key=f"/{key}",
+        phase=key,
+        thing="",
+        title=title,
+        short=title,
+        text=words.say(phrases.instruction(words), values),
+        scales=[],
+        beside_scales="",
+        tool=phrases.tool,
+        rests_on="",
+        count=count,
+        rule=words.words(phrases.rule),
+        slip=words.words(phrases.slip),
+        minutes=minutes,
+        extra=False,
+        draws=draws or [],
+        marks=[],
+        takes_away=takes or [],
+        darkens=darkens or [],
+        tones=tones,
+    )

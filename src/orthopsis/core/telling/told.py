@@ -1,0 +1,156 @@
+"""What a teacher's changes make of the steps: told line by line, moved, joined, extra, left out, in other words.
+
+Changes are kept by the name of the step, so they stay when the exercise changes. A step is moved only as far as what it
+needs and what needs it allow; setting up comes first and finishing last.
+"""
+
+from orthopsis.core.document.document import Exercise, StepChange
+from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
+from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.telling.steps import Told, line_by_line, told_steps
+
+_FINISH = ("take_away", "darken", "tone")
+
+
+def steps(solved: Solved) -> tuple[list[Step], list[LeftOut]]:
+    """Return the steps as they are told, and those that are left out."""
+    changes = {change.step: change for change in solved.prepared.exercise.steps}
+    told = []
+    for one in told_steps(solved):
+        change = changes.get(one.step.key)
+        told += line_by_line(solved, one) if change is not None and change.split and one.has_lines else [one]
+    told = _moved(told, changes)
+    needed = _needed(told)
+    kept, left_out = [], []
+    for one in told:
+        change = changes.get(one.step.key)
+        if change is not None and change.left_out and not one.makes & needed:
+            left_out.append(LeftOut(key=one.step.key, title=one.step.title))
+        else:
+            kept.append(one)
+    return _with_stops(_joined(kept, changes)), left_out
+
+
+def _moved(told: list[Told], changes: dict[str, StepChange]) -> list[Told]:
+    order = list(told)
+    for one in told:
+        change = changes.get(one.step.key)
+        if change is None:
+            continue
+        by = change.later
+        while by:
+            at, way = order.index(one), 1 if by > 0 else -1
+            if not _may_swap(order, min(at, at + way)):
+                break
+            order[at], order[at + way] = order[at + way], order[at]
+            by -= way
+    return order
+
+
+def _may_swap(order: list[Told], first: int) -> bool:
+    """Tell whether a step and the one after it may change places."""
+    if first < 0 or first + 1 >= len(order):
+        return False
+    one, two = order[first], order[first + 1]
+    if _place(one.step) != _place(two.step) or one.step.phase in _FINISH:
+        return False
+    return not (one.makes & two.needs or two.makes & one.needs)
+
+
+def _place(step: Step) -> int:
+    """Return where a step belongs at large: setting up, building, finishing."""
+    return 0 if step.phase == "setup" else 2 if step.phase in _FINISH else 1
+
+
+def _needed(told: list[Told]) -> set[str]:
+    """Return what some step needs that another one makes."""
+    return {name for one in told for name in one.needs}
+
+
+def _joined(told: list[Told], changes: dict[str, StepChange]) -> list[Step]:
+    """Return the steps with the teacher's words and marks, those that are told in one breath made one."""
+    result: list[Step] = []
+    needed = _needed(told)
+    for i, one in enumerate(told):
+        change = changes.get(one.step.key) or _whole_of(one.step.key, changes)
+        step = _worded(one.step, change, _abilities(told, i, change, needed))
+        is_joined = change is not None and change.joined and change.step == one.step.key
+        if is_joined and result and _place(result[-1]) == _place(step):
+            result[-1] = _join(result[-1], step)
+        else:
+            result.append(step)
+    return result
+
+
+def _whole_of(key: str, changes: dict[str, StepChange]) -> StepChange | None:
+    """Return the change of the step of which this one is a line."""
+    return changes.get(key.partition("~")[0]) if "~" in key else None
+
+
+def _worded(step: Step, change: StepChange | None, can: list[StepAct]) -> Step:
+    update: dict[str, object] = {"can": tuple(can)}
+    if change is not None:
+        update["extra"] = change.extra
+        if change.text and change.step == step.key:
+            update |= {"text": change.text, "beside_scales": change.text if step.scales else ""}
+    return step.model_copy(update=update)
+
+
+def _join(one: Step, two: Step) -> Step:
+    tools = one.tool if two.tool in one.tool else f"{one.tool}, {two.tool}"
+    title = two.short if one.thing == two.thing else two.title
+    has_scales = bool(one.scales or two.scales)
+    return one.model_copy(
+        update={
+            "title": f"{one.title}; {title}",
+            "short": f"{one.short}; {title}",
+            "text": f"{one.text} {two.text}",
+            "scales": [*one.scales, *two.scales],
+            "beside_scales": " ".join(step.beside_scales or step.text for step in (one, two)) if has_scales else "",
+            "tool": tools,
+            "count": one.count + two.count,
+            "minutes": one.minutes + two.minutes,
+            "draws": [*one.draws, *two.draws],
+            "marks": [*one.marks, *two.marks],
+            "takes_away": [*one.takes_away, *two.takes_away],
+            "darkens": [*one.darkens, *two.darkens],
+            "tones": one.tones or two.tones,
+            "can": tuple(sorted({*one.can, "part"} - {"join"})),
+            "joins": (*one.joins, two.key),
+        }
+    )
+
+
+def _abilities(told: list[Told], at: int, change: StepChange | None, needed: set[str]) -> list[StepAct]:
+    one = told[at]
+    can: list[StepAct] = ["say", "required" if change is not None and change.extra else "extra"]
+    if change is not None and change.text:
+        can.append("own")
+    if _may_swap(told, at - 1):
+        can.append("earlier")
+    if _may_swap(told, at):
+        can.append("later")
+    if at > 0 and _place(told[at - 1].step) == _place(one.step) and one.step.phase not in _FINISH:
+        can.append("join")
+    if one.has_lines:
+        can.append("split")
+    if "~" in one.step.key:
+        can.append("whole")
+    if not one.makes & needed:
+        can.append("leave_out")
+    return can
+
+
+def _with_stops(steps: list[Step]) -> list[Step]:
+    """Mark where a lesson may well end: when the sheet is set up, and after each thing that is whole."""
+    result = []
+    for i, step in enumerate(steps):
+        after = steps[i + 1] if i + 1 < len(steps) else None
+        ends = after is not None and (step.thing, _place(step)) != (after.thing, _place(after))
+        result.append(step.model_copy(update={"stop": True}) if ends else step)
+    return result
+
+
+def change_of(exercise: Exercise, key: str) -> StepChange:
+    """Return what was changed of a step so far."""
+    return next((change for change in exercise.steps if change.step == key), StepChange(step=key))
