@@ -1068,7 +1068,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -1245,13 +1245,18 @@ export interface components {
         };
         /**
          * Cure
-         * @description Something that would help, ready to be tried.
+         * @description Something that would help, ready to be tried; where ``is_sought`` its edits are looked for when it is asked.
          */
         Cure: {
             /** Text */
             text: string;
             /** Edits */
             edits: components["schemas"]["CureEdit"][];
+            /**
+             * Is Sought
+             * @default false
+             */
+            is_sought: boolean;
         };
         /**
          * CureAct
@@ -2125,6 +2130,21 @@ export interface components {
             ];
             /** Text */
             text: string;
+        };
+        /**
+         * SeekAct
+         * @description Look for the cure of a piece of advice, and try it.
+         */
+        SeekAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "seek";
+            /** Code */
+            code: string;
+            /** About */
+            about: string;
         };
         /**
          * Sentence

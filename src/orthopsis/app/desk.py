@@ -7,6 +7,7 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
+from orthopsis.core.advice.advise import sought_cure
 from orthopsis.core.document.document import MOST_THINGS, Exercise, read_exercise
 from orthopsis.core.drawing.answer import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.editing import edit, edit_things, edit_views
@@ -37,6 +38,14 @@ class CureAct(BaseModel):
 
     op: Literal["cure"]
     edits: Annotated[list[CureEdit], Field(max_length=2000)]
+
+
+class SeekAct(BaseModel):
+    """Look for the cure of a piece of advice, and try it."""
+
+    op: Literal["seek"]
+    code: Path
+    about: Path
 
 
 class AddAct(BaseModel):
@@ -122,6 +131,7 @@ class DragAct(BaseModel):
 Act = Annotated[
     TypeAct
     | CureAct
+    | SeekAct
     | AddAct
     | AddViewAct
     | RemoveViewAct
@@ -209,9 +219,9 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
         case TypeAct():
             return edit.type_at(exercise, act.path, act.text)
         case CureAct():
-            for change in act.edits:
-                exercise = edit.set_at(exercise, change.path, change.value)
-            return exercise
+            return _cured(exercise, act.edits)
+        case SeekAct():
+            return _cured(exercise, sought_cure(exercise, act.code, act.about))
         case AddAct():
             return add_thing(exercise, act.kind)
         case AddViewAct():
@@ -237,6 +247,12 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return bring_back(exercise, act.key)
         case DragAct():
             return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
+
+
+def _cured(exercise: Exercise, edits: list[CureEdit]) -> Exercise:
+    for change in edits:
+        exercise = edit.set_at(exercise, change.path, change.value)
+    return exercise
 
 
 def _answer(exercise: Exercise) -> Response:

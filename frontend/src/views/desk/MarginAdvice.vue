@@ -3,7 +3,7 @@
 import { computed, ref } from 'vue'
 
 import { api, ask } from '@/api/client'
-import type { Advice } from '@/api/types'
+import type { Act, Advice } from '@/api/types'
 import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
@@ -28,8 +28,9 @@ const counts = computed(() => {
 const minutes = computed(() => Math.round((exercise.drawing?.steps ?? []).reduce((sum, s) => sum + s.minutes, 0)))
 
 /** Show what a cure would make of the drawing, beside the present one. */
-async function compare(cure: Advice['cures'][number]): Promise<void> {
-  const body = { exercise: exercise.document, act: { op: 'cure' as const, edits: cure.edits } }
+async function compare(a: Advice, cure: Advice['cures'][number]): Promise<void> {
+  const act: Act = cure.is_sought ? { op: 'seek', code: a.code, about: a.about } : { op: 'cure', edits: cure.edits }
+  const body = { exercise: exercise.document, act }
   const answer = await trying(() => ask(api.POST('/api/desk/act', { body })))
   if (!answer) return
   const { exercise: changed, drawing } = answer
@@ -51,7 +52,7 @@ function toggle(a: Advice): void {
       <p>{{ a.text }}</p>
       <p v-if="whys.has(key(a))" class="quiet">{{ a.why }}</p>
       <div class="doors">
-        <button v-for="c in a.cures" :key="c.text" type="button" class="cure" @click.stop="compare(c)">
+        <button v-for="c in a.cures" :key="c.text" type="button" class="cure" @click.stop="compare(a, c)">
           {{ c.text }}
         </button>
         <span v-if="!a.cures.length" class="quiet">{{ a.cure }}.</span>

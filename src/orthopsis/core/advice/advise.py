@@ -5,10 +5,13 @@ from collections.abc import Iterator
 from orthopsis.core.advice.faces import on_face
 from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.sheet import on_marks, on_sheet, on_time
-from orthopsis.core.advice.things import on_crossing, on_thing
-from orthopsis.core.drawing.answer import Advice, Step
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.advice.things import on_crossing, on_thing, seek_place
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.answer import Advice, CureEdit, Step
+from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.setting import prepare
 
 
 def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
@@ -21,6 +24,23 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
         *on_marks(solved),
         *on_time(solved, steps),
     ]
+
+
+def sought_cure(exercise: Exercise, code: str, about: str) -> list[CureEdit]:
+    """Return the edits of a cure that is looked for only when it is asked.
+
+    Raises:
+        GeometryError: nothing is said of this code there, or no place was found.
+    """
+    solved = solve(prepare(exercise))
+    for placed in solved.prepared.things:
+        if about == f"things.{placed.index}" and any(a.code == code for a in _on_each(solved, placed)):
+            edits = seek_place(solved, placed, code)
+            if edits:
+                return edits
+            why = f"No place near to where “{placed.values.name}” stands would help."
+            raise GeometryError("no_place_found", why, "Make it larger or smaller, or move it by hand.", about=about)
+    raise GeometryError("no_such_advice", "This is no longer said of the drawing.", "Look at the advice again.")
 
 
 def _on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:

@@ -17,19 +17,20 @@ def piece(
     limit: float,
     unit: str,
     shown: Mapping[str, object],
-    *edits: list[CureEdit],
+    *edits: list[CureEdit] | None,
 ) -> Advice:
     """Return a piece of advice.
 
     Args:
         shown: what its templates name.
-        edits: for each cure that its phrases name, in their order, what it changes; an empty one is left out.
+        edits: for each cure that its phrases name, in their order, what it changes; an empty one is left out, None is
+            one that is looked for only when it is asked.
     """
     words, phrases = solved.prepared.wording, ADVICE[code]
     cures = [
-        Cure(text=words.say(text, shown), edits=changes)
+        Cure(text=words.say(text, shown), edits=changes or [], is_sought=changes is None)
         for text, changes in zip(phrases.cures, edits, strict=False)
-        if changes
+        if changes is None or changes
     ]
     return Advice(
         code=code,

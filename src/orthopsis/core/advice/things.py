@@ -33,24 +33,30 @@ THIN_SHIFT = 4.0
 
 def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on one thing: off the paper, straight before a point, thin sides, lines too close or too flat."""
-    yield from _said_of(solved, placed, _moved)
+    yield from _said_of(solved, placed, lambda code, shifts: None)
 
 
-def _moved(solved: Solved, placed: Placed, code: str, shifts: list[Shift]) -> list[CureEdit]:
-    """Return where a thing would have to be moved to; what is said of it there is asked without further cures."""
-    return moved_until_unsaid(solved, placed, code, shifts, said_of)
+def seek_place(solved: Solved, placed: Placed, sought: str) -> list[CureEdit]:
+    """Return where a thing would have to be moved to, so that a piece of advice of this code is no longer due.
+
+    Returns:
+        Nothing where no place was found.
+    """
+
+    def move(code: str, shifts: list[Shift]) -> list[CureEdit]:
+        return moved_until_unsaid(solved, placed, code, shifts, said_of) if code == sought else []
+
+    cures = [cure for advice in _said_of(solved, placed, move) if advice.code == sought for cure in advice.cures]
+    return cures[0].edits if cures else []
 
 
 def said_of(solved: Solved, placed: Placed) -> list[Advice]:
-    """Return what ``on_thing`` says, without looking for the places that would cure it."""
-    return list(_said_of(solved, placed, _unmoved))
+    """Return what ``on_thing`` says."""
+    return list(on_thing(solved, placed))
 
 
-def _unmoved(solved: Solved, placed: Placed, code: str, shifts: list[Shift]) -> list[CureEdit]:
-    return []
-
-
-_Mover = Callable[[Solved, Placed, str, list[Shift]], list[CureEdit]]
+_Mover = Callable[[str, list[Shift]], list[CureEdit] | None]
+"""What moves a thing: for a code of advice and the ways to go, the edits; None where they are looked for later."""
 
 
 def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
@@ -99,7 +105,7 @@ def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled], move: _Move
         across = -math.copysign(steep + abs(from_level), from_level)
         code = "line_too_flat"
         aside = math.copysign(steep, placed.values.first.x - flattest.start.x)
-        edits = move(solved, placed, code, [(0.0, away), (0.0, across), (aside, 0.0)])
+        edits = move(code, [(0.0, away), (0.0, across), (aside, 0.0)])
         yield piece(solved, code, f"things.{placed.index}", angle, FLAT_DEG, "°", shown, edits)
 
 
@@ -118,7 +124,7 @@ def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point], move: 
         share = min(over / max(math.dist(at.xy, middle.xy), ON_LEVEL_MM), 1 / TIMES[-1])
         inward = (share * (middle.x - at.x), share * (middle.y - at.y))
         code = "outside_triangle"
-        edits = move(solved, placed, code, [inward])
+        edits = move(code, [inward])
         yield piece(solved, code, f"things.{placed.index}", over, 0.0, "mm", shown, edits)
 
 
@@ -194,7 +200,7 @@ def _thin_sides(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice
             }
             code, (right, up) = "side_too_thin", _FROM_POINT.get(side, (0.0, 0.0))
             far = max(THIN_SHIFT * (THIN_MM - width), solved.prepared.sheet.division_mm)
-            edits = move(solved, placed, code, [(right * far, up * far)])
+            edits = move(code, [(right * far, up * far)])
             yield piece(solved, code, f"things.{placed.index}", width, THIN_MM, "mm", shown, edits)
 
 

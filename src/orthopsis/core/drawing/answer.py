@@ -183,10 +183,11 @@ class CureEdit(Part):
 
 
 class Cure(Part):
-    """Something that would help, ready to be tried."""
+    """Something that would help, ready to be tried; where ``is_sought`` its edits are looked for when it is asked."""
 
     text: str
     edits: list[CureEdit]
+    is_sought: bool = False
 
 
 class Advice(Part):
