@@ -88,7 +88,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
     wanted = [e for e in expected_lines(draw(exercise), {}, adornments(prepared)) if e.is_asked]
-    points = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
+    points = {name: aim.at for name, aim in prepared.aims.items() if aim.is_vanishing}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []
     for e in wanted:

@@ -244,7 +244,7 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say that the distance points lie off the sheet, where a thing needs them."""
-    if not frame.is_metric or not any(p.build.needs_eye(p.values) for p in things):
+    if not frame.is_metric or not any(p.build.needs(p.values) for p in things):
         return
     prepared = solved.prepared
     x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm

@@ -88,7 +88,7 @@ def on_crossing(solved: Solved) -> Iterator[Advice]:
 def _flat_lines(solved: Solved, placed: Placed, guides: list[Ruled], move: _Mover) -> Iterator[Advice]:
     """Say that a line to a point on the eye level runs too flat to it."""
     level = placed.setting.frame.level_mm
-    goals = placed.setting.frame.vanishing
+    goals = {name: aim.at for name, aim in solved.prepared.aims.items()}
     angles = [
         (math.degrees(math.atan2(abs(level - g.start.y), abs(goals[g.rests_on].x - g.start.x))), g)
         for g in guides
@@ -219,11 +219,13 @@ def _is_seen(solved: Solved, thing: str, face: str) -> bool:
 
 
 def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:
-    vanishing = placed.setting.frame.vanishing
+    aims = solved.prepared.aims
     gaps = {
-        name: nearest_gap_mm([g.start for g in guides if g.rests_on == name], goal) for name, goal in vanishing.items()
+        name: nearest_gap_mm([g.start for g in guides if g.rests_on == name], aims[name].at)
+        for name in {g.rests_on for g in guides}
+        if name in aims
     }
-    gap = min(gaps.values())
+    gap = min(gaps.values(), default=math.inf)
     if gap >= PENCIL_MM:
         return
     division = solved.prepared.sheet.division_mm

@@ -20,8 +20,7 @@ from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, join, offset
-from orthopsis.core.scene.setting import Prepared, adornments, prepare
-from orthopsis.core.view.frame import distance_names, distance_points
+from orthopsis.core.scene.setting import adornments, prepare
 
 INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
@@ -50,8 +49,8 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     drawing = draw(exercise)
     free = {p.values.name: p.build.free_lines(p.values, p.setting) for p in prepared.things}
     expected = expected_lines(drawing, free, adornments(prepared))
-    targets = _targets(prepared)
-    frames = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
+    targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
+    frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
     sigma = HAND_ERROR_MM[prepared.wording.level]
     answer = _Answer(drawing, sigma)
     matches = match(strokes, expected, frames, answer.explains, sigma)
@@ -131,15 +130,6 @@ def _is_covered(e: Expected, matched: set[str]) -> bool:
     """Tell whether a receding edge is there as a part of its guide line."""
     thing, _, name = e.name.partition(".")
     return f"{thing}.{name.replace('depth.', 'guide.', 1)}" in matched
-
-
-def _targets(prepared: Prepared) -> dict[str, Point]:
-    result: dict[str, Point] = {}
-    for frame in prepared.frames:
-        result |= frame.vanishing
-        if frame.is_metric and frame.kind == "one_point":
-            result |= dict(zip(distance_names(frame), distance_points(frame), strict=True))
-    return result
 
 
 def _judged(

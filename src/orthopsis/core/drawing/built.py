@@ -10,7 +10,6 @@ from functools import lru_cache
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sight.hidden import Seen
@@ -19,7 +18,8 @@ from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
 from orthopsis.core.things.declare import Values
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.standing import Setting
-from orthopsis.core.view.frame import Frame, distance_names, distance_points, measuring_name, measuring_point
+from orthopsis.core.view.aim import frame_aims
+from orthopsis.core.view.frame import Frame
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,14 +102,4 @@ def _given_lines(setting: Setting) -> dict[str, Ruled]:
 @lru_cache(maxsize=256)
 def _given(frame: Frame) -> dict[str, Point]:
     """Return the points that a thing may use: those of its view, and the aids of an eye of known place."""
-    points = dict(frame.vanishing)
-    if not frame.is_metric:
-        return points
-    if frame.kind == "one_point":
-        return points | dict(zip(distance_names(frame), distance_points(frame), strict=True))
-    for role in ("left", "right"):
-        try:
-            points[measuring_name(frame, role)] = measuring_point(frame, role)
-        except GeometryError:
-            continue
-    return points
+    return {aim.name: aim.at for aim in frame_aims(frame)}

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import EYE_LEVEL, Measure, Move, Shift
+from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import (
     Aim,
     DrawnLine,
@@ -104,8 +104,8 @@ def picture(solved: Solved) -> Picture:
     """Return the picture of a solved exercise."""
     prepared = solved.prepared
     sheet = prepared.sheet
-    names = {act.makes for move in solved.moves if not move.thing and isinstance(act := move.act, Shift | Measure)}
-    names = {name for name in names if not name.startswith("@")}
+    aims = _aims(solved)
+    names = {aim.name for aim in aims}
     return Picture(
         sheet=SheetSize(
             width_mm=sheet.width_mm,
@@ -115,11 +115,11 @@ def picture(solved: Solved) -> Picture:
             fold_mm=sheet.width_mm / 2 if prepared.exercise.sheet.fold == "folded" else None,
         ),
         eye_level_mm=prepared.eye_level_mm,
-        vanishing_points={n: solved.board.points[n].xy for n in sorted(names)},
-        aims=_aims(solved, sorted(names)),
+        vanishing_points={aim.name: aim.at for aim in aims},
+        aims=aims,
         strips=[
             TapedStrip(side=s.side, at=(s.x, s.y), width_mm=s.width_mm, height_mm=s.height_mm)
-            for s in strips_for((solved.board.points[n].xy for n in sorted(names)), sheet)
+            for s in strips_for((aim.at for aim in aims), sheet)
         ],
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
         lines=list(solved.lines),
@@ -129,16 +129,17 @@ def picture(solved: Solved) -> Picture:
     )
 
 
-def _aims(solved: Solved, names: list[str]) -> list[Aim]:
-    vanishing = {name for frame in solved.prepared.frames for name in frame.vanishing}
+def _aims(solved: Solved) -> list[Aim]:
+    """Return the points of the book of aims that this sheet's moves have made, by name."""
     return [
         Aim(
             name=name,
             at=solved.board.points[name].xy,
-            kind="vanishing" if name in vanishing else "aid",
+            kind="vanishing" if aim.is_vanishing else "aid",
             label=solved.prepared.point_words(name),
         )
-        for name in names
+        for name, aim in sorted(solved.prepared.aims.items())
+        if name in solved.board.points
     ]
 
 
@@ -149,9 +150,9 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     moves = [Move("setup", "", breath, act) for breath, act in sheet_moves(prepared, reach)]
     for number, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         users = [p for p in prepared.things if p.setting.frame is frame]
-        aids = frozenset(aid for p in users for aid in p.build.needs_eye(p.values))
+        needed = frozenset(role for p in users for role in p.build.needs(p.values))
         half = half_of(prepared.exercise, number)
-        acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, aids)
+        acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, needed)
         moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
     return moves
 

@@ -6,6 +6,7 @@ from dataclasses import dataclass
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
+from orthopsis.core.scene.aims import aims_of
 from orthopsis.core.scene.joining import join_things
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.views import VIEWS, frame_of
@@ -15,8 +16,9 @@ from orthopsis.core.sheet.ruler import DIVISIONS_MM
 from orthopsis.core.things.declare import Values, check_values
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.standing import Setting
-from orthopsis.core.view.frame import Frame, PointRole, point_roles
-from orthopsis.core.wording.names import point_words
+from orthopsis.core.view.aim import Aim
+from orthopsis.core.view.frame import Frame
+from orthopsis.core.wording.names import point_words, view_words
 from orthopsis.core.wording.vocabulary import Wording
 
 
@@ -30,8 +32,8 @@ class Prepared:
     things: tuple[Placed, ...]
     wording: Wording
     by_name: Mapping[str, Placed]
-    points: Mapping[str, tuple[Frame, PointRole]]
-    """The view of each point that lines run to, and what the point is to it, by the point's name."""
+    aims: Mapping[str, Aim]
+    """The book of all points that lines of this exercise can run to, by name."""
 
     @property
     def eye_level_mm(self) -> float:
@@ -40,8 +42,13 @@ class Prepared:
 
     def point_words(self, name: str) -> str:
         """Return how the class calls a point of the sheet that lines run to."""
-        frame, role = self.points[name]
-        return point_words(role, frame.name if len(self.frames) > 1 else "", self.wording)
+        aim = self.aims[name]
+        owner = aim.owner if aim.owner in self.by_name else view_words(aim.owner) if len(self.frames) > 1 else ""
+        return point_words(aim.role, owner, self.wording)
+
+    def frame(self, name: str) -> Frame:
+        """Return the frame of a view."""
+        return next(frame for frame in self.frames if frame.name == name)
 
     def thing(self, name: str) -> "Placed | None":
         """Return the thing of that name, or None."""
@@ -102,20 +109,9 @@ def prepare(exercise: Exercise) -> Prepared:
         alone.append(placed)
     things = join_things(exercise.things, alone)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
-    return Prepared(exercise, sheet, frames, things, wording, {p.values.name: p for p in things}, _points(frames))
-
-
-def _points(frames: tuple[Frame, ...]) -> dict[str, tuple[Frame, PointRole]]:
-    points: dict[str, tuple[Frame, PointRole]] = {}
-    for number, frame in enumerate(frames):
-        for name, role in point_roles(frame).items():
-            if name in points:
-                raise GeometryError(
-                    "points_called_alike", f"Two points of the sheet would both be called “{name}”.",
-                    "Call one of the two views otherwise.", about=f"views.{number}.name",
-                )  # fmt: skip
-            points[name] = (frame, role)
-    return points
+    return Prepared(
+        exercise, sheet, frames, things, wording, {p.values.name: p for p in things}, aims_of(frames, things)
+    )
 
 
 def setting_of(exercise: Exercise, view: str = "") -> Setting:

@@ -16,12 +16,9 @@ from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.view.aim import AIDS, AimRole, frame_aims
 from orthopsis.core.view.frame import (
     Frame,
-    distance_names,
-    distance_points,
-    measuring_name,
-    measuring_point,
     one_point_frame,
     three_point_frame,
     two_point_frame,
@@ -78,7 +75,7 @@ class ViewKindWords:
     places: Mapping[str, ViewPlace]
     handles: Mapping[str, ViewHandle]
     fresh: Callable[[float, Sheet, Half], Mapping[str, float | None]]
-    setup: Callable[[Any, Frame, Sheet, Half, frozenset[str]], list[tuple[str, Act]]]
+    setup: Callable[[Any, Frame, Sheet, Half, frozenset[AimRole]], list[tuple[str, Act]]]
 
 
 def _field(name: str, says: str, kind: PlaceKind = "length") -> ViewPlace:
@@ -118,15 +115,17 @@ def _mark_on_level(name: str, x: float) -> Act:
     return Shift(name, "@left mark", x)
 
 
-def _one_point_setup(view: Any, frame: Frame, sheet: Sheet, half: Half, aids: frozenset[str]) -> list[tuple[str, Act]]:
+def _one_point_setup(
+    view: Any, frame: Frame, sheet: Sheet, half: Half, needed: frozenset[AimRole]
+) -> list[tuple[str, Act]]:
     acts: list[tuple[str, Act]] = [("setup.point", _mark_on_level(frame.name, view.x_mm))]
-    if "distance" in aids and frame.is_metric:
-        for name, point in zip(distance_names(frame), distance_points(frame), strict=True):
-            acts.append(("setup.distance", Shift(name, frame.name, point.x - view.x_mm)))
-    return acts
+    aids = [aim for aim in frame_aims(frame) if aim.role in AIDS & needed]
+    return acts + [("setup.distance", Shift(aim.name, frame.name, aim.at.x - view.x_mm)) for aim in aids]
 
 
-def _corner_setup(view: Any, frame: Frame, sheet: Sheet, half: Half, aids: frozenset[str]) -> list[tuple[str, Act]]:
+def _corner_setup(
+    view: Any, frame: Frame, sheet: Sheet, half: Half, needed: frozenset[AimRole]
+) -> list[tuple[str, Act]]:
     low, high = sheet.part(half)
     at_ends = max(abs(view.left_mm - low), abs(view.right_mm - high)) < SAME_POINT_MM
     on_sheet = view.left_mm >= 0 and view.right_mm <= sheet.width_mm
@@ -140,12 +139,8 @@ def _corner_setup(view: Any, frame: Frame, sheet: Sheet, half: Half, aids: froze
         off = not 0 <= view.third_y_mm <= sheet.height_mm
         third = "setup.third_on_strip" if off else "setup.third"
         acts.append((third, Measure(frame.way("up").family, view.third_x_mm, view.third_y_mm)))
-    if frame.is_metric:
-        for role in ("left", "right"):
-            if role in aids:
-                point = measuring_point(frame, role)
-                acts.append(("setup.measuring", _mark_on_level(measuring_name(frame, role), point.x)))
-    return acts
+    aids = [aim for aim in frame_aims(frame) if aim.role in AIDS & needed]
+    return acts + [("setup.measuring", _mark_on_level(aim.name, aim.at.x)) for aim in aids]
 
 
 def _fresh_third(level_mm: float, sheet: Sheet, half: Half) -> Mapping[str, float | None]:

@@ -23,7 +23,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values
-from orthopsis.core.view.frame import PointRole
+from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
 
@@ -159,12 +159,12 @@ def _of_act(solved: Solved, act: object) -> dict[str, object]:
         case ShareAlong():
             return {"corner": corner_words(act.line)}
         case RuleToPoint() if act.role == "construction":
-            return _cube(act, solved.prepared.points[act.point][1])
+            return _cube(act, solved.prepared.aims[act.point].role)
         case _:
             return {}
 
 
-def _cube(act: RuleToPoint, role: PointRole) -> dict[str, object]:
+def _cube(act: RuleToPoint, role: AimRole) -> dict[str, object]:
     """Return which corner is found with which distance point; nothing if the line runs to another point."""
     side, _, aid = role.partition("_")
     if aid != "distance":
@@ -228,9 +228,9 @@ def _of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
     values["across"] = listed([length(p.x) for p in marked.values()])
     values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
     for name, point in marked.items():
-        frame, role = prepared.points.get(name, (None, None))
-        if frame is not None and role in ("left_distance", "right_distance"):
-            values["distance"] = length(frame.distance_mm)
+        role = prepared.aims[name].role if name in prepared.aims else ""
+        if role in ("left_distance", "right_distance"):
+            values["distance"] = length(prepared.frame(prepared.aims[name].owner).distance_mm)
         elif role in ("left", "right"):
             values |= {role: length(point.x), f"{role}_words": _along_words(solved, point.x)}
         elif role == "third":

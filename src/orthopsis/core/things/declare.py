@@ -21,6 +21,7 @@ from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.outline import Outline, check_outline, size
 from orthopsis.core.things.parameters import LOOK, PLACE, Choice, Length, Parameter, Shape, Value
 from orthopsis.core.things.standing import Anchor, InLine, Joint, Setting
+from orthopsis.core.view.aim import Aim, AimRole
 from orthopsis.core.view.frame import ViewKind
 
 
@@ -230,7 +231,8 @@ class Build:
         spans: for a parameter the two page points between which it is measured.
         free_lines: how the names of the lines begin whose place follows from a free length, by the point to
             which they are carried.
-        needs_eye: whether the recipe uses points that only an eye of known place gives.
+        aims: the points of its own that its lines run to; its recipe makes them, by these names.
+        needs: which aids of its view the recipe uses.
         place: values for a new one, so that it lands where it can be seen.
         follow: what else changes when a value is chosen, so that the drawing stays as it is.
         joints: where other things can stand, by what the document calls it.
@@ -254,7 +256,8 @@ class Build:
     handles_at: Callable[[Values, Setting], Mapping[str, Point]] = lambda values, setting: {}
     spans: Callable[[Values, Setting], Mapping[str, tuple[Point, Point]]] = lambda values, setting: {}
     free_lines: Callable[[Values, Setting], Mapping[str, tuple[str, ...]]] = lambda values, setting: {}
-    needs_eye: Callable[[Values], frozenset[str]] = lambda values: frozenset()
+    aims: Callable[[Values, Setting], tuple[Aim, ...]] = lambda values, setting: ()
+    needs: Callable[[Values], frozenset[AimRole]] = lambda values: frozenset()
     follow: Callable[[Values, Setting, str, Value], Mapping[str, Value]] = lambda values, setting, name, value: {}
     corners: CornerHandles | None = None
     keep_shape: Callable[[Values, Setting, Setting], Mapping[str, float]] = lambda values, before, after: {}

@@ -21,11 +21,6 @@ from orthopsis.core.view.eye import Eye
 
 ViewKind = Literal["one_point", "two_point", "three_point"]
 
-PointRole = Literal[
-    "centre", "left", "right", "third", "left_distance", "right_distance", "left_measuring", "right_measuring"
-]
-"""What a named point is to its view: a vanishing point, or an aid that an eye of known place gives."""
-
 NOMINAL_DISTANCE_MM = 400.0
 """Eye distance that a free one-point frame is drawn with."""
 LEAST_APART_MM = 20.0
@@ -195,20 +190,6 @@ def measuring_point(frame: Frame, role: Literal["left", "right"]) -> Point:
 def measuring_name(frame: Frame, role: str) -> str:
     """Return the name of the measuring point of the lines that run left or right."""
     return f"{frame.name} {role} measuring"
-
-
-def point_roles(frame: Frame) -> dict[str, PointRole]:
-    """Return what each point of a frame is to it, by the point's name."""
-    if frame.kind == "one_point":
-        left, right = distance_names(frame)
-        return {frame.way("away").family: "centre", left: "left_distance", right: "right_distance"}
-    roles: dict[str, PointRole] = {
-        frame.way("left").family: "left",
-        frame.way("right").family: "right",
-        measuring_name(frame, "left"): "left_measuring",
-        measuring_name(frame, "right"): "right_measuring",
-    }
-    return roles | ({frame.way("up").family: "third"} if frame.kind == "three_point" else {})
 
 
 def _corner_ways(name: str, left: Point, right: Point, up: Point) -> tuple[tuple[str, Way], ...]:

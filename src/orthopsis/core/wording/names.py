@@ -1,6 +1,6 @@
 """What are points and lines called in a sentence?"""
 
-from orthopsis.core.view.frame import PointRole
+from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.vocabulary import Wording
 
 
@@ -28,20 +28,22 @@ def view_words(name: str) -> str:
     return "view 1" if name == "point" else name
 
 
-def point_words(role: PointRole, view: str, wording: Wording) -> str:
+def point_words(role: AimRole, owner: str, wording: Wording) -> str:
     """Return how a point that lines run to is called: ``left point``, ``left distance point of second view``.
 
     Args:
-        view: the name of its view, or empty where the sheet has only one.
+        owner: how the view or the thing is called that brings it, or empty where nobody would ask.
     """
     if role == "centre":
         words = wording.term("vanishing point")
     elif role in ("left", "right", "third"):
         words = wording.term(f"{role} point")
+    elif role in ("slope_above", "slope_below"):
+        words = f"{'upper' if role == 'slope_above' else 'lower'} {wording.term('slope point')}"
     else:
         side, _, aid = role.partition("_")
         words = f"{side} {wording.term(f'{aid} point')}"
-    return f"{words} of {view_words(view)}" if view else words
+    return f"{words} of {owner}" if owner else words
 
 
 _UP = ("lower", "middle", "upper")

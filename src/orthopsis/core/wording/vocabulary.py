@@ -22,6 +22,7 @@ TERMS: dict[str, dict[Vocabulary, str]] = {
     "third point": {"eye_level": "third point", "horizon": "third vanishing point"},
     "measuring point": {"eye_level": "measuring point", "horizon": "measuring point"},
     "measuring points": {"eye_level": "measuring points", "horizon": "measuring points"},
+    "slope point": {"eye_level": "slope point", "horizon": "slope vanishing point"},
     "distance point": {"eye_level": "distance point", "horizon": "special vanishing point"},
     "distance points": {"eye_level": "distance points", "horizon": "special vanishing points"},
     "guide line": {"eye_level": "guide line", "horizon": "convergence line"},

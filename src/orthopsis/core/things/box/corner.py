@@ -15,6 +15,7 @@ from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Rol
 from orthopsis.core.things.declare import Build, Clause, Handle, Values
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.standing import Setting
+from orthopsis.core.view.aim import AimRole
 
 _UPRIGHTS = ("near", "left", "right", "far")
 _FACES = (
@@ -150,9 +151,12 @@ def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]
     return result
 
 
-def needs_eye(values: Values) -> frozenset[str]:
+_MEASURING: dict[Role, AimRole] = {"left": "left_measuring", "right": "right_measuring"}
+
+
+def needs(values: Values) -> frozenset[AimRole]:
     """Return the measuring points that the sides of true length need."""
-    return frozenset(role for role in ROLES if values.word(f"{role}_by") in ("true", "cube"))
+    return frozenset(_MEASURING[role] for role in ROLES if values.word(f"{role}_by") in ("true", "cube"))
 
 
 _FRESH_PLACES = ((0.46, -1), (0.62, 1), (0.30, -1), (0.36, 0), (0.70, -1), (0.24, 1), (0.76, 0), (0.52, 1))
@@ -249,7 +253,7 @@ CORNER = Build(
     handles_at=handles_at,
     spans=spans,
     free_lines=free_lines,
-    needs_eye=needs_eye,
+    needs=needs,
     place=place,
     follow=follow,
     keep_shape=keep_shape,

@@ -24,6 +24,7 @@ from orthopsis.core.things.declare import Build, Clause, Handle, Values, stand_o
 from orthopsis.core.things.depth import dragged, kept
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.standing import Joint, Setting
+from orthopsis.core.view.aim import AimRole
 
 
 def _drag_place(values: Values, setting: Setting, at: Point) -> Mapping[str, Value]:
@@ -89,9 +90,9 @@ def place(setting: Setting, count: int) -> Mapping[str, Value]:
     }
 
 
-def needs_eye(values: Values) -> frozenset[str]:
-    """Return the aids that only an eye of known place gives: the distance points, for a cube."""
-    return frozenset(("distance",)) if values.word("depth_by") == "cube" else frozenset()
+def needs(values: Values) -> frozenset[AimRole]:
+    """Return the aids of the view that are used: the distance points, for a cube."""
+    return frozenset(("left_distance", "right_distance")) if values.word("depth_by") == "cube" else frozenset()
 
 
 def free_lines(values: Values, setting: Setting) -> Mapping[str, tuple[str, ...]]:
@@ -168,7 +169,7 @@ FRONT = Build(
     handles_at=handles_at,
     spans=spans,
     free_lines=free_lines,
-    needs_eye=needs_eye,
+    needs=needs,
     place=place,
     follow=follow,
     true_length=true_length,

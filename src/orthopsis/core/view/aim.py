@@ -1,0 +1,70 @@
+"""The points that lines of a sheet run to: what each is called, where it lies, what it is, and who brings it.
+
+A frame brings its vanishing points and, where an eye of known place sees it, the aids that this eye gives. A thing may
+bring points of its own, such as those of a slope.
+"""
+
+from dataclasses import dataclass
+from typing import Literal
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.view.frame import (
+    Frame,
+    distance_names,
+    distance_points,
+    measuring_name,
+    measuring_point,
+)
+
+AimRole = Literal[
+    "centre", "left", "right", "third", "left_distance", "right_distance", "left_measuring", "right_measuring",
+    "slope_above", "slope_below",
+]  # fmt: skip
+"""What a point is to the one who brings it."""
+AIDS: frozenset[AimRole] = frozenset({"left_distance", "right_distance", "left_measuring", "right_measuring"})
+"""Points that only help the hand: no edge of a thing runs to them."""
+
+
+@dataclass(frozen=True, slots=True)
+class Aim:
+    """A point that lines run to.
+
+    Attributes:
+        name: its full name, as the moves use it.
+        at: where it is, page mm; it is never at infinity.
+        owner: the name of the view, or of the thing, that brings it.
+    """
+
+    name: str
+    at: Point
+    role: AimRole
+    owner: str
+
+    @property
+    def is_vanishing(self) -> bool:
+        """Whether edges of things run to it."""
+        return self.role not in AIDS
+
+
+def frame_aims(frame: Frame) -> tuple[Aim, ...]:
+    """Return the points that a frame brings, the vanishing points first."""
+    found = [Aim(name, at, _role(frame, name), frame.name) for name, at in frame.vanishing.items()]
+    if not frame.is_metric:
+        return tuple(found)
+    if frame.kind == "one_point":
+        left, right = zip(distance_names(frame), distance_points(frame), strict=True)
+        return (*found, Aim(*left, "left_distance", frame.name), Aim(*right, "right_distance", frame.name))
+    for side, role in (("left", "left_measuring"), ("right", "right_measuring")):
+        try:
+            found.append(Aim(measuring_name(frame, side), measuring_point(frame, side), role, frame.name))  # type: ignore[arg-type]
+        except GeometryError:
+            continue
+    return tuple(found)
+
+
+def _role(frame: Frame, name: str) -> AimRole:
+    if frame.kind == "one_point":
+        return "centre"
+    roles: dict[str, AimRole] = {"left": "left", "right": "right", "up": "third"}
+    return next(roles[way] for way, held in frame.ways if held.family == name)
