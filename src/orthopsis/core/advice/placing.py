@@ -1,7 +1,7 @@
 """Advice on where the points are placed: too close, too far to reach, the third too near."""
 
 import math
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 from orthopsis.core.advice.keep import same_in_the_world
 from orthopsis.core.advice.piece import drawn_points, piece
@@ -15,6 +15,7 @@ from orthopsis.core.scene.setting import Prepared, prepare
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
+from orthopsis.core.view.aim import Aim
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks, least_third_mm, points_moved_out
@@ -36,6 +37,7 @@ def on_placing(solved: Solved) -> Iterator[Advice]:
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
             yield from _distance_points(solved, number, frame, things)
+            yield from _reach(solved, number, frame, things)
             continue
         if frame.kind == "three_point":
             yield from _third(solved, number, frame)
@@ -103,15 +105,17 @@ def _third(solved: Solved, number: int, frame: Frame) -> Iterator[Advice]:
 def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say how much paper is taped on, which ruler reaches, and what does without both."""
     prepared, sheet = solved.prepared, solved.prepared.sheet
-    goals = frame.vanishing
-    strips = strips_for((p.xy for p in goals.values()), sheet)
+    owners = {frame.name, *(placed.values.name for placed in things)}
+    aims = [aim for aim in prepared.aims.values() if aim.is_vanishing and aim.owner in owners]
+    strips = strips_for((aim.at.xy for aim in aims), sheet)
     drawn = [p for thing in things for p in drawn_points(solved, thing)]
     if not strips or not drawn:
         return
-    farthest = max(distance(p, goal) for p in drawn for goal in goals.values())
+    farthest = max(distance(p, goal) for p in drawn for goal in (aim.at for aim in aims))
     ruler = next((r for r in RULERS_MM if r >= farthest), RULERS_MM[-1])
     longest = max(strips, key=lambda strip: strip.length_mm)
-    other, at, size = _across_from(longest, frame, sheet)
+    farthest_out = _beyond(longest, aims)
+    other, at, size = _across_from(longest, farthest_out.at, sheet)
     far = round_to(edge_ticks(at, size, TICKS_MM), sheet.division_mm)
     shown = {
         "strips": listed([_strip_words(prepared, strip) for strip in strips]),
@@ -121,7 +125,12 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
         "other": other,
         "near_ticks": prepared.length(TICKS_MM),
         "far_ticks": prepared.length(far),
+        "aim": prepared.point_words(farthest_out.name),
     }
+    if farthest_out.owner != frame.name:
+        about = f"things.{prepared.by_name[farthest_out.owner].index}"
+        yield piece(solved, "own_point_off_sheet", about, farthest, RULERS_MM[0], "mm", shown)
+        return
     if longest.side in ("top", "bottom"):
         nearer = _third_on_sheet(number, frame, sheet)
         yield piece(solved, "third_point_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, nearer)
@@ -143,13 +152,19 @@ def _third_on_sheet(number: int, frame: Frame, sheet: Sheet) -> list[CureEdit]:
     return [CureEdit(path=f"views.{number}.third_y_mm", value=edge)]
 
 
-def _across_from(strip: Strip, frame: Frame, sheet: Sheet) -> tuple[str, float, float]:
+def _beyond(strip: Strip, aims: Sequence[Aim]) -> Aim:
+    """Return the point that lies farthest out on a strip's side."""
+    reach = {"left": lambda p: -p.x, "right": lambda p: p.x, "top": lambda p: p.y, "bottom": lambda p: -p.y}
+    return max(aims, key=lambda aim: reach[strip.side](aim.at))
+
+
+def _across_from(strip: Strip, at: Point, sheet: Sheet) -> tuple[str, float, float]:
     """Return the edge across the sheet from a strip, and along that way the strip's point and the sheet's size, mm."""
     if strip.side in ("left", "right"):
         other = "right" if strip.side == "left" else "left"
-        return other, frame.way(strip.side).goal.x, sheet.width_mm
+        return other, at.x, sheet.width_mm
     other = "bottom" if strip.side == "top" else "top"
-    return other, frame.way("up").goal.y, sheet.height_mm
+    return other, at.y, sheet.height_mm
 
 
 def _strip_words(prepared: Prepared, strip: Strip) -> str:

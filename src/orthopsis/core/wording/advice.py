@@ -102,6 +102,12 @@ ADVICE: dict[str, AdvicePhrases] = {
         "[third point], the {other} edge every {far_ticks}; joining like ticks gives lines to that point.",
         ("Move the [third point] to the sheet’s edge",),
     ),
+    "own_point_off_sheet": AdvicePhrases(
+        "The {aim} lies off the sheet. Tape on paper: {strips}. The farthest line is {reach} long: a ruler of {ruler}.",
+        "Without strips: tick the {side} edge every {near_ticks} to both sides of the place nearest to the point, the "
+        "{other} edge every {far_ticks}; joining like ticks gives lines to that point.",
+        ("Tape paper on, or make the slope flatter",),
+    ),
     "line_too_flat": AdvicePhrases(
         "A line of “{thing}” leaves the [eye level] at only {value}°; under {limit}° it is hard to rule.",
         "Lines near the [eye level] all but run along it: their crossings cannot be seen.",
