@@ -8,7 +8,7 @@ from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.sheets import Copy, add_sheets, add_steps, sheet_pdf, steps_pdf
+from orthopsis.paperwork.sheets import Copy, add_sheets, add_steps, sheet_pdf
 from report import report, times_ms
 
 NAME_SHEET = {
@@ -31,7 +31,9 @@ def main() -> None:
     def all_sheets() -> None:
         drawing = draw(exercise)
         sheet_pdf(drawing, "starter", "Boxes", copies)
-        steps_pdf(drawing, "Boxes", 4)
+        steps = Pages("Boxes")
+        add_steps(steps, drawing, "Boxes", 4)
+        steps.bytes()
         sheet_pdf(drawing, "answer", "Boxes", copies)
 
     seconds = statistics.median(times_ms(all_sheets, 5)) / 1000

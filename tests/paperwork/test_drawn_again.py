@@ -17,16 +17,18 @@ from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.paperwork.sheets import steps_pdf
+from orthopsis.paperwork.pdf import Pages
+from orthopsis.paperwork.sheets import add_steps
 
 NEAR_MM = 0.05
 
 
 def printed(exercise: Exercise) -> list[str]:
     """Return the printed text of each step, without title and slip."""
-    pdf = steps_pdf(draw(exercise), "Again", 1)
+    pages = Pages("Again")
+    add_steps(pages, draw(exercise), "Again", 1)
     texts = []
-    for page in PdfReader(io.BytesIO(pdf)).pages:
+    for page in PdfReader(io.BytesIO(pages.bytes())).pages:
         text = " ".join(page.extract_text().split())
         body = text.partition(" Watch for:")[0]
         texts.append(body)

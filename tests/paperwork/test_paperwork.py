@@ -16,7 +16,8 @@ from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code
-from orthopsis.paperwork.sheets import Copy, sheet_pdf, steps_pdf
+from orthopsis.paperwork.pdf import Pages
+from orthopsis.paperwork.sheets import Copy, add_steps, sheet_pdf
 from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.paperwork.write import write_drawing
 
@@ -99,7 +100,9 @@ def test_a_class_gets_one_sheet_each_with_its_alias(crates: Exercise) -> None:
 @pytest.mark.parametrize("per_page", [1, 2, 4, 8])
 def test_step_sheets_hold_every_step_with_its_words(crates: Exercise, per_page: int) -> None:
     drawing = draw(crates)
-    reader = pypdf.PdfReader(io.BytesIO(steps_pdf(drawing, "Crates", per_page)))
+    pages = Pages("Crates")
+    add_steps(pages, drawing, "Crates", per_page)
+    reader = pypdf.PdfReader(io.BytesIO(pages.bytes()))
     assert len(reader.pages) == -(-len(drawing.steps) // per_page)
     text = " ".join(" ".join(page.extract_text() for page in reader.pages).split())
     for step in drawing.steps:

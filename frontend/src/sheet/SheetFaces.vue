@@ -7,7 +7,6 @@ import { useSheet } from './context'
 const { picture, at } = useSheet()
 const faces = computed(() =>
   picture.value.faces.map((face) => ({
-    key: `${face.thing}.${face.name}`,
     tone: face.tone,
     d: face.loops.map((loop) => `M${loop.map((place) => at(place).join(' ')).join('L')}Z`).join(''),
   })),
@@ -16,7 +15,7 @@ const faces = computed(() =>
 
 <template>
   <g class="faces">
-    <path v-for="face in faces" :key="face.key" :class="`tone-${face.tone}`" :d="face.d" fill-rule="evenodd" />
+    <path v-for="(face, i) in faces" :key="i" :class="`tone-${face.tone}`" :d="face.d" fill-rule="evenodd" />
   </g>
 </template>
 

@@ -26,6 +26,9 @@ const {
   failure,
   reload,
 } = useLoad(() => ask(api.GET('/api/piles/{pile_id}', { params: { path: { pile_id: pileId.value } } })))
+const { data: picture } = useLoad(() =>
+  ask(api.GET('/api/piles/{pile_id}/picture', { params: { path: { pile_id: pileId.value } } })),
+)
 const chosen = ref(0)
 const sheet = shallowRef<SheetAnswer | null>(null)
 const pointed = ref<number[]>([])
@@ -159,7 +162,7 @@ useEventListener('keydown', (event) => {
         @placed="changed"
         @close="placing = false"
       />
-      <JudgedSheet v-else-if="sheet" :sheet="sheet" :picture="pile.picture" :pointed="pointed" />
+      <JudgedSheet v-else-if="sheet && picture" :sheet="sheet" :picture="picture" :pointed="pointed" />
       <EmptyState
         v-else
         :title="total ? 'No sheet chosen' : 'The pile is empty'"

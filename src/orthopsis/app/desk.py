@@ -219,9 +219,9 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
         case TypeAct():
             return edit.type_at(exercise, act.path, act.text)
         case CureAct():
-            return _cured(exercise, act.edits)
+            return edit.set_all(exercise, act.edits)
         case SeekAct():
-            return _cured(exercise, sought_cure(exercise, act.code, act.about))
+            return edit.set_all(exercise, sought_cure(exercise, act.code, act.about))
         case AddAct():
             return add_thing(exercise, act.kind)
         case AddViewAct():
@@ -247,12 +247,6 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return bring_back(exercise, act.key)
         case DragAct():
             return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
-
-
-def _cured(exercise: Exercise, edits: list[CureEdit]) -> Exercise:
-    for change in edits:
-        exercise = edit.set_at(exercise, change.path, change.value)
-    return exercise
 
 
 def _answer(exercise: Exercise) -> Response:

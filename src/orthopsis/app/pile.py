@@ -61,7 +61,6 @@ class PileAnswer(BaseModel):
     exercise: str
     sheets: list[SheetLine]
     students: list[StudentOption]
-    picture: Picture
 
 
 class Changed(BaseModel):
@@ -102,8 +101,13 @@ def get_pile(pile_id: int, db: Db, teacher: Me) -> PileAnswer:
         exercise=exercise.title if exercise is not None else str(pile.document["title"]),
         sheets=sorted(sheets, key=lambda s: (order[s.state], -s.worst, s.id)),
         students=[StudentOption(id=s.id, alias=s.alias) for s in students],
-        picture=draw_picture(read_exercise(pile.document)),
     )
+
+
+@router.get("/piles/{pile_id}/picture")
+def get_pile_picture(pile_id: int, db: Db, teacher: Me) -> Picture:
+    """Return the picture of the pile's exercise: it stays the same while the sheets are read."""
+    return draw_picture(read_exercise(piles.get_pile(db, teacher.id, pile_id).document))
 
 
 @router.get("/piles/{pile_id}/notes.pdf", response_class=Response)

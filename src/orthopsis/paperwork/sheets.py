@@ -46,13 +46,6 @@ def add_sheets(pages: Pages, drawing: Drawing, kind: SheetKind, title: str, copi
         pages.end()
 
 
-def steps_pdf(drawing: Drawing, title: str, per_page: int) -> bytes:
-    """Return a PDF of step sheets with 1 to 8 steps a page, on the school's ordinary paper."""
-    pages = Pages(f"{title}: steps")
-    add_steps(pages, drawing, title, per_page)
-    return pages.bytes()
-
-
 def add_steps(pages: Pages, drawing: Drawing, title: str, per_page: int) -> None:
     """Add step sheets to a PDF."""
     per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)

@@ -14,7 +14,7 @@ from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.check.tones import ToneArea, tone_areas
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.exercise.solve import draw
+from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.scene.setting import adornments, prepare
@@ -69,7 +69,7 @@ TONE_DARKNESS = (0.0, 0.2, 0.4, 0.62)
 
 def tone_as_student(exercise: Exercise, rng: np.random.Generator, *, one_differs: bool) -> tuple[TonedByHand, ...]:
     """Return the toned faces of a made-up student; if ``one_differs``, one face has a tone of another direction."""
-    faces = draw(exercise).faces
+    faces = picture(solve(prepare(exercise))).faces
     steps = {(face.thing, face.name): face.tone for face in faces}
     areas = tone_areas(faces)
     alike = [i for i, a in enumerate(areas) if sum(a.direction == other.direction for other in areas) > 1]
@@ -87,7 +87,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
-    wanted = [e for e in expected_lines(draw(exercise), {}, adornments(prepared)) if e.is_asked]
+    wanted = [e for e in expected_lines(picture(solve(prepared)), {}, adornments(prepared)) if e.is_asked]
     points = {name: aim.at for name, aim in prepared.aims.items() if aim.is_vanishing}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []

@@ -16,8 +16,8 @@ from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, Stroke, expected_curves, expected_lines
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.answer import Drawing
-from orthopsis.core.exercise.solve import draw
+from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.scene.setting import adornments, prepare
@@ -46,7 +46,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         GeometryError: the exercise itself cannot be drawn.
     """
     prepared = prepare(exercise)
-    drawing = draw(exercise)
+    drawing = picture(solve(prepared))
     free = {p.values.name: p.build.free_lines(p.values, p.setting) for p in prepared.things}
     expected = expected_lines(drawing, free, adornments(prepared))
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
@@ -85,7 +85,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
 class _Answer:
     """What the finished sheet shows, as a stroke may lie along it."""
 
-    def __init__(self, drawing: Drawing, sigma_mm: float) -> None:
+    def __init__(self, drawing: Picture, sigma_mm: float) -> None:
         self._near_mm = max(sigma_mm, LEAST_NEAR_MM)
         self._curves = expected_curves(drawing)
         shown = [line for line in drawing.lines if line.visible or line.role == "guide"]

@@ -4,7 +4,7 @@ import math
 from collections.abc import Collection, Mapping
 from dataclasses import dataclass, replace
 
-from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.plane.homogeneous import Point, distance
 
 FINISHED = ("edge", "detail")
@@ -95,7 +95,7 @@ class ExpectedCurve:
         return min(distance(point, place) for place in self.places)
 
 
-def expected_curves(drawing: Drawing) -> list[ExpectedCurve]:
+def expected_curves(drawing: Picture) -> list[ExpectedCurve]:
     """Return the curves of a finished sheet."""
     return [
         ExpectedCurve(f"{line.thing}.{line.name}", tuple(Point(*at) for at in (line.start, *line.bend, line.end)))
@@ -105,7 +105,7 @@ def expected_curves(drawing: Drawing) -> list[ExpectedCurve]:
 
 
 def expected_lines(
-    drawing: Drawing, free: Mapping[str, Mapping[str, tuple[str, ...]]], adornments: Collection[str] = ()
+    drawing: Picture, free: Mapping[str, Mapping[str, tuple[str, ...]]], adornments: Collection[str] = ()
 ) -> list[Expected]:
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 

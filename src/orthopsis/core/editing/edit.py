@@ -5,11 +5,12 @@ ones snap to its marks.
 """
 
 import math
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from typing import Any
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.editing.edit_document import changed_at, no_place, placed_at
+from orthopsis.core.drawing.answer import CureEdit
+from orthopsis.core.editing.edit_document import changed_at, no_place, placed_at, placed_value
 from orthopsis.core.editing.edit_views import drag_view, other_half, other_view, to_view
 from orthopsis.core.editing.places import choices, read_view_text, view_path
 from orthopsis.core.errors import GeometryError
@@ -67,6 +68,19 @@ def set_at(exercise: Exercise, path: str, value: Value | None) -> Exercise:
     if path.startswith("things."):
         return changed_at(exercise, {path: value, **_followers(exercise, path, value)})
     return changed_at(exercise, {path: value})
+
+
+def set_all(exercise: Exercise, edits: Sequence[CureEdit]) -> Exercise:
+    """Return the exercise with several values, such as a cure changes; those of things at once, since they may be many.
+
+    Raises:
+        GeometryError: as ``set_at``.
+    """
+    of_things = {change.path: change.value for change in edits if placed_value(exercise, change.path)}
+    for change in edits:
+        if change.path not in of_things:
+            exercise = set_at(exercise, change.path, change.value)
+    return changed_at(exercise, of_things) if of_things else exercise
 
 
 def _followers(exercise: Exercise, path: str, value: Value | None) -> dict[str, Value]:

@@ -12,6 +12,7 @@ from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.setting import setting_of, sheet_of
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.declare import Values
+from orthopsis.core.things.parameters import Length
 from orthopsis.core.things.registry import KINDS
 
 
@@ -66,6 +67,15 @@ def placed_at(exercise: Exercise, parts: list[str]) -> Placed:
         raise no_place(path)
     thing = exercise.things[int(parts[1])]
     return Placed(int(parts[1]), KINDS[thing.kind], Values(thing.name, thing.held()), setting_of(exercise, thing.view))
+
+
+def placed_value(exercise: Exercise, path: str) -> bool:
+    """Tell whether a path names a length of a thing: nothing else follows from such a value."""
+    parts = path.split(".")
+    if len(parts) != 3 or parts[0] != "things" or not parts[1].isdecimal() or int(parts[1]) >= len(exercise.things):
+        return False
+    parameters = KINDS[exercise.things[int(parts[1])].kind].parameters
+    return any(p.name == parts[2] and isinstance(p, Length) for p in parameters)
 
 
 def check_index(exercise: Exercise, index: int) -> None:
