@@ -1,0 +1,168 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { NMessageProvider } from 'naive-ui'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h } from 'vue'
+
+import type { Drawing } from '@/api/types'
+import { useExercise } from '@/stores/exercise'
+import MarginAdvice from '@/views/desk/MarginAdvice.vue'
+import StepLadder from '@/views/desk/StepLadder.vue'
+
+import { application, askedOf, Refusal } from './application'
+
+const step = {
+  phase: 'front',
+  thing: 'Crate',
+  minutes: 2,
+  count: 0,
+  extra: false,
+  stop: false,
+  draws: [],
+  darkens: [],
+  marks: [],
+  takes_away: [],
+}
+const DRAWING = {
+  sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1, fold_mm: null },
+  eye_level_mm: 150,
+  vanishing_points: {},
+  aims: [],
+  strips: [],
+  points: {},
+  lines: [],
+  faces: [],
+  handles: [],
+  measures: [],
+  sentences: [],
+  left_out: [{ key: 'Crate/tone', title: 'Tone' }],
+  steps: [
+    { ...step, key: 'a', short: 'front face', can: ['say'], phase: 'setup', thing: '' },
+    { ...step, key: 'b', short: '3 guide lines', can: ['later', 'extra'], phase: 'guides', count: 3, minutes: 5 },
+    { ...step, key: 'c', short: 'the back', can: [], phase: 'guides', thing: 'Chest', count: 4, extra: true },
+  ],
+  advice: [
+    {
+      code: 'side_too_thin', about: 'things.0', value: 1, limit: 4, unit: 'mm', text: 'Too thin.', why: 'It is near.',
+      cure: 'Move it', cures: [{ text: 'Move it farther', edits: [], is_sought: true }],
+    },
+    {
+      code: 'off_the_paper', about: 'things.1', value: 9, limit: 0, unit: 'mm', text: 'Over the edge.', why: 'Paper ends.',
+      cure: 'Move it back', cures: [{ text: 'Move it back', edits: [{ path: 'things.1.left', value: 3 }], is_sought: false }],
+    },
+    { code: 'more_than_the_minutes', about: 'minutes', value: 60, limit: 45, unit: 'min', text: 'Too long.', why: 'Time.',
+      cure: 'Plan two lessons', cures: [] },
+  ],
+} as unknown as Drawing // prettier-ignore
+
+function shown(part: object, props: object): VueWrapper {
+  const all = defineComponent({
+    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
+  })
+  return mount(all, { attachTo: document.body })
+}
+
+let view: VueWrapper
+beforeEach(() => {
+  setActivePinia(createPinia())
+  const exercise = useExercise()
+  exercise.drawing = DRAWING
+  exercise.picture = DRAWING
+  exercise.document = { title: 'A' }
+})
+afterEach(() => {
+  view.unmount()
+  document.body.innerHTML = ''
+  vi.unstubAllGlobals()
+})
+
+const button = (name: string) => view.findAll('button').find((b) => b.text() === name)!
+
+describe('the margin', () => {
+  it('shows first what is about the thing that is chosen', () => {
+    view = shown(MarginAdvice, { chosen: 'things.1' })
+    expect(view.findAll('article').slice(0, 3).map((a) => a.find('p').text())).toEqual([
+      'Over the edge.', 'Too thin.', 'Too long.',
+    ]) // prettier-ignore
+  })
+
+  it('tries a cure with its edits, and lets the core look for one that has none yet', async () => {
+    const answer = { exercise: { title: 'B' }, drawing: DRAWING }
+    const asked = application({ 'POST /api/desk/act': answer })
+    view = shown(MarginAdvice, { chosen: '' })
+    await button('Move it back').trigger('click')
+    await flushPromises()
+    await button('Move it farther').trigger('click')
+    await flushPromises()
+    expect(askedOf(asked, 'POST /api/desk/act').map((body) => body.act)).toEqual([
+      { op: 'cure', edits: [{ path: 'things.1.left', value: 3 }] },
+      { op: 'seek', code: 'side_too_thin', about: 'things.0' },
+    ])
+    expect(document.body.textContent).toContain('As it would be')
+    expect(useExercise().document, 'nothing is changed before it is taken').toEqual({ title: 'A' })
+  })
+
+  it('says it where no cure was found, and changes nothing', async () => {
+    application({ 'POST /api/desk/act': new Refusal(422, 'No place near would help.') })
+    view = shown(MarginAdvice, { chosen: '' })
+    await button('Move it farther').trigger('click')
+    await flushPromises()
+    expect(document.body.textContent).toContain('No place near would help.')
+    expect(document.body.textContent).not.toContain('As it would be')
+  })
+
+  it('says why when it is asked, what to do where no button can, and what all takes', async () => {
+    view = shown(MarginAdvice, { chosen: '' })
+    expect(view.text()).not.toContain('It is near.')
+    await view.find('[aria-expanded]').trigger('click')
+    expect(view.text()).toContain('It is near.')
+    expect(view.text()).toContain('Plan two lessons.')
+    expect(view.text()).toContain('3 for Crate')
+    expect(view.text()).toContain('4 for Chest')
+    expect(view.text()).toContain('9 minutes of drawing')
+  })
+})
+
+describe('the ladder', () => {
+  const chosen = vi.fn()
+
+  function ladder(at: number): void {
+    chosen.mockReset()
+    view = shown(StepLadder, { step: at, 'onUpdate:step': chosen })
+  }
+
+  it('stands on a ruler of minutes, grouped by what is drawn', () => {
+    ladder(0)
+    expect(view.findAll('.tick').map((t) => t.text())).toEqual(['0 min', '2 min', '7 min'])
+    expect(view.findAll('li[data-step] .group > span').map((g) => g.text())).toEqual(['The sheet', 'Crate', 'Chest'])
+    const widths = view.findAll<HTMLElement>('li[data-step]').map((l) => parseFloat(l.element.style.width))
+    expect(widths[1]).toBeGreaterThan(widths[0]!)
+    expect(view.findAll('.title')[2]!.text()).toContain('extra:')
+  })
+
+  it('is gone along with the arrow keys and does not run off its ends', async () => {
+    ladder(3)
+    const section = view.find('.ladder')
+    await section.trigger('keydown', { key: 'ArrowRight' })
+    expect(chosen.mock.calls.flat().every((n) => n === 3)).toBe(true)
+    await section.trigger('keydown', { key: 'ArrowLeft' })
+    expect(chosen).toHaveBeenLastCalledWith(2)
+  })
+
+  it('goes back to the whole sheet when the step that is chosen is pressed again', async () => {
+    ladder(2)
+    expect(view.findAll('.rung').map((r) => r.attributes('aria-pressed'))).toEqual(['false', 'true', 'false'])
+    await view.findAll('.rung')[1]!.trigger('click')
+    expect(chosen).toHaveBeenLastCalledWith(0)
+    await view.findAll('.rung')[0]!.trigger('click')
+    expect(chosen).toHaveBeenLastCalledWith(1)
+  })
+
+  it('tells again what was left out', async () => {
+    const act = vi.fn(async () => true)
+    useExercise().act = act as never
+    ladder(0)
+    await button('Tone: tell it again').trigger('click')
+    expect(act).toHaveBeenCalledWith({ op: 'bring_back', key: 'Crate/tone' })
+  })
+})

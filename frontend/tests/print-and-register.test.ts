@@ -1,0 +1,178 @@
+import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { NMessageProvider, NSelect } from 'naive-ui'
+import { createPinia, setActivePinia } from 'pinia'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h } from 'vue'
+import { createMemoryHistory, createRouter } from 'vue-router'
+
+import type { ClassRecord } from '@/api/types'
+import PrintView from '@/views/PrintView.vue'
+import EnterStudents from '@/views/register/EnterStudents.vue'
+
+import { application, askedOf, Refusal, type Asked } from './application'
+
+let view: VueWrapper
+
+async function shown(part: object, props: object, at = '/print/4'): Promise<VueWrapper> {
+  const all = defineComponent({
+    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
+  })
+  const nothing = { template: '<i />' }
+  const routes = [{ path: '/:all(.*)', component: nothing }]
+  const router = createRouter({ history: createMemoryHistory(), routes })
+  await router.push(at)
+  const mounted = mount(all, { attachTo: document.body, global: { plugins: [router] } })
+  await flushPromises()
+  return mounted
+}
+
+beforeEach(() => {
+  localStorage.clear()
+  setActivePinia(createPinia())
+})
+afterEach(() => {
+  view.unmount()
+  document.body.innerHTML = ''
+  vi.unstubAllGlobals()
+  vi.useRealTimers()
+})
+
+describe('printing', () => {
+  async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4'): Promise<void> {
+    const sheet = { width_mm: 419.1, height_mm: 266.7, units, division_mm: 1, fold_mm: null }
+    const drawing = { sheet, steps: Array(steps).fill({}), is_personal: isPersonal }
+    application({
+      'GET /api/exercises/4': { id: 4, version: 1, exercise: { title: 'Crates' } },
+      'POST /api/desk/draw': { exercise: {}, drawing },
+      'GET /api/classes': [{ id: 2, name: 'Terns', students: 24 }],
+    })
+    view = await shown(PrintView, { id: '4' }, at)
+  }
+
+  const choose = (kind: string) => view.find(`input[value=${kind}]`).setValue(true)
+  const address = (): URL => new URL(view.find('a[target=_blank]').attributes('href')!, 'http://x')
+  const says = (): string => view.text().replace(/\s+/g, ' ')
+
+  it('says how many pages come, and on which paper', async () => {
+    await open()
+    expect(says()).toContain('1 page on paper of 419 × 267 mm.')
+    await choose('steps')
+    expect(says()).toContain('3 pages on A4 paper.')
+    expect(says()).not.toContain('Print at 100 %')
+  })
+
+  it('speaks of inches and letter paper to a class that measures in inches', async () => {
+    await open('in')
+    expect(says()).toContain('paper of 16.5 × 10.5 in.')
+    await choose('steps')
+    expect(says()).toContain('on letter paper.')
+  })
+
+  it('asks for so many copies, or for one sheet for each of a class', async () => {
+    await open()
+    expect([address().pathname, address().search]).toEqual(['/api/exercises/4/print/starter.pdf', '?copies=1'])
+    view.unmount()
+    await open('mm', 9, false, '/print/4?class=2')
+    expect(address().search).toBe('?class_id=2')
+    expect(says()).toContain('24 pages')
+  })
+
+  it('remembers how many steps stand on a page, and shows the first page of what is chosen', async () => {
+    localStorage.setItem('print-steps-a-page', '2')
+    await open()
+    await choose('steps')
+    expect(says()).toContain('5 pages on A4')
+    expect(address().search).toBe('?per_page=2')
+    expect(view.find('.preview img').attributes('src')).toBe('/api/exercises/4/print/steps.png?per_page=2')
+  })
+
+  it('offers everything for each student only where each has a sheet of their own', async () => {
+    await open()
+    expect(view.find('input[value=whole]').exists()).toBe(false)
+    view.unmount()
+    await open('mm', 9, true)
+    expect(view.find('input[value=whole]').exists()).toBe(true)
+  })
+
+  it('says what is wrong where the exercise cannot be had', async () => {
+    application({ 'GET /api/exercises/4': new Refusal(404, 'It is not on your shelf.') })
+    view = await shown(PrintView, { id: '4' })
+    expect(view.text()).toContain('This exercise cannot be printed')
+    expect(view.text()).toContain('It is not on your shelf.')
+  })
+})
+
+describe('entering students', () => {
+  const record = { id: 2, name: 'Terns' } as ClassRecord
+  const entered = vi.fn()
+  let asked: Asked[]
+
+  async function open(seen: object): Promise<void> {
+    vi.useFakeTimers()
+    entered.mockReset()
+    asked = application({
+      'POST /api/classes/2/students/look': seen,
+      'POST /api/classes/2/students': [{ id: 1 }, { id: 2 }, { id: 3 }],
+    })
+    view = await shown(EnterStudents, { record, show: true, onEntered: entered }, '/register/2')
+  }
+
+  async function type(text: string): Promise<void> {
+    const field = document.querySelector<HTMLTextAreaElement>('textarea')!
+    field.value = text
+    field.dispatchEvent(new Event('input', { bubbles: true }))
+    await vi.advanceTimersByTimeAsync(400)
+    await flushPromises()
+  }
+
+  const door = (): HTMLButtonElement =>
+    [...document.querySelectorAll('button')].find((b) => b.textContent?.trim() === 'Enter them')!
+
+  it('shows what will be entered before it is, and enters nothing that nobody has seen', async () => {
+    const names = [
+      { name: 'Tern 1', alias: 'Tern 1', is_new: false },
+      { name: 'Tern 2', alias: 'Tern 2', is_new: true },
+      { name: 'Tern 2', alias: 'Tern 2 (2)', is_new: true },
+    ]
+    await open({ new: 2, columns: ['names'], column: 0, names })
+    expect(door().disabled).toBe(true)
+    await type('Tern 1\nTern 2\nTern 2')
+    const text = document.body.textContent!.replace(/\s+/g, ' ')
+    expect(text).toContain('2 new students, 1 there already.')
+    expect(text).toContain('told apart by a number: Tern 2 (2).')
+    door().click()
+    await flushPromises()
+    expect(askedOf(asked, 'POST /api/classes/2/students')).toEqual([{ text: 'Tern 1\nTern 2\nTern 2', column: null }])
+    expect(entered).toHaveBeenCalledTimes(1)
+  })
+
+  it('lets the column of the names be chosen where a list has several', async () => {
+    const names = [{ name: 'Tern 1', alias: 'Tern 1', is_new: true }]
+    await open({ new: 1, columns: ['No', 'Name'], column: 1, names })
+    await type('No;Name\n1;Tern 1')
+    const select = view.findComponent(NSelect)
+    expect(select.props('options')).toEqual([
+      { label: 'No', value: 0 },
+      { label: 'Name', value: 1 },
+    ])
+    select.vm.$emit('update:value', 0)
+    await vi.advanceTimersByTimeAsync(400)
+    await flushPromises()
+    expect(askedOf(asked, 'POST /api/classes/2/students/look').at(-1)).toEqual({
+      text: 'No;Name\n1;Tern 1',
+      column: 0,
+    })
+  })
+
+  it('asks once for a text that is typed in one go', async () => {
+    await open({ new: 0, columns: [], column: null, names: [] })
+    const field = document.querySelector<HTMLTextAreaElement>('textarea')!
+    for (const text of ['T', 'Te', 'Tern 9']) {
+      field.value = text
+      field.dispatchEvent(new Event('input', { bubbles: true }))
+      await vi.advanceTimersByTimeAsync(50)
+    }
+    await vi.advanceTimersByTimeAsync(400)
+    expect(askedOf(asked, 'POST /api/classes/2/students/look')).toEqual([{ text: 'Tern 9', column: null }])
+  })
+})
