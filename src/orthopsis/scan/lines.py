@@ -27,8 +27,13 @@ SHORTEST_LINE_MM = 6.0
 SAME_LINE_MM = 1.3
 SAME_LINE_DEG = 4.0
 GAP_MM = 4.0
+CROSSED_GAP_MM = 7.0
+SAME_CARRIER_MM = 0.6
+"""A line may be broken over this length by one that crosses it, and then goes on this near to where it would."""
 SAMPLE_MM = 0.4
 KNEE_MM = 0.55
+KNEE_SLOPE = 0.25
+"""Half way to a knee a line is at least this share as far aside as there: half, if it were drawn without a tremble."""
 KNEE_END_SAMPLES = 18
 """A knee is looked for this many samples from either end, so that both parts are long enough to be lines."""
 FAINTEST = 0.06
@@ -107,7 +112,7 @@ def find_lines(flat: FlatSheet) -> list[Stroke]:
     strokes: list[Stroke] = []
     for line in _gathered(pieces):
         strokes += [stroke for stroke in _fit(flat, line) if _stands_out(flat, stroke)]
-    return _without_doubles(sorted(strokes, key=lambda s: -s.length_mm))
+    return _joined(flat, _without_doubles(sorted(strokes, key=lambda s: -s.length_mm)))
 
 
 def _gathered(pieces: Real) -> list[Real]:
@@ -188,7 +193,8 @@ def _along(line: Real, ends: Real, slope: float, shift: float) -> Real:
 def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float] | None:
     """Return where along and how far aside two lines in a row meet that were gathered as one, or None.
 
-    A ruled line that trembles stays near its chord; two lines at a small angle leave it at their corner.
+    A ruled line that trembles stays near its chord; two lines at a small angle leave it all the way to their corner. A
+    line that another one crosses at a small angle leaves it only beside the crossing.
     """
     at, across = at[good], across[good]
     if len(at) < 2 * KNEE_END_SAMPLES + 5:
@@ -196,10 +202,14 @@ def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float
     smooth = np.array([np.median(across[max(0, i - 4) : i + 5]) for i in range(len(at))])
     first, last = np.median(smooth[:5]), np.median(smooth[-5:])
     chord = first + (last - first) * (at - at[0]) / (at[-1] - at[0])
-    aside = np.abs(smooth - chord)
-    aside[:KNEE_END_SAMPLES], aside[-KNEE_END_SAMPLES:] = 0, 0
-    place = int(np.argmax(aside))
-    if aside[place] < KNEE_MM:
+    aside = smooth - chord
+    inner = np.abs(aside)
+    inner[:KNEE_END_SAMPLES], inner[-KNEE_END_SAMPLES:] = 0, 0
+    place = int(np.argmax(inner))
+    if inner[place] < KNEE_MM:
+        return None
+    half_way = min(float(np.sign(aside[place]) * np.median(part)) for part in (aside[:place], aside[place:]))
+    if half_way < KNEE_SLOPE * inner[place]:
         return None
     return float(at[place]), float(smooth[place])
 
@@ -254,8 +264,9 @@ def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
 def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
     """Return the unbroken runs of graphite along the line."""
     start, d, _ = _run(line)
-    gap = round(GAP_MM / SAMPLE_MM)
-    # Zeros all round: closing must bridge gaps, not lengthen the line to the ends of its samples.
+    # An odd number of samples, and zeros all round: closing must bridge gaps, and neither shift the line nor lengthen it
+    # to the ends of its samples.
+    gap = round(GAP_MM / SAMPLE_MM) | 1
     row = np.pad((dark > FAINTEST).astype(np.uint8), gap).reshape(1, -1)
     on = cv2.morphologyEx(row, cv2.MORPH_CLOSE, np.ones((1, gap), np.uint8)).reshape(-1)[gap:-gap]
     edges = np.flatnonzero(np.diff(np.concatenate(([0], on, [0]))))
@@ -266,6 +277,34 @@ def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
             darkness = float(np.median(dark[first : last + 1]))
             strokes.append(Stroke(Point(float(a[0]), float(a[1])), Point(float(b[0]), float(b[1])), round(darkness, 3)))
     return strokes
+
+
+def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
+    """Return the strokes, longest first, those made one that are one line broken where another one crosses it."""
+    left = list(strokes)
+    found: list[Stroke] = []
+    while left:
+        longest = left.pop(0)
+        while (other := next((s for s in left if _goes_on(longest, s)), None)) is not None:
+            ends = np.array([p.xy for s in (longest, other) for p in (s.start, s.end)])
+            start, d, _ = _run(ends[:2])
+            along = (ends - start) @ d
+            whole = _fit(flat, ends[[along.argmin(), along.argmax()]], parted=True)
+            if len(whole) != 1:
+                break
+            left.remove(other)
+            longest = whole[0]
+        found.append(longest)
+    return sorted(found, key=lambda s: -s.length_mm)
+
+
+def _goes_on(longer: Stroke, other: Stroke) -> bool:
+    """Tell whether another stroke lies on a stroke's line and begins where that ends, or overlaps it."""
+    start, d, length = _run(np.array([longer.start.xy, longer.end.xy]))
+    ends = np.array([other.start.xy, other.end.xy]) - start
+    along, across = ends @ d, np.abs(ends @ np.array([-d[1], d[0]]))
+    near = along.max() > -CROSSED_GAP_MM and along.min() < length + CROSSED_GAP_MM
+    return bool(near and across.max() < SAME_CARRIER_MM)
 
 
 def _without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:
