@@ -19,6 +19,7 @@ const KEYS: { where: string; keys: [string, string][] }[] = [
       ['Arrow up, down in a value', 'one mark of the ruler more, less'],
       ['Arrows on a handle', 'move it by one mark; with Shift by ten'],
       ['Alt while dragging', 'between the marks of the ruler'],
+      ['Shift while pressing a sentence', 'choose it with others; Esc ends it'],
       ['Ctrl Z, Ctrl Y', 'undo, redo'],
       ['Arrow left, right on the steps', 'the step before, the next'],
     ],
