@@ -11,6 +11,7 @@ from hypothesis import strategies as st
 from scenes import exercises, profiles
 
 from conftest import box, exercise_of
+from orthopsis.core.advice.advise import sought_cure
 from orthopsis.core.construct.moves import Phase
 from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
 from orthopsis.core.drawing.stage import stage_after
@@ -162,7 +163,7 @@ def test_advice_is_given_with_number_limit_and_a_cure_that_cures(
     assert given_advice.value != given_advice.limit
     for cure in given_advice.cures:
         cured = exercise
-        for change in cure.edits:
+        for change in sought_cure(exercise, code, given_advice.about) if cure.is_sought else cure.edits:
             cured = edit.set_at(cured, change.path, change.value)
         assert code not in {a.code for a in draw(cured).advice}, cure.text
 

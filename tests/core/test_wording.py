@@ -1,6 +1,7 @@
 """Sentences: every phrase fills, in every vocabulary and level; names, counts, minutes and tone."""
 
 import re
+from typing import get_args
 
 import pytest
 
@@ -9,9 +10,10 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.light.tone import face_tone
+from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.advice import ADVICE
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES, TRY_NEXT
-from orthopsis.core.wording.names import corner_words, edge_words
+from orthopsis.core.wording.names import corner_words, edge_words, point_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed
 
@@ -48,6 +50,8 @@ def test_every_term_of_the_vocabulary_has_both_words_and_is_used(monkeypatch: py
     monkeypatch.setattr(Wording, "term", noted)
     for document in READY:
         draw(read_exercise(document))
+    for role in get_args(AimRole):
+        point_words(role, "", Wording("eye_level", "middle"))
     assert set(TERMS) - used == set(), "terms that nothing says"
     for both in TERMS.values():
         assert set(both) == {"eye_level", "horizon"}

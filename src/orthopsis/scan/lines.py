@@ -29,7 +29,10 @@ SAME_LINE_DEG = 4.0
 GAP_MM = 4.0
 CROSSED_GAP_MM = 7.0
 SAME_CARRIER_MM = 0.6
-"""A line may be broken over this length by one that crosses it, and then goes on this near to where it would."""
+BROKEN_MM = 15.0
+CROSSED_DEG = 30.0
+"""A line may be broken over the first length by one that crosses it at less than this angle, and then goes on this near
+to where it would; parts shorter than that may as well be pieces of a curve."""
 SAMPLE_MM = 0.4
 KNEE_MM = 0.55
 KNEE_SLOPE = 0.25
@@ -264,8 +267,8 @@ def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
 def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
     """Return the unbroken runs of graphite along the line."""
     start, d, _ = _run(line)
-    # An odd number of samples, and zeros all round: closing must bridge gaps, and neither shift the line nor lengthen it
-    # to the ends of its samples.
+    # An odd number of samples, and zeros all round: closing must bridge gaps, and neither shift the line nor lengthen
+    # it to the ends of its samples.
     gap = round(GAP_MM / SAMPLE_MM) | 1
     row = np.pad((dark > FAINTEST).astype(np.uint8), gap).reshape(1, -1)
     on = cv2.morphologyEx(row, cv2.MORPH_CLOSE, np.ones((1, gap), np.uint8)).reshape(-1)[gap:-gap]
@@ -285,7 +288,7 @@ def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
     found: list[Stroke] = []
     while left:
         longest = left.pop(0)
-        while (other := next((s for s in left if _goes_on(longest, s)), None)) is not None:
+        while (other := next((s for s in left if _is_broken(longest, s, (*found, *left))), None)) is not None:
             ends = np.array([p.xy for s in (longest, other) for p in (s.start, s.end)])
             start, d, _ = _run(ends[:2])
             along = (ends - start) @ d
@@ -298,13 +301,27 @@ def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
     return sorted(found, key=lambda s: -s.length_mm)
 
 
-def _goes_on(longer: Stroke, other: Stroke) -> bool:
-    """Tell whether another stroke lies on a stroke's line and begins where that ends, or overlaps it."""
+def _is_broken(longer: Stroke, other: Stroke, strokes: Sequence[Stroke]) -> bool:
+    """Tell whether a stroke goes on in another one, behind the place where a third one crosses at a small angle."""
+    if min(longer.length_mm, other.length_mm) < BROKEN_MM:
+        return False
     start, d, length = _run(np.array([longer.start.xy, longer.end.xy]))
+    normal = np.array([-d[1], d[0]])
     ends = np.array([other.start.xy, other.end.xy]) - start
-    along, across = ends @ d, np.abs(ends @ np.array([-d[1], d[0]]))
-    near = along.max() > -CROSSED_GAP_MM and along.min() < length + CROSSED_GAP_MM
-    return bool(near and across.max() < SAME_CARRIER_MM)
+    along, across = ends @ d, np.abs(ends @ normal)
+    gap = along.min() - length if along.mean() > length / 2 else -along.max()
+    if across.max() >= SAME_CARRIER_MM or gap > CROSSED_GAP_MM:
+        return False
+    middle = start + d * (length + gap / 2 if along.mean() > length / 2 else -gap / 2)
+    return any(_crosses(s, middle, d) for s in strokes if s is not other)
+
+
+def _crosses(stroke: Stroke, at: Real, way: Real) -> bool:
+    """Tell whether a stroke runs through a place, at a small angle to a direction."""
+    start, d, length = _run(np.array([stroke.start.xy, stroke.end.xy]))
+    along, across = (at - start) @ d, abs((at - start) @ np.array([-d[1], d[0]]))
+    is_flat = abs(d[0] * way[1] - d[1] * way[0]) < np.sin(np.radians(CROSSED_DEG))
+    return bool(is_flat and BROKEN_MM / 2 < along < length - BROKEN_MM / 2 and across < SAME_LINE_MM)
 
 
 def _without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:
