@@ -1,7 +1,6 @@
 """From the lines on a student's sheet to the judgement of it."""
 
 from collections.abc import Sequence
-from itertools import pairwise
 
 from orthopsis.core.check.along import share_along
 from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEstimate
@@ -9,31 +8,23 @@ from orthopsis.core.check.decided import decided
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
 from orthopsis.core.check.findings import findings
+from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
-from orthopsis.core.check.stroke import Expected, Stroke, expected_curves, expected_lines
+from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
-from orthopsis.core.plane.homogeneous import Point, join, offset
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.setting import adornments, prepare
 
 INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
-LEAST_NEAR_MM, EXPLAINED = 0.8, 0.9
-"""A stroke is explained that lies this near to lines of the answer along this share, or as near as the hand is sure."""
-TOGETHER_MM, OWN_SHARE = 1.6, 0.7
-"""Lines this near are read as one stroke; it is not one line's if that covers less than this share (no source)."""
-CROWDED, SAME_CARRIER_MM = 0.5, 0.5
-"""A line beside a stroke along this share of it crowds it, unless it lies in one row with the stroke's own line."""
 SHORTEST_MISSED_MM = 9.0
 """A shorter line is not said to be missing: where lines cross, readers lose a millimetre or two of each (no source)."""
-NEAR_CURVE_MM = 4.0
-"""A stroke this near to a curve of the exercise is a piece of it, drawn by a free hand (common practice, no source)."""
 
 
 def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGrey] = ()) -> Checked:
@@ -52,7 +43,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
     sigma = HAND_ERROR_MM[prepared.wording.level]
-    answer = _Answer(drawing, sigma)
+    answer = Finished(drawing, sigma)
     matches = match(strokes, expected, frames, answer.explains, sigma)
     parts = split_overhangs(strokes, matches, expected, set(frames))
     if len(parts) > len(strokes):
@@ -82,45 +73,6 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     return checked.model_copy(update={"note": note(checked, decided(checked, {}), drawing, prepared.wording)})
 
 
-class _Answer:
-    """What the finished sheet shows, as a stroke may lie along it."""
-
-    def __init__(self, drawing: Picture, sigma_mm: float) -> None:
-        self._near_mm = max(sigma_mm, LEAST_NEAR_MM)
-        self._curves = expected_curves(drawing)
-        shown = [line for line in drawing.lines if line.visible or line.role == "guide"]
-        level = (Point(0.0, drawing.eye_level_mm), Point(drawing.sheet.width_mm, drawing.eye_level_mm))
-        self._lines = [level, *((Point(*line.start), Point(*line.end)) for line in shown if not line.bend)]
-        self._chords = [
-            (Point(*a), Point(*b))
-            for line in shown
-            if line.bend
-            for a, b in pairwise((line.start, *line.bend, line.end))
-        ]
-
-    def explains(self, stroke: Stroke) -> bool:
-        """Tell whether a stroke lies on lines of the answer all along, and so is no line gone astray."""
-        return self._share(stroke, self._near_mm) >= EXPLAINED
-
-    def is_several(self, stroke: Stroke, own: Expected) -> bool:
-        """Tell whether a stroke is several lines of the answer that were read as one: its own line is only a part."""
-        alone = share_along((stroke.start, stroke.end), [(own.start, own.end)], TOGETHER_MM)
-        return alone < OWN_SHARE and self._share(stroke, TOGETHER_MM) >= EXPLAINED
-
-    def is_crowded(self, stroke: Stroke, own: Expected) -> bool:
-        """Tell whether another line of the answer runs so near beside a stroke that both were read as one."""
-        carrier = join(own.start, own.end)
-        others = [line for line in self._lines if max(abs(offset(end, carrier)) for end in line) > SAME_CARRIER_MM]
-        return share_along((stroke.start, stroke.end), others, TOGETHER_MM) >= CROWDED
-
-    def _share(self, stroke: Stroke, near_mm: float) -> float:
-        return share_along((stroke.start, stroke.end), self._lines, near_mm, self._chords)
-
-    def curve_of(self, stroke: Stroke) -> str | None:
-        """Return the curve that a stroke is a piece of, or None."""
-        return next((c.name for c in self._curves if c.carries(stroke, NEAR_CURVE_MM)), None)
-
-
 def _is_drawn(e: Expected, drawn: Sequence[tuple[Point, Point]]) -> bool:
     """Tell whether there is graphite all along a line, as a part of other strokes."""
     return share_along((e.start, e.end), drawn, INKED_MM) >= INKED
@@ -137,7 +89,7 @@ def _judged(
     matches: Sequence[Match],
     targets: dict[str, Point],
     sigma: float,
-    answer: _Answer,
+    answer: Finished,
 ) -> list[JudgedLine]:
     """Judge each stroke; of a line in several pieces the longest one speaks for all.
 

@@ -1,0 +1,56 @@
+"""What does the finished sheet show beside a stroke: is the stroke a part of it, or several of its lines in one?"""
+
+from itertools import pairwise
+
+from orthopsis.core.check.along import share_along
+from orthopsis.core.check.stroke import Expected, Stroke, expected_curves
+from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.plane.homogeneous import Point, join, offset
+
+LEAST_NEAR_MM, EXPLAINED = 0.8, 0.9
+"""A stroke is explained that lies this near to lines of the answer along this share, or as near as the hand is sure."""
+TOGETHER_MM, OWN_SHARE = 1.6, 0.7
+"""Lines this near are read as one stroke; it is not one line's if that covers less than this share (no source)."""
+CROWDED, SAME_CARRIER_MM = 0.5, 0.5
+"""A line beside a stroke along this share of it crowds it, unless it lies in one row with the stroke's own line."""
+NEAR_CURVE_MM = 4.0
+"""A stroke this near to a curve of the exercise is a piece of it, drawn by a free hand (common practice, no source)."""
+
+
+class Finished:
+    """What the finished sheet shows, as a stroke may lie along it."""
+
+    def __init__(self, drawing: Picture, sigma_mm: float) -> None:
+        self._near_mm = max(sigma_mm, LEAST_NEAR_MM)
+        self._curves = expected_curves(drawing)
+        shown = [line for line in drawing.lines if line.visible or line.role == "guide"]
+        level = (Point(0.0, drawing.eye_level_mm), Point(drawing.sheet.width_mm, drawing.eye_level_mm))
+        self._lines = [level, *((Point(*line.start), Point(*line.end)) for line in shown if not line.bend)]
+        self._chords = [
+            (Point(*a), Point(*b))
+            for line in shown
+            if line.bend
+            for a, b in pairwise((line.start, *line.bend, line.end))
+        ]
+
+    def explains(self, stroke: Stroke) -> bool:
+        """Tell whether a stroke lies on lines of the answer all along, and so is no line gone astray."""
+        return self._share(stroke, self._near_mm) >= EXPLAINED
+
+    def is_several(self, stroke: Stroke, own: Expected) -> bool:
+        """Tell whether a stroke is several lines of the answer that were read as one: its own line is only a part."""
+        alone = share_along((stroke.start, stroke.end), [(own.start, own.end)], TOGETHER_MM)
+        return alone < OWN_SHARE and self._share(stroke, TOGETHER_MM) >= EXPLAINED
+
+    def is_crowded(self, stroke: Stroke, own: Expected) -> bool:
+        """Tell whether another line of the answer runs so near beside a stroke that both were read as one."""
+        carrier = join(own.start, own.end)
+        others = [line for line in self._lines if max(abs(offset(end, carrier)) for end in line) > SAME_CARRIER_MM]
+        return share_along((stroke.start, stroke.end), others, TOGETHER_MM) >= CROWDED
+
+    def _share(self, stroke: Stroke, near_mm: float) -> float:
+        return share_along((stroke.start, stroke.end), self._lines, near_mm, self._chords)
+
+    def curve_of(self, stroke: Stroke) -> str | None:
+        """Return the curve that a stroke is a piece of, or None."""
+        return next((c.name for c in self._curves if c.carries(stroke, NEAR_CURVE_MM)), None)
