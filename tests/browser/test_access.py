@@ -117,3 +117,18 @@ def test_the_checker_finds_nothing_at_the_door(page: Page, address: str, act: Ca
     act(page)
     found = faults(page)
     assert not found, json.dumps(found, indent=1)
+
+
+def test_with_forced_colours_what_is_chosen_is_told_and_no_box_stands_about_the_lines(desk: Page, address: str) -> None:
+    desk.emulate_media(forced_colors="active")
+    desk.goto(f"{address}/desk/1")
+    desk.locator("article.thing").first.click()
+    style = "(one) => getComputedStyle(one).outlineStyle"
+    assert desk.locator("article.chosen").evaluate(style) == "solid"
+    assert desk.locator(".rung").first.evaluate(style) == "none"
+    desk.locator(".rung").nth(3).click()
+    assert desk.locator(".rung").nth(3).evaluate(style) == "solid"
+    desk.locator("article.thing").first.click()
+    chosen = desk.locator(".sheet .lines .chosen")
+    expect(chosen.first).to_be_attached()
+    assert {chosen.nth(i).evaluate(style) for i in range(chosen.count())} == {"none"}
