@@ -13,7 +13,7 @@ const Page = {
 
 async function settled(): Promise<void> {
   await nextTick()
-  await new Promise((done) => setTimeout(done))
+  await new Promise((done) => setTimeout(done, 200))
 }
 
 afterEach(() => (isThere.value = true))
