@@ -6,7 +6,7 @@ from pathlib import Path
 
 from grids import grid_of_boxes, word
 from orthopsis.core.drawing.picture import solve
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight
 from report import report, times_ms
 

@@ -28,7 +28,7 @@ from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.scene.setting import prepare, sheet_of
+from orthopsis.core.scene.prepared import prepare, sheet_of
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet

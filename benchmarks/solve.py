@@ -12,7 +12,7 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.built import forget
 from orthopsis.core.drawing.picture import solve
 from orthopsis.core.exercise.solve import draw, draw_picture
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from report import report, times_ms
 
 

@@ -13,7 +13,7 @@ from orthopsis import __version__
 from orthopsis.core.check.check import check
 from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
 from orthopsis.core.errors import GeometryError, UnreadableExercise
-from orthopsis.core.scene.setting import sheet_of
+from orthopsis.core.scene.prepared import sheet_of
 
 FORMS = ("json", "svg", "pdf", "png", "dxf", "obj")
 

@@ -10,7 +10,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import AGREE_MM
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
@@ -223,7 +223,7 @@ def faces_of(exercise: Exercise) -> dict[str, Panel]:
     """Return the faces of the first thing on which others can lie; nothing where it cannot be drawn."""
     try:
         placed = prepare(exercise).things[0]
-        return dict(placed.build.panels(placed.values, placed.setting))
+        return dict(placed.standing.faces)
     except GeometryError:
         return {}
 

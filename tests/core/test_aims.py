@@ -1,9 +1,9 @@
 """The book of aims: a thing may bring points of its own, and everything that goes through the book knows them."""
 
-from collections.abc import Iterator
 from dataclasses import replace
 
 import pytest
+from propcache.api import cached_property
 
 from conftest import box, exercise_of
 from orthopsis.core.advice.advise import advise
@@ -11,15 +11,13 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.construct.moves import Measure, Move, RuleToPoint
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing import built
 from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.setting import prepare
-from orthopsis.core.things.declare import Values
+from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.things.box.front import FrontBox
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import Setting
 from orthopsis.core.view.aim import Aim, frame_aims
 from orthopsis.core.view.frame import one_point_frame, two_point_frame
 
@@ -27,27 +25,29 @@ OWN = Point(210.0, 520.0)
 """A point over the sheet, as that of a slope."""
 
 
-@pytest.fixture
-def leaning(monkeypatch: pytest.MonkeyPatch) -> Iterator[None]:
-    """Boxes whose top left corner has one more light line, to a point that only the box itself brings."""
-    usual = KINDS["box"].builds["one_point"]
+class LeaningBox(FrontBox):
+    """A box with one more line than usual."""
 
-    def own(values: Values, setting: Setting) -> tuple[Aim, ...]:
-        return (Aim(values.full("slope"), OWN, "slope_above", values.name),)
+    @cached_property
+    def aims(self) -> tuple[Aim, ...]:
+        """One point of its own."""
+        return (Aim(self.values.full("slope"), OWN, "slope_above", self.values.name),)
 
-    def recipe(values: Values, setting: Setting) -> list[Move]:
-        mark = Measure(values.full("slope"), *OWN.xy)
-        line = RuleToPoint(values.full("guide.slope"), values.full("front.top_left"), values.full("slope"), "guide")
-        moves = usual.recipe(values, setting)
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The usual moves, the point, and a line to it."""
+        values, n = self.values, self.values.full
+        line = RuleToPoint(n("guide.slope"), n("front.top_left"), n("slope"), "guide")
+        moves = super().recipe
         last = max(i for i, move in enumerate(moves) if move.phase == "front")
-        extra = [values.move("front", moves[0].breath, mark), values.move("guides", "guides", line)]
-        return [*moves[: last + 1], *extra, *moves[last + 1 :]]
+        mark = values.move("front", moves[0].breath, Measure(n("slope"), *OWN.xy))
+        return (*moves[: last + 1], mark, values.move("guides", "guides", line), *moves[last + 1 :])
 
-    kind = replace(KINDS["box"], builds={"one_point": replace(usual, recipe=recipe, aims=own)})
-    monkeypatch.setitem(KINDS, "box", kind)
-    built.forget()
-    yield
-    built.forget()
+
+@pytest.fixture
+def leaning(monkeypatch: pytest.MonkeyPatch) -> None:
+    """Boxes whose top left corner has one more light line, to a point that only the box itself brings."""
+    monkeypatch.setitem(KINDS, "box", replace(KINDS["box"], in_view={"one_point": LeaningBox}))
 
 
 def _sheet() -> Exercise:

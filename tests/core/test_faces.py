@@ -25,9 +25,9 @@ from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import cross_ratio, harmonic_conjugate, repeated_mark
 from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.scene.setting import prepare
-from orthopsis.core.things.declare import Values
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.things.letters.measures import letters_of
+from orthopsis.core.things.values import Values
 
 WALL = {
     "kind": "box", "name": "Loft", "left": 200, "bottom": 60, "height": 150, "left_by": "measured", "left_length": 120,

@@ -14,7 +14,7 @@ from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import distance
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 
 
 def block(name: str, **more: object) -> dict[str, object]:

@@ -18,7 +18,7 @@ from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import repeated_mark
 from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.crossing import crossing_pairs
 from orthopsis.core.sight.hidden import Seen
 

@@ -14,7 +14,7 @@ from orthopsis.core.drawing.picture import solve
 from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.order import painted
 from orthopsis.core.things.outline import format_outline, parse_outline, scaled, size
 from orthopsis.core.things.profile.shapes import READY

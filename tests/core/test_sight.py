@@ -9,7 +9,7 @@ from scenes import exercises
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import solve
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import faces_toward_eye
 from orthopsis.core.view.eye import Array

@@ -12,7 +12,7 @@ from orthopsis.core.construct.moves import RuleToPoint
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.plane.homogeneous import join, meet, offset
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight
 from orthopsis.core.sight.solid import Edge
 

@@ -7,7 +7,7 @@ from orthopsis.core.check.tones import tone_areas
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw_picture
-from orthopsis.core.scene.setting import sheet_of
+from orthopsis.core.scene.prepared import sheet_of
 from orthopsis.paperwork.write import write_drawing
 from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, Reading, read_sheet

@@ -25,7 +25,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.setting import sheet_of
+from orthopsis.core.scene.prepared import sheet_of
 from orthopsis.scan.greys import greys_of
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
 from orthopsis.store import classes, piles

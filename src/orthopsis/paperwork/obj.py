@@ -6,7 +6,7 @@ from shapely import Polygon
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import solve
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.solid import Face, Solid
 
 

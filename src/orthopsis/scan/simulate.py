@@ -12,7 +12,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.scene.setting import sheet_of
+from orthopsis.core.scene.prepared import sheet_of
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.paperwork.mark_bits import mark_rows
 from orthopsis.paperwork.marks import (

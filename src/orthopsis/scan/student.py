@@ -17,7 +17,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
-from orthopsis.core.scene.setting import adornments, prepare
+from orthopsis.core.scene.prepared import adornments, prepare
 
 MISTAKES = (
     "misses_point",

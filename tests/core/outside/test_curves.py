@@ -17,7 +17,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import solve
 from orthopsis.core.plane.arc import QUARTER_RAD, Arc
 from orthopsis.core.plane.homogeneous import Point, join, offset
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 
 ANGLES = np.linspace(0, QUARTER_RAD, 60)
 

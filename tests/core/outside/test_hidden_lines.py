@@ -16,7 +16,7 @@ from scenes import VIEWS, profiles, words
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import solve
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 
 SAMPLES = 41

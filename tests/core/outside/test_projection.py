@@ -16,7 +16,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import solve
 from orthopsis.core.plane.cross_ratio import cross_ratio
 from orthopsis.core.plane.homogeneous import HORIZONTAL, Point, join, meet
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.view.cone import cone_radius_mm
 from orthopsis.core.view.eye import Eye
 from orthopsis.core.view.frame import distance_points, one_point_frame

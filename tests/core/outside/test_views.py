@@ -19,7 +19,7 @@ from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 from orthopsis.core.plane.triangle import orthocentre
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.view.frame import Frame, measuring_point, three_point_frame, two_point_frame
 from orthopsis.core.view.placing import corner_angle_deg, edge_ticks
 from orthopsis.core.view.slope import slope_points

@@ -11,7 +11,7 @@ from orthopsis.core.drawing.answer import Advice, CureEdit, Step
 from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 
 
 def advise(solved: Solved, steps: list[Step]) -> list[Advice]:

@@ -28,7 +28,7 @@ def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
-    for skew in placed.build.skewed(placed.values, placed.setting):
+    for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:
             shown = {"thing": placed.values.name, "value": f"{off:.0f} mm", "face": anchor.panel.says}

@@ -6,7 +6,7 @@ Teachers who redraw a student's sheet with points farther apart keep the thing, 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import CureEdit
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sheet.ruler import round_to
 
 
@@ -25,7 +25,7 @@ def same_in_the_world(exercise: Exercise, number: int, moved: list[CureEdit]) ->
         edits = list(moved)
         for one, two in zip(before.things, after.things, strict=True):
             if one.values.name and one.setting.frame.name == views[number].name:
-                for name, mm in one.build.keep_shape(one.values, one.setting, two.setting).items():
+                for name, mm in one.standing.keep_shape(two.setting).items():
                     value = round_to(mm, before.sheet.division_mm)
                     edits.append(CureEdit(path=f"things.{one.index}.{name}", value=value))
     except GeometryError:

@@ -7,7 +7,7 @@ from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER
 

@@ -11,7 +11,7 @@ from orthopsis.core.editing.edit import set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.scene.setting import Prepared, prepare
+from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
@@ -33,7 +33,7 @@ ROOM_FOR_THIRD = 1.15
 def on_placing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on the points of each view."""
     for number, frame in enumerate(solved.prepared.frames):
-        things = [p for p in solved.prepared.things if p.setting.frame is frame and not p.kind.lies_on_face]
+        things = [p for p in solved.prepared.things if p.setting.frame == frame and not p.kind.lies_on_face]
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
             yield from _distance_points(solved, number, frame, things)
@@ -227,7 +227,7 @@ def _far_enough(solved: Solved, number: int, field: str, first_mm: float) -> flo
         except GeometryError:
             return mm
         frame = after.prepared.frames[number]
-        things = [p for p in after.prepared.things if p.setting.frame is frame and not p.kind.lies_on_face]
+        things = [p for p in after.prepared.things if p.setting.frame == frame and not p.kind.lies_on_face]
         off = max((_off_axis_deg(after, p) for p in things), default=0.0)
         if off <= COMFORTABLE_CONE_DEG / 2:
             return mm
@@ -259,7 +259,7 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say that the distance points lie off the sheet, where a thing needs them."""
-    if not frame.is_metric or not any(p.build.needs(p.values) for p in things):
+    if not frame.is_metric or not any(p.standing.needs for p in things):
         return
     prepared = solved.prepared
     x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm

@@ -7,7 +7,7 @@ from orthopsis.core.advice.piece import piece
 from orthopsis.core.drawing.answer import Advice, CureEdit, Step
 from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.setting import prepare
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Length
 
@@ -43,7 +43,7 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
     division = prepared.sheet.division_mm
     edits = []
     for placed in prepared.things:
-        laid_off = placed.build.measured(placed.values) - placed.given
+        laid_off = placed.standing.measured - placed.given
         for p in placed.kind.parameters:
             if isinstance(p, Length) and p.name in laid_off:
                 mm = placed.values.mm(p.name)

@@ -132,11 +132,11 @@ def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Say that a side or a depth that was measured on the page is absurdly long in the world."""
     values, setting = placed.values, placed.setting
     sides = {"away": ("The depth", "depth_by")} if setting.frame.kind == "one_point" else _SIDES
-    tall = placed.build.true_length(values, setting, "up")
+    tall = placed.standing.true_length("up")
     for role, (side, how) in sides.items():
         if values.held.get(how) != "measured":
             continue
-        length = placed.build.true_length(values, setting, role)
+        length = placed.standing.true_length(role)
         if length > ABSURD_TIMES * tall:
             shown = {"thing": values.name, "side": side, "value": f"{length / tall:.0f}"}
             edit = CureEdit(path=f"things.{placed.index}.{how}", value="half")

@@ -19,7 +19,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.setting import adornments, prepare
+from orthopsis.core.scene.prepared import adornments, prepare
 
 INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
@@ -38,7 +38,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     """
     prepared = prepare(exercise)
     drawing = picture(solve(prepared))
-    free = {p.values.name: p.build.free_lines(p.values, p.setting) for p in prepared.things}
+    free = {p.values.name: p.standing.free_lines for p in prepared.things}
     expected = expected_lines(drawing, free, adornments(prepared))
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}

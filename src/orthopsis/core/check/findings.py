@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from orthopsis.core.check.answer import Finding, JudgedLine
 from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.stroke import Expected
-from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.wording.findings import FINDINGS, TITLES
 from orthopsis.core.wording.vocabulary import Wording, counted, listed
 

@@ -4,7 +4,6 @@ All of it follows from the thing's values and what it stands in, so it is kept: 
 are not built again.
 """
 
-from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 
@@ -15,9 +14,8 @@ from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
 from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
-from orthopsis.core.things.declare import Values
-from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import frame_aims
 from orthopsis.core.view.frame import Frame
 
@@ -33,8 +31,6 @@ class Built:
         page: its corners as the eye sees them, page mm.
         faces: the faces that show, the far ones first.
         outward: names of the faces whose outer side is seen.
-        handles: where each handle is, by name.
-        spans: between which points each length is measured.
     """
 
     moves: tuple[Move, ...]
@@ -44,8 +40,6 @@ class Built:
     page: dict[str, tuple[float, float]]
     faces: tuple[Face, ...]
     outward: frozenset[str]
-    handles: Mapping[str, Point]
-    spans: Mapping[str, tuple[Point, Point]]
 
 
 def build(placed: Placed) -> Built:
@@ -54,19 +48,17 @@ def build(placed: Placed) -> Built:
     Raises:
         GeometryError: it cannot be drawn.
     """
-    return _build(placed.kind.kind, placed.values, placed.setting)
+    return _build(placed.standing)
 
 
 @lru_cache(maxsize=1024)
-def _build(kind: str, values: Values, setting: Setting) -> Built:
-    how = KINDS[kind].builds[setting.frame.kind]
-    moves = tuple(how.recipe(values, setting))
+def _build(standing: Standing) -> Built:
+    setting, moves, solid = standing.setting, standing.recipe, standing.solid
     given = _given(setting.frame)
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
     lines = _given_lines(setting)
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
-    solid = how.solid(values, setting)
     page = solid.picture(setting.frame.eye)
     return Built(
         moves,
@@ -76,8 +68,6 @@ def _build(kind: str, values: Values, setting: Setting) -> Built:
         page,
         tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
         frozenset(face.name for face in faces_toward_eye(solid, page)),
-        how.handles_at(values, setting),
-        how.spans(values, setting),
     )
 
 

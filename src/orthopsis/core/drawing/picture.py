@@ -25,7 +25,7 @@ from orthopsis.core.drawing.toned import toned_faces
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point, between, toward
 from orthopsis.core.scene.placed import GAP, Placed, placed_errors
-from orthopsis.core.scene.setting import Prepared, half_of
+from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.strip import strips_for
@@ -149,8 +149,8 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     reach = min([0.0, *(p.x for p in points)]), max([width, *(p.x for p in points)])
     moves = [Move("setup", "", breath, act) for breath, act in sheet_moves(prepared, reach)]
     for number, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
-        users = [p for p in prepared.things if p.setting.frame is frame]
-        needed = frozenset(role for p in users for role in p.build.needs(p.values))
+        users = [p for p in prepared.things if p.setting.frame == frame]
+        needed = frozenset(role for p in users for role in p.standing.needs)
         half = half_of(prepared.exercise, number)
         acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, needed)
         moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
@@ -289,19 +289,17 @@ def _handles(solved: Solved) -> list[HandlePlace]:
         for name, held in VIEWS[view.kind].handles.items():
             about, at = f"views.{i}", held.at(view, frame).xy
             result.append(HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point"))
-    for placed, thing in zip(prepared.things, solved.built, strict=True):
+    for placed in prepared.things:
         anchor = placed.setting.anchor
         if anchor is not None and anchor.in_line is not None:
             about, says = f"things.{placed.index}", f"Change the gap: {placed.values.name}"
             foot = toward(anchor.at, anchor.in_line.goal, anchor.in_line.gap_mm)
             result.append(HandlePlace(id=f"{about}.{GAP}", at=foot.xy, says=says, about=about, shape="point"))
-        for name, point in thing.handles.items():
-            handle = placed.build.handle(name)
-            if handle is not None and not set(handle.changes) <= placed.given:
-                about = f"things.{placed.index}"
-                says = f"{handle.says}: {placed.values.name}"
+        for name, handle in placed.standing.handles.items():
+            if not set(handle.changes) <= placed.given:
+                about, says = f"things.{placed.index}", f"{handle.says}: {placed.values.name}"
                 result.append(
-                    HandlePlace(id=f"{about}.{name}", at=point.xy, says=says, about=about, shape=handle.shape)
+                    HandlePlace(id=f"{about}.{name}", at=handle.at.xy, says=says, about=about, shape=handle.shape)
                 )
     return result
 
@@ -316,12 +314,12 @@ def _measures(solved: Solved) -> list[MeasureMark]:
             for field in held.measures:
                 start = Point(at.x, 0.0) if field.endswith("y_mm") else Point(0.0, at.y)
                 result.append(_mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field)))
-    for placed, thing in zip(prepared.things, solved.built, strict=True):
-        result += _thing_measures(prepared, placed, thing)
+    for placed in prepared.things:
+        result += _thing_measures(prepared, placed)
     return result
 
 
-def _thing_measures(prepared: Prepared, placed: Placed, thing: Built) -> list[MeasureMark]:
+def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
     anchor = placed.setting.anchor
     gaps = []
     if anchor is not None and (line := anchor.in_line) is not None:
@@ -329,7 +327,7 @@ def _thing_measures(prepared: Prepared, placed: Placed, thing: Built) -> list[Me
         gaps.append(_mark(prepared, f"things.{placed.index}.{GAP}", anchor.at, foot, line.gap_mm))
     return gaps + [
         _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
-        for name, (start, end) in thing.spans.items()
+        for name, (start, end) in placed.standing.spans.items()
         if isinstance(placed.kind.parameter(name), Length) and name not in placed.given
     ]
 

@@ -5,7 +5,7 @@ from collections.abc import Sequence
 from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built
 from orthopsis.core.light.tone import CONTRAST, face_tone, inside_tone
-from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted_together
 
@@ -44,7 +44,7 @@ def _fields(prepared: Prepared) -> dict[tuple[str, str], list[tuple[str, list[li
     found: dict[tuple[str, str], list[tuple[str, list[list[Place]]]]] = {}
     for placed in prepared.things:
         if placed.setting.anchor is not None and placed.kind.lies_on_face:
-            for field in placed.build.fields(placed.values, placed.setting):
+            for field in placed.standing.fields:
                 mine = found.setdefault((placed.setting.anchor.thing, field.face), [])
                 mine.append((placed.values.name, [list(loop) for loop in field.loops]))
     return found

@@ -16,7 +16,7 @@ from orthopsis.core.editing.places import choices, read_view_text, view_path
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import GAP, Placed
-from orthopsis.core.scene.setting import prepare, setting_of, sheet_of
+from orthopsis.core.scene.prepared import prepare, setting_of, sheet_of
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.measure import parse_measure
 from orthopsis.core.sheet.paper import OWN
@@ -90,7 +90,7 @@ def _followers(exercise: Exercise, path: str, value: Value | None) -> dict[str, 
         return {}
     try:
         placed = _standing(exercise, parts)
-        follow = placed.build.follow(placed.values, placed.setting, parts[2], value)
+        follow = placed.standing.follow(parts[2], value)
     except (GeometryError, KeyError):
         return {}
     return {f"things.{placed.index}.{name}": held for name, held in follow.items()}
@@ -113,10 +113,10 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     placed = _standing(exercise, parts)
     if parts[2] == GAP:
         return _drag_gap(exercise, placed.index, Point(x, y), division)
-    handle = placed.build.handle(parts[2])
+    handle = placed.standing.handles.get(parts[2])
     if handle is None:
         raise no_place(handle_id)
-    changed = handle.drag(placed.values, placed.setting, Point(x, y))
+    changed = handle.drag(Point(x, y))
     return changed_at(
         exercise, {f"things.{placed.index}.{n}": v for n, v in _snapped(placed, changed, division).items()}
     )

@@ -9,11 +9,11 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.scene.setting import setting_of, sheet_of
+from orthopsis.core.scene.prepared import setting_of, sheet_of
 from orthopsis.core.sheet.length import format_limit
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.values import Values
 
 
 def changed_at(exercise: Exercise, changes: Mapping[str, Any]) -> Exercise:
@@ -66,7 +66,8 @@ def placed_at(exercise: Exercise, parts: list[str]) -> Placed:
     if len(parts) != 3 or parts[0] != "things" or not parts[1].isdecimal() or int(parts[1]) >= len(exercise.things):
         raise no_place(path)
     thing = exercise.things[int(parts[1])]
-    return Placed(int(parts[1]), KINDS[thing.kind], Values(thing.name, thing.held()), setting_of(exercise, thing.view))
+    kind = KINDS[thing.kind]
+    return Placed(int(parts[1]), kind, kind.stand(Values(thing.name, thing.held()), setting_of(exercise, thing.view)))
 
 
 def placed_value(exercise: Exercise, path: str) -> bool:

@@ -3,7 +3,7 @@
 from orthopsis.core.document.document import MOST_THINGS, Exercise
 from orthopsis.core.editing.edit_document import changed_at, check_index
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.setting import sheet_of
+from orthopsis.core.scene.prepared import sheet_of
 from orthopsis.core.things.parameters import FIRST_CORNER
 from orthopsis.core.things.registry import KINDS
 

@@ -7,7 +7,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag
 from orthopsis.core.editing.edit_document import changed_at, check_index
 from orthopsis.core.editing.edit_things import copy_thing, remove_thing
-from orthopsis.core.scene.setting import prepare, sheet_of
+from orthopsis.core.scene.prepared import prepare, sheet_of
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER
 from orthopsis.core.things.registry import KINDS

@@ -7,7 +7,7 @@ from orthopsis.core.document.document import MOST_VIEWS, Exercise
 from orthopsis.core.editing.edit_document import changed_at, no_place, placed_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.setting import half_of, setting_of, sheet_of
+from orthopsis.core.scene.prepared import half_of, setting_of, sheet_of
 from orthopsis.core.scene.views import LONGEST_STRIP_MM, VIEWS, fresh_view
 from orthopsis.core.sheet.paper import Half
 from orthopsis.core.sheet.ruler import round_to
@@ -147,11 +147,10 @@ def drag_view(exercise: Exercise, parts: list[str], at: Point, division: float) 
 def _standing(exercise: Exercise, index: int) -> Mapping[str, Value]:
     """Return new values for a thing that cannot be drawn where it stands, or nothing."""
     placed = placed_at(exercise, ["things", str(index), "view"])
-    if placed.setting.frame.kind not in placed.kind.builds:
+    if placed.setting.frame.kind not in placed.kind.in_view:
         return {}
     try:
-        placed.build.recipe(placed.values, placed.setting)
-        placed.build.solid(placed.values, placed.setting)
+        is_drawn = placed.standing.recipe and placed.standing.solid
     except GeometryError:
-        return placed.build.place(placed.setting, index)
-    return {}
+        is_drawn = None
+    return {} if is_drawn else placed.standing.place(placed.setting, index)

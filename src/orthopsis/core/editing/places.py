@@ -13,7 +13,7 @@ from typing import Any, Literal
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import PlaceOption, SentencePiece
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.views import VIEWS, ViewPlace
 from orthopsis.core.sheet.length import Units
 from orthopsis.core.sheet.measure import parse_measure

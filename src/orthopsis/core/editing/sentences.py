@@ -4,7 +4,7 @@ from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
 from orthopsis.core.editing.places import choice_piece, choices, exercise_piece
 from orthopsis.core.scene.joining import faces_for
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.paper import OWN
 from orthopsis.core.things.outline import format_outline
@@ -44,7 +44,7 @@ def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
 
 def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
     pieces: list[SentencePiece] = []
-    for clause in placed.build.sentence:
+    for clause in placed.standing.sentence:
         if not clause.is_said(placed.values):
             continue
         for i, part in enumerate(PLACE.split(prepared.wording.words(clause.text))):

@@ -5,7 +5,7 @@ from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed
 from orthopsis.core.scene.joining import faces_for
-from orthopsis.core.scene.setting import prepare, setting_of
+from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.things.registry import KINDS
 
@@ -25,13 +25,13 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
             "Remove some, or begin another sheet.",
         )
     setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
-    builds = KINDS[kind].builds
+    in_view = KINDS[kind].in_view
     if KINDS[kind].lies_on_face:
         return _add_on_face(exercise, kind)
-    if setting.frame.kind not in builds:
-        views = " or ".join(VIEWS[v].title.lower() for v in builds)
+    if setting.frame.kind not in in_view:
+        views = " or ".join(VIEWS[v].title.lower() for v in in_view)
         raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
-    held = builds[setting.frame.kind].place(setting, len(exercise.things))
+    held = in_view[setting.frame.kind].place(setting, len(exercise.things))
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     thing = THING_MODELS[kind].model_validate({"name": name, "view": setting.frame.name, **held})
     return exercise.model_copy(update={"things": (*exercise.things, landed(exercise, thing))})
@@ -48,7 +48,7 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     taken = {t.joined_by for t in exercise.things if t.joined_to == host.values.name}
     key = next((k for k in panels if f"face_{k}" not in taken), next(iter(panels)))
-    held = KINDS[kind].builds[host.setting.frame.kind].place(host.setting, len(exercise.things))
+    held = KINDS[kind].in_view[host.setting.frame.kind].place(host.setting, len(exercise.things))
     lies = {"joined_to": host.values.name, "joined_by": f"face_{key}", "view": host.setting.frame.name}
     thing = THING_MODELS[kind].model_validate({"name": name, **lies, **held})
     return exercise.model_copy(update={"things": (*exercise.things, thing)})

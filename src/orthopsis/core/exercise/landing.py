@@ -15,12 +15,12 @@ from orthopsis.core.document.document import Exercise, ThingDocument
 from orthopsis.core.drawing.picture import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.setting import prepare, setting_of
+from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER, Length
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, angle_off_axis_deg
 
 Box = tuple[float, float, float, float]

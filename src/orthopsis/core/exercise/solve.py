@@ -6,7 +6,7 @@ from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
 from orthopsis.core.drawing.picture import picture, solve
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
-from orthopsis.core.scene.setting import Prepared, prepare
+from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.telling.told import steps
 
 

@@ -29,5 +29,5 @@ def aims_of(frames: Sequence[Frame], things: Sequence[Placed]) -> dict[str, Aim]
                 )
             book[aim.name] = aim
     for placed in things:
-        book |= {aim.name: aim for aim in placed.build.aims(placed.values, placed.setting)}
+        book |= {aim.name: aim for aim in placed.standing.aims}
     return book

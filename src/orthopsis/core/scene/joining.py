@@ -16,7 +16,7 @@ from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.depth import FARTHEST_SHARE
-from orthopsis.core.things.standing import Anchor, InLine, Joint
+from orthopsis.core.things.setting import Anchor, InLine, Joint
 
 
 def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> tuple[Placed, ...]:
@@ -62,7 +62,7 @@ def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ..
 
 
 def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
-    joints = other.build.joints(other.values, other.setting)
+    joints = other.standing.joints
     joint = joints.get(document.joined_by)
     if joint is None:
         offered = ", ".join(j.says for j in joints.values())
@@ -77,25 +77,25 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     if joint.top is not None:
         joint, line = _along(placed, joint, joint.top, document.gap_mm)
         anchor = replace(anchor, in_line=line)
-    held = placed.build.stand(placed.values, placed.setting, joint)
+    held = placed.standing.at_joint(joint)
     values = replace(placed.values, held={**placed.values.held, **held})
     setting = replace(placed.setting, anchor=anchor)
-    factor = other.factor * joint.depth / placed.build.foot_depth(values, setting)
-    return replace(placed, values=values, setting=setting, given=frozenset(held), factor=factor, layer=other.layer)
+    standing = placed.kind.stand(values, setting)
+    factor = other.factor * joint.depth / standing.foot_depth
+    return replace(placed, standing=standing, given=frozenset(held), factor=factor, layer=other.layer)
 
 
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
     panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
     anchor = Anchor(other.values.name, panel.low if panel else "", panel.page[0] if panel else Point(0, 0), panel=panel)
-    setting = replace(other.setting, anchor=anchor)
-    return replace(placed, setting=setting, factor=other.factor, layer=other.layer)
+    standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor))
+    return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
 
 
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
     """Return the faces of a thing on which one of this kind can lie, by the way they are turned."""
-    panels = other.build.panels(other.values, other.setting)
-    return {key: panel for key, panel in panels.items() if kind.can_lie_on(panel)}
+    return {key: panel for key, panel in other.standing.faces.items() if kind.can_lie_on(panel)}
 
 
 def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:

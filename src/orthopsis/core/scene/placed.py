@@ -5,8 +5,10 @@ from contextlib import contextmanager
 from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.things.declare import Build, ThingKind, Values
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.values import Values
 
 GAP = "gap_mm"
 """The value of a thing, and its handle, that says how far in line with another it stands."""
@@ -18,7 +20,7 @@ class Placed:
 
     Attributes:
         index: its number in the exercise.
-        values: its values; those that follow from what it is joined to are already in their place.
+        standing: it where it stands; values that follow from what it is joined to are already in their place.
         given: the parameters that follow from what it is joined to.
         factor: how many times it is enlarged about the eye, so that it touches what it is joined to in the world too.
         layer: number of the first thing that it hangs together with.
@@ -26,16 +28,20 @@ class Placed:
 
     index: int
     kind: ThingKind
-    values: Values
-    setting: Setting
+    standing: Standing
     given: frozenset[str] = frozenset()
     factor: float = 1.0
     layer: int = -1
 
     @property
-    def build(self) -> Build:
-        """How the thing is built in the kind of view it stands in."""
-        return self.kind.builds[self.setting.frame.kind]
+    def values(self) -> Values:
+        """Its values."""
+        return self.standing.values
+
+    @property
+    def setting(self) -> Setting:
+        """What it stands in."""
+        return self.standing.setting
 
 
 @contextmanager

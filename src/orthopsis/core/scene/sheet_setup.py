@@ -1,7 +1,7 @@
 """How the sheet itself is made ready: margin, fold, centre, and the eye level over it."""
 
 from orthopsis.core.construct.moves import EYE_LEVEL, Across, Act, Cross, Measure, Rule
-from orthopsis.core.scene.setting import Prepared
+from orthopsis.core.scene.prepared import Prepared
 
 MARGIN = ("margin bottom", "margin right", "margin top", "margin left")
 FOLD = "fold"

@@ -40,7 +40,7 @@ def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:
         return anchor.thing, anchor.panel
     if not breath.name.startswith("face.") and not breath.name.endswith("_level"):
         return thing.values.name, None
-    return thing.values.name, next(iter(thing.build.panels(thing.values, thing.setting).values()))
+    return thing.values.name, next(iter(thing.standing.faces.values()))
 
 
 def _first_end(panel: Panel) -> str:

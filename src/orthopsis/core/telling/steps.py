@@ -9,7 +9,7 @@ from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.drawing.answer import Step
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.lesson.minutes import step_minutes
-from orthopsis.core.scene.setting import adornments
+from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import step_values
 from orthopsis.core.wording.names import view_words

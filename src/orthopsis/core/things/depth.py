@@ -12,9 +12,9 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 
 HALF_WAY = 0.5
 FARTHEST_SHARE = 0.97
@@ -51,10 +51,10 @@ def measured_share(values: Values, setting: Setting, reach: float) -> float:
     )
 
 
-def cut_move(values: Values, breath: str, makes: str, line: str) -> Move:
-    """Return the move that cuts the depth, measured or by eye; the breath of the latter ends with ``half``."""
+def cut_move(values: Values, breath: str, makes: str, line: str, share: float) -> Move:
+    """Return the move that cuts the depth at a share of the line, measured or by eye: then its breath ends so."""
     if values.word("depth_by") == "half":
-        return values.move("depth", f"{breath}_half", ShareAlong(makes, line, HALF_WAY))
+        return values.move("depth", f"{breath}_half", ShareAlong(makes, line, share))
     return values.move("depth", breath, MeasureAlong(makes, line, values.mm("depth")))
 
 

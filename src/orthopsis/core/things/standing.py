@@ -1,94 +1,243 @@
-"""What does a thing stand in, and where can another thing stand?"""
+"""A thing where it stands: one object that knows all that follows from its values and what it stands in.
 
-from dataclasses import dataclass
+A kind of thing has one class for each kind of view in which it can be drawn. What an object is asked is computed once,
+when it is asked; nobody else keeps any of it.
+"""
 
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
+from typing import Literal
+
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.sheet.paper import Half, Sheet
-from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.view.frame import Frame
+from orthopsis.core.sight.solid import NOTHING, Solid
+from orthopsis.core.things.parameters import PLACE, Value
+from orthopsis.core.things.setting import Joint, Setting
+from orthopsis.core.things.values import Values
+from orthopsis.core.view.aim import Aim, AimRole
 
 
 @dataclass(frozen=True, slots=True)
-class InLine:
-    """A thing stands in line with another: as tall in the world, on one line to a vanishing point.
+class Clause:
+    """A part of a sentence. ``{width}`` is a place, ``[eye level]`` a word of the class's vocabulary.
 
-    Attributes:
-        top, at_top: full name and place of the corner over the anchor's point.
-        runs, goal: name and place of the vanishing point to which both lines run.
-        gap_mm: how far along the lower line it stands, from the anchor's point.
+    ``when`` lists for parameters the values with which the clause is said.
     """
 
-    top: str
-    at_top: Point
-    runs: str
-    goal: Point
-    gap_mm: float
+    text: str
+    when: Mapping[str, tuple[str, ...]] = field(default_factory=dict)
+
+    def is_said(self, values: Values) -> bool:
+        """Tell whether the clause belongs to the sentence with these values."""
+        return all(values.word(name) in allowed for name, allowed in self.when.items())
+
+
+HandleShape = Literal["place", "size", "point", "corner"]
 
 
 @dataclass(frozen=True, slots=True)
-class Anchor:
-    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
-
-    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
-    """
-
-    thing: str
-    point: str
-    at: Point
-    in_line: InLine | None = None
-    panel: Panel | None = None
-
-    @property
-    def points(self) -> dict[str, Point]:
-        """The points of the other thing that are taken up, by full name."""
-        found = {self.point: self.at} if self.point else {}
-        found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
-        return found | (dict(self.panel.points) if self.panel is not None else {})
-
-
-@dataclass(frozen=True, slots=True)
-class Setting:
-    """What a thing stands in, and on which part of the sheet; the light is not its business."""
-
-    frame: Frame
-    sheet: Sheet
-    anchor: Anchor | None = None
-    half: Half = "whole"
-
-    @property
-    def panel(self) -> Panel | None:
-        """The face of another thing on which a thing lies; None where it lies on none, or on one that is not drawn."""
-        return self.anchor.panel if self.anchor is not None else None
-
-    def across(self, share: float) -> float:
-        """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
-        low, high = self.sheet.part(self.half)
-        return round_to(low + share * (high - low), self.sheet.division_mm)
-
-    @property
-    def fresh_size(self) -> float:
-        """The size of a new thing: a sixth of the shorter side of its part of the sheet, mm."""
-        low, high = self.sheet.part(self.half)
-        return round_to(min(high - low, self.sheet.height_mm) / 6, self.sheet.division_mm)
-
-
-@dataclass(frozen=True, slots=True)
-class Joint:
-    """A place where another thing can stand.
+class Handle:
+    """A point of a standing thing that can be dragged.
 
     Attributes:
-        says: how it is said, before the name of this thing: ``on top of``.
-        corner: where the other's lower nearest corner comes on the page.
-        point: full name of that corner, or empty where only its height is given.
-        depth: its world depth, mm.
-        top: for a place in line: the corner over it, and its full name.
-        runs: for a place in line: role of the direction.
+        says: what dragging it does, for screen readers and tips.
+        at: where it is, page mm.
+        changes: the parameters that dragging may change; shown as measures meanwhile.
+        drag: from a page point to new values, not yet rounded to the ruler.
+        shape: its sign on the screen: a place, a size, a point on a line, or one of many corners.
     """
 
     says: str
-    corner: Point
-    point: str
-    depth: float
-    top: tuple[Point, str] | None = None
-    runs: str = ""
+    at: Point
+    changes: tuple[str, ...]
+    drag: Callable[[Point], Mapping[str, Value]]
+    shape: HandleShape = "point"
+
+
+@dataclass(frozen=True, slots=True)
+class Fit:
+    """What a student's own sheet must fit beside the paper.
+
+    ``thinnest_mm``: the thinnest stroke that hands of this level draw well; ``is_late``: whether the whole takes longer
+    than the lesson.
+    """
+
+    thinnest_mm: float = 0.0
+    is_late: bool = False
+
+
+@dataclass(frozen=True, slots=True)
+class Personal:
+    """A thing made a student's own: the values that change, and what a teacher should look at."""
+
+    changes: Mapping[str, Value]
+    remarks: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Skewed:
+    """A place as it is drawn, where it would be in truth (page mm), and the values that would put it there."""
+
+    drawn: Point
+    true: Point
+    cure: Mapping[str, str]
+
+
+@dataclass(frozen=True, slots=True)
+class Field:
+    """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm."""
+
+    face: str
+    loops: tuple[tuple[tuple[float, float], ...], ...]
+
+
+class Standing:
+    """A thing where it stands, of one kind in one kind of view.
+
+    Attributes:
+        sentence: its sentence on the screen.
+        values: its values.
+        setting: what it stands in.
+    """
+
+    sentence: tuple[Clause, ...] = ()
+
+    def __init__(self, values: Values, setting: Setting) -> None:
+        self.values = values
+        self.setting = setting
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for a new one, so that it lands where it can be seen; ``count`` things are there already."""
+        raise NotImplementedError
+
+    @classmethod
+    def is_personal(cls, values: Values) -> bool:
+        """Tell whether it is another one on each student's sheet."""
+        return False
+
+    @cached_property
+    def solid(self) -> Solid:
+        """Its shape in the world of the frame's eye: the view route."""
+        raise NotImplementedError
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: the construction route."""
+        raise NotImplementedError
+
+    @cached_property
+    def handles(self) -> Mapping[str, Handle]:
+        """The points that can be dragged now, by name."""
+        return {}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """For a parameter the two page points between which it is measured."""
+        return {}
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """Its faces on which other things can lie, by the way they are turned."""
+        return {}
+
+    @cached_property
+    def joints(self) -> Mapping[str, Joint]:
+        """Where other things can stand, by what the document calls it."""
+        return {}
+
+    @cached_property
+    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+        """How the names of the lines begin whose place follows from a free length, by the point they are carried to."""
+        return {}
+
+    @cached_property
+    def aims(self) -> tuple[Aim, ...]:
+        """The points of its own that its lines run to; its recipe makes them, by these names."""
+        return ()
+
+    @cached_property
+    def needs(self) -> frozenset[AimRole]:
+        """Which aids of its view the recipe uses."""
+        return frozenset()
+
+    @cached_property
+    def skewed(self) -> tuple[Skewed, ...]:
+        """Places that are not where they would be in truth, of a thing that lies on a face."""
+        return ()
+
+    @cached_property
+    def fields(self) -> tuple[Field, ...]:
+        """The parts of the face that it lies on which it tones, such as every other field of checks."""
+        return ()
+
+    @cached_property
+    def foot_depth(self) -> float:
+        """World depth of its lower nearest corner, mm."""
+        return self.setting.frame.eye.distance_mm
+
+    @property
+    def measured(self) -> set[str]:
+        """The parameters that the sentence says now: those that a ruler lays off."""
+        return {name for clause in self.sentence if clause.is_said(self.values) for name in PLACE.findall(clause.text)}
+
+    @property
+    def panel(self) -> Panel:
+        """The face on which it lies, of a thing that lies on one."""
+        assert self.setting.panel is not None
+        return self.setting.panel
+
+    def follow(self, name: str, value: Value) -> Mapping[str, Value]:
+        """Return what else changes when a value is chosen, so that the drawing stays as it is."""
+        return {}
+
+    def keep_shape(self, after: Setting) -> Mapping[str, float]:
+        """Return the measures (mm) with which it has the same shape in the world in another setting."""
+        return {}
+
+    def true_length(self, role: str) -> float:
+        """Return how long its edges in a direction are in the world, mm at the scale of the first corner."""
+        return 0.0
+
+    def personal(self, name: str, fit: Fit) -> Personal | None:
+        """Return what becomes of it on the sheet of a student of that name; nothing where it is the same for all."""
+        return None
+
+    def at_joint(self, joint: Joint) -> Mapping[str, Value]:
+        """Return its own values when it stands at a joint of another thing: its lower left corner comes there.
+
+        Raises:
+            GeometryError: it cannot stand like that.
+        """
+        if joint.top is not None:
+            raise GeometryError(
+                "cannot_join",
+                "This keeps its own height; it cannot take that of another thing.",
+                "Let it stand on its own, or take a box.",
+                about="joined_by",
+            )
+        if joint.point:
+            return {"left": joint.corner.x, "bottom": joint.corner.y}
+        return {"bottom": joint.corner.y}
+
+
+class OnUnseenFace(Standing):
+    """A thing that lies on a face which is not drawn: nothing of it is there but its sentence."""
+
+    def __init__(self, values: Values, setting: Setting, usual: type[Standing]) -> None:
+        super().__init__(values, setting)
+        self.sentence = usual.sentence
+
+    @cached_property
+    def solid(self) -> Solid:
+        """Nothing."""
+        return NOTHING
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """No moves."""
+        return ()

@@ -1,8 +1,8 @@
 """A box, in every kind of view: from its front face in one-point, from its nearest edge in two- and three-point."""
 
-from orthopsis.core.things.box.corner import CORNER
-from orthopsis.core.things.box.face import CORNERS
-from orthopsis.core.things.box.front import FRONT
+from orthopsis.core.things.box.corner import CornerBox
+from orthopsis.core.things.box.front import FrontBox
+from orthopsis.core.things.box.front_block import CORNERS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
 
@@ -43,5 +43,5 @@ BOX = ThingKind(
         *SIDES,
         LOOK,
     ),
-    builds={"one_point": FRONT, "two_point": CORNER, "three_point": CORNER},
+    in_view={"one_point": FrontBox, "two_point": CornerBox, "three_point": CornerBox},
 )

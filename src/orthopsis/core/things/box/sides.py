@@ -1,23 +1,19 @@
-"""The faces of a block about its nearest edge, as faces that can be divided: its two sides, its top and bottom."""
+"""The faces of a block about its nearest edge, as faces on which others stand: its two sides, its top and bottom."""
 
 from collections.abc import Mapping
 
 from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.plane.homogeneous import join, meet
-from orthopsis.core.things.box import block
-from orthopsis.core.things.box.block import ROLES, Role
-from orthopsis.core.things.declare import Values
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.box.block import ROLES, Block, Role
 
 SIDE_WORDS: dict[Role, str] = {"left": "left side", "right": "right side"}
 
 
-def side_panel(values: Values, setting: Setting, role: Role) -> Panel:
+def side_panel(block: Block, role: Role) -> Panel:
     """Return the side beside the nearest edge that runs to a point, as a face that can be divided."""
-    n, (start, vectors) = values.full, block.axes(values, setting)
-    edge, first = block.near_edge(values, setting), block.first_level(setting)
-    is_from_low = first == "bottom"
-    ends = {level: block.end_corner(values, setting, role, level) for level in ("bottom", "top")}
+    n, (_, vectors) = block.values.full, block.axes
+    edge, is_from_low = block.near_edge, block.first == "bottom"
+    ends = {level: block.end_corner(role, level) for level in ("bottom", "top")}
     return Panel(
         says=SIDE_WORDS[role],
         face=role,
@@ -29,21 +25,21 @@ def side_panel(values: Values, setting: Setting, role: Role) -> Panel:
         bottom=n(f"guide.bottom.{role}"),
         top=n(f"guide.top.{role}"),
         far=n(f"{role}.edge"),
-        along=setting.frame.way(role),
-        up=setting.frame.way("up"),
+        along=block.setting.frame.way(role),
+        up=block.setting.frame.way("up"),
         drawn_from="low" if is_from_low else "high",
         page=(edge["bottom"], ends["bottom"], ends["top"], edge["top"]),
-        start=vector(start if is_from_low else start + vectors["up"]),
+        start=vector(block.foot),
         axes=(vector(vectors[role]), vector(vectors["up"] if is_from_low else -vectors["up"])),
     )
 
 
-def level_panel(values: Values, setting: Setting, level: str) -> Panel:
+def level_panel(block: Block, level: str) -> Panel:
     """Return the top or the bottom, where it is drawn, as a face that can be divided."""
-    n, (start, vectors) = values.full, block.axes(values, setting)
-    left, right = (setting.frame.way(role) for role in ROLES)
-    near = block.near_edge(values, setting)[level]
-    ends = [block.end_corner(values, setting, role, level) for role in ROLES]
+    n, (start, vectors) = block.values.full, block.axes
+    left, right = (block.setting.frame.way(role) for role in ROLES)
+    near = block.near_edge[level]
+    ends = [block.end_corner(role, level) for role in ROLES]
     far = meet(join(ends[0], right.goal), join(ends[1], left.goal))
     return Panel(
         says=level,
@@ -60,12 +56,12 @@ def level_panel(values: Values, setting: Setting, level: str) -> Panel:
         up=left,
         drawn_from="low",
         page=(near, ends[1], far, ends[0]),
-        start=vector(start if level == block.first_level(setting) else start + vectors["up"]),
+        start=vector(start if level == block.first else start + vectors["up"]),
         axes=(vector(vectors["right"]), vector(vectors["left"])),
         first_says=f"{level} edge of the left side",
     )
 
 
-def side_panels(values: Values, setting: Setting) -> Mapping[str, Panel]:
+def side_panels(block: Block) -> Mapping[str, Panel]:
     """Return the two sides beside the nearest edge, which always show."""
-    return {role: side_panel(values, setting, role) for role in ROLES}
+    return {role: side_panel(block, role) for role in ROLES}

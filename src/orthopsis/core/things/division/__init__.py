@@ -5,7 +5,7 @@ thing says.
 """
 
 from orthopsis.core.things.declare import ThingKind
-from orthopsis.core.things.division.builds import DIVIDED
+from orthopsis.core.things.division.division import Division
 from orthopsis.core.things.division.shares import WAYS
 from orthopsis.core.things.parameters import Choice, Length, Text
 
@@ -19,7 +19,7 @@ DIVISION = ThingKind(
         Length("bay", "the length of the first part on the page", 15.0, 1.0, 2000.0),
         Choice("stays", "whether its lines stay", {"lines": "stay", "light": "are light and go away again"}, "lines"),
     ),
-    builds={"one_point": DIVIDED, "two_point": DIVIDED, "three_point": DIVIDED},
+    in_view={"one_point": Division, "two_point": Division, "three_point": Division},
     lies_on_face=True,
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -22,10 +22,10 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.division.parts import are_equal
 from orthopsis.core.things.division.shares import Divided
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 
 FLAT_FOOT = 0.02
 """Sine of the angle to a level line under which an edge cannot be divided from it (no source)."""

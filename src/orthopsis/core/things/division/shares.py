@@ -14,9 +14,9 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.division.parts import are_equal, are_halves, read_parts
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 
 WAYS = {
     "diagonal": "by ticks and the diagonal",

@@ -4,7 +4,8 @@ It lies flat on the face; a word that stands as a thing of its own is the busine
 """
 
 from collections.abc import Mapping
-from functools import lru_cache
+
+from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Family, Move, Rule
@@ -12,11 +13,13 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
-from orthopsis.core.sight.solid import NOTHING, Edge, Solid, Topology
-from orthopsis.core.things.declare import Build, Clause, ThingKind, Values
+from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.letters.measures import THICKNESS, letters_of
 from orthopsis.core.things.parameters import Choice, Length, Text, Value
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Standing
+from orthopsis.core.things.values import Values
 
 RIMS = {"none": 0.0, "tenth": 0.1, "fifth": 0.2}
 """How much of the face stays free on each side."""
@@ -26,8 +29,11 @@ Corner = tuple[int, Place]
 """A corner's number and its place on the face."""
 
 
-@lru_cache(maxsize=512)
-def loops_on(values: Values, panel: Panel) -> tuple[tuple[str, tuple[tuple[Corner, ...], ...]], ...]:
+Loops = tuple[tuple[str, tuple[tuple[Corner, ...], ...]], ...]
+"""Letters by name, each with the corners of its loops."""
+
+
+def loops_on(values: Values, panel: Panel) -> Loops:
     """Return the letters by name, each with the corners of its loops, as large as the face allows.
 
     Raises:
@@ -68,22 +74,6 @@ def _way(start: Point, end: Point) -> tuple[float, float]:
     return (end.x - start.x, end.y - start.y)
 
 
-def solid(values: Values, setting: Setting) -> Solid:
-    """Return the letters in the world of the frame's eye: edges without faces, on the face of the other thing."""
-    panel = setting.panel
-    if panel is None:
-        return NOTHING
-    loops = [loop for _, own in loops_on(values, panel) for loop in own]
-    corners = [corner for loop in loops for corner in loop]
-    edges = tuple(
-        Edge(f"edge.{a}", f"corner.{a}", f"corner.{b}", family(panel, p, q))
-        for loop in loops
-        for (a, p), (b, q) in zip(loop, (*loop[1:], loop[0]), strict=True)
-    )
-    names = tuple(f"corner.{number}" for number, _ in corners)
-    return Solid(Topology(names, (), edges), panel.places(place for _, place in corners))
-
-
 def family(panel: Panel, one: Place, two: Place) -> Family:
     """Return the family of a line between two places of a face."""
     if abs(one[1] - two[1]) <= SAME_SHARE:
@@ -91,43 +81,57 @@ def family(panel: Panel, one: Place, two: Place) -> Family:
     return panel.up.family if abs(one[0] - two[0]) <= SAME_SHARE else "free"
 
 
-def recipe(values: Values, setting: Setting) -> list[Move]:
-    """Return the hand's moves: the face divided, and from crossing to crossing each letter."""
-    panel, n = setting.panel, values.full
-    if panel is None:
-        return []
-    letters = loops_on(values, panel)
-    grid = Grid(values.name, panel, (place for _, own in letters for loop in own for _, place in loop), "face")
-    moves = [] if panel.is_true else grid.moves()
-    breath = "lettering.measured" if panel.is_true else "lettering.counted"
-    for name, own in letters:
-        acts: list[Act] = [grid.mark(f"corner.{number}", place) for loop in own for number, place in loop]
-        for loop in own:
-            for (a, p), (b, q) in zip(loop, (*loop[1:], loop[0]), strict=True):
-                acts.append(Rule(n(f"edge.{a}"), n(f"corner.{a}"), n(f"corner.{b}"), family(panel, p, q)))
-        moves += [values.move("divide", breath, act, name) for act in acts]
-    return moves
+class Sign(Standing):
+    """A word that lies flat on a face."""
 
-
-def place(setting: Setting, count: int) -> Mapping[str, Value]:
-    """Return values for one more word on a face."""
-    return {"text": "K"}
-
-
-LETTERED = Build(
-    sentence=(
+    sentence: tuple[Clause, ...] = (
         Clause("{text}, letters as if {width} wide, {height} tall and {gap} apart, the rim {rim}. "),
         Clause("Strokes {thickness}. ", {"thickness": ("fifth", "quarter", "third")}),
         Clause(
             "Strokes {thickness}: {stroke} wide, bars {bar} high, the middle one {middle}, {middle_up} up. ",
             {"thickness": ("measured",)},
         ),
-    ),
-    handles=(),
-    solid=solid,
-    recipe=recipe,
-    place=place,
-)
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more word on a face."""
+        return {"text": "K"}
+
+    @cached_property
+    def letters(self) -> Loops:
+        """The letters on the face."""
+        return loops_on(self.values, self.panel)
+
+    @cached_property
+    def solid(self) -> Solid:
+        """The letters in the world of the frame's eye: edges without faces, on the face of the other thing."""
+        loops = [loop for _, own in self.letters for loop in own]
+        corners = [corner for loop in loops for corner in loop]
+        edges = tuple(
+            Edge(f"edge.{a}", f"corner.{a}", f"corner.{b}", family(self.panel, p, q))
+            for loop in loops
+            for (a, p), (b, q) in zip(loop, (*loop[1:], loop[0]), strict=True)
+        )
+        names = tuple(f"corner.{number}" for number, _ in corners)
+        return Solid(Topology(names, (), edges), self.panel.places(place for _, place in corners))
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: the face divided, and from crossing to crossing each letter."""
+        panel, n, letters = self.panel, self.values.full, self.letters
+        places = (place for _, own in letters for loop in own for _, place in loop)
+        grid = Grid(self.values.name, panel, places, "face")
+        moves = [] if panel.is_true else grid.moves()
+        breath = "lettering.measured" if panel.is_true else "lettering.counted"
+        for name, own in letters:
+            acts: list[Act] = [grid.mark(f"corner.{number}", place) for loop in own for number, place in loop]
+            for loop in own:
+                for (a, p), (b, q) in zip(loop, (*loop[1:], loop[0]), strict=True):
+                    acts.append(Rule(n(f"edge.{a}"), n(f"corner.{a}"), n(f"corner.{b}"), family(panel, p, q)))
+            moves += [self.values.move("divide", breath, act, name) for act in acts]
+        return tuple(moves)
+
 
 LETTERING = ThingKind(
     kind="lettering",
@@ -144,7 +148,7 @@ LETTERING = ThingKind(
         Length("middle", "the height of the middle bar", 12.0, 1.0, 500.0),
         Length("middle_up", "the height of the middle bar's lower edge", 24.0, 1.0, 900.0),
     ),
-    builds={"one_point": LETTERED, "two_point": LETTERED, "three_point": LETTERED},
+    in_view={"one_point": Sign, "two_point": Sign, "three_point": Sign},
     lies_on_face=True,
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -6,10 +6,11 @@ knows the alphabet and the measures of letters; how an outline is carried back i
 
 from orthopsis.core.things.box import SIDES
 from orthopsis.core.things.declare import ThingKind
-from orthopsis.core.things.letters.builds import FRONT, SIDE
+from orthopsis.core.things.letters.front import FrontWord
 from orthopsis.core.things.letters.layouts import LAYOUTS, SHOWN_IN, STRAIGHT
 from orthopsis.core.things.letters.measures import THICKNESS
 from orthopsis.core.things.letters.names import LATE, LONG, WHOSE
+from orthopsis.core.things.letters.side import SideWord
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Text
 from orthopsis.core.things.profile import DEPTH_CORNERS
 from orthopsis.core.things.profile.cut import FACES
@@ -43,5 +44,5 @@ LETTERS = ThingKind(
         *SIDES,
         Choice(LOOK.name, LOOK.says, {"solid": "Solid", "see_through": "See-through"}, "solid"),
     ),
-    builds={"one_point": FRONT, "two_point": SIDE, "three_point": SIDE},
+    in_view={"one_point": FrontWord, "two_point": SideWord, "three_point": SideWord},
 )

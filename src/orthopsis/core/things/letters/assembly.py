@@ -1,10 +1,10 @@
 """A word whose letters, or halves, are things of their own: how do they become one?
 
-Each member is built by its own kind of build; its points are called by its name within the word: ``K.front.3``. In the
+Each member stands like a thing of its own; its points are called by its name within the word: ``K.front.3``. In the
 world it is moved away and enlarged about the eye as far as its place asks, which leaves its picture as it is.
 """
 
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 import numpy as np
@@ -12,8 +12,7 @@ import numpy as np
 from orthopsis.core.construct.moves import Act, Measure, Move, Shift, outputs, renamed
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.declare import Build, Values
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.standing import Standing
 
 
 @dataclass(frozen=True, slots=True)
@@ -22,8 +21,7 @@ class Member:
 
     Attributes:
         name: within the word: a letter, or a half.
-        values: with its full name, such as ``Word.K``.
-        build: how it is built.
+        standing: it where it stands; its full name is such as ``Word.K``.
         factor: how many times it is enlarged about the eye in the world.
         part: what its steps are told of, where it is one letter.
         room: the moves that find where it stands; ``origin`` is the point where its lower left then is.
@@ -31,8 +29,7 @@ class Member:
     """
 
     name: str
-    values: Values
-    build: Build
+    standing: Standing
     factor: float = 1.0
     part: str = ""
     room: tuple[Move, ...] = ()
@@ -40,12 +37,9 @@ class Member:
     shared: Mapping[str, str] = field(default_factory=dict)
 
 
-Members = Callable[[Values, Setting], Sequence[Member]]
-
-
-def assembled_solid(members: Sequence[Member], setting: Setting) -> Solid:
+def assembled_solid(members: Sequence[Member]) -> Solid:
     """Return the solids of all members as one."""
-    solids = [(m, m.build.solid(m.values, setting)) for m in members]
+    solids = [(m, m.standing.solid) for m in members]
     names = tuple(f"{m.name}.{name}" for m, solid in solids for name in solid.names)
     faces = tuple(_face(m.name, face) for m, solid in solids for face in solid.faces)
     edges = tuple(_edge(m.name, edge) for m, solid in solids for edge in solid.edges)
@@ -61,9 +55,9 @@ def _edge(name: str, edge: Edge) -> Edge:
     return replace(edge, name=f"{name}.{edge.name}", start=f"{name}.{edge.start}", end=f"{name}.{edge.end}")
 
 
-def panel_of(member: Member, setting: Setting, key: str) -> Panel:
+def panel_of(member: Member, key: str) -> Panel:
     """Return a face of a member as a face of the word."""
-    panel = member.build.panels(member.values, setting)[key]
+    panel = member.standing.faces[key]
     pieces = tuple(_part(member, part) for part in panel.parts)
     start, along, up = (
         (x * member.factor, y * member.factor, z * member.factor) for x, y, z in (panel.start, *panel.axes)
@@ -85,12 +79,12 @@ def _corner(member: Member, corner: PartCorner) -> PartCorner:
     return replace(corner, name=member.shared.get(corner.name, corner.name))
 
 
-def assembled_moves(word: str, members: Sequence[Member], setting: Setting) -> list[Move]:
+def assembled_moves(word: str, members: Sequence[Member]) -> list[Move]:
     """Return the moves of all members, one after the other; what an earlier one has made is not made again."""
     made: set[str] = set()
     result: list[Move] = []
     for member in members:
-        moves = [*member.room, *(_own(member, move) for move in member.build.recipe(member.values, setting))]
+        moves = [*member.room, *(_own(member, move) for move in member.standing.recipe)]
         for move in moves:
             act = renamed(move.act, member.shared) if member.shared else move.act
             if not outputs(act) <= made:
@@ -108,3 +102,10 @@ def _own(member: Member, move: Move) -> Move:
     if member.origin and breath == "front.profile":
         breath = "front.in_room"
     return replace(move, act=act, breath=breath, part=member.part or move.part)
+
+
+def assembled_free_lines(members: Sequence[Member]) -> Mapping[str, tuple[str, ...]]:
+    """Return how the names of the free lines of all members begin, by the point they are carried to."""
+    own = [(m.name, m.standing.free_lines) for m in members]
+    goals = {goal for _, free in own for goal in free}
+    return {goal: tuple(f"{name}.{b}" for name, free in own for b in free.get(goal, ())) for goal in goals}

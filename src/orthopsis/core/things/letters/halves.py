@@ -8,44 +8,42 @@ from dataclasses import replace
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.things.box import block
-from orthopsis.core.things.box.block import ROLES, Role
-from orthopsis.core.things.declare import Values
+from orthopsis.core.things.box.block import FARTHEST_SHARE, ROLES, Block, Role, other
 from orthopsis.core.things.letters.assembly import Member
 from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
 from orthopsis.core.things.outline import Outline, moved, size
-from orthopsis.core.things.profile.side import SIDE
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.profile.side import SideProfile
+from orthopsis.core.things.values import Values
 
 NAMES: dict[Role, str] = {"left": "left half", "right": "right half"}
 MOST_SLICE = 0.6
 """A slice may take this share of the other side; letters need the rest (no source)."""
 
 
-def halves(values: Values, setting: Setting) -> list[Member]:
+def halves(block: Block) -> list[Member]:
     """Return the halves of a word, each on its side of the block.
 
     Raises:
         GeometryError: the slices are too thick for the sides.
     """
-    first, second = side_by_side("corner", letters_of(values))
-    members = [_half(values, setting, "left", first)]
+    first, second = side_by_side("corner", letters_of(block.values))
+    members = [_half(block, "left", first)]
     if second:
-        right = _half(values, setting, "right", second)
-        members.append(replace(right, shared=_shared(right.values, members[0].values)))
+        right = _half(block, "right", second)
+        members.append(replace(right, shared=_shared(right.standing.values, members[0].standing.values)))
     return members
 
 
-def _half(values: Values, setting: Setting, role: Role, letters: Sequence[Letter]) -> Member:
-    taken = _taken(values, setting, role)
+def _half(block: Block, role: Role, letters: Sequence[Letter]) -> Member:
+    values, taken = block.values, _taken(block, role)
     start = letters[0].left
     outline: Outline = tuple(loop for letter in letters for loop in moved(letter.outline, -start, 0.0))
     wide, tall = size(outline)
     room = wide / (1 - taken)
     at_edge = moved(outline, room - wide if role == "right" else 0.0, 0.0)
-    over = block.other(role)
+    over = other(role)
     held = {
         **values.held,
         "outline": at_edge,
@@ -55,21 +53,20 @@ def _half(values: Values, setting: Setting, role: Role, letters: Sequence[Letter
     }
     parts = tuple((letter.name, len(letter.outline)) for letter in letters)
     own = Values(values.full(NAMES[role]), held, parts, (room, max(tall, values.mm("height"))))
-    return Member(NAMES[role], own, SIDE)
+    return Member(NAMES[role], SideProfile(own, block.setting))
 
 
-def _taken(values: Values, setting: Setting, role: Role) -> float:
+def _taken(block: Block, role: Role) -> float:
     """Return which share of a side is taken by the slice of the other one, and a mark of the ruler beyond it."""
-    eye, goal = setting.frame.eye, block.goal(setting, role)
-    whole = eye.world_length(goal, block.side_share(values, setting, role))
-    reach = block.side_reach(values, setting, role)
-    taken = eye.world_length(goal, min(values.mm("slice") / reach, block.FARTHEST_SHARE)) / whole
-    division = setting.sheet.division_mm
+    values, sheet, eye, goal = block.values, block.setting.sheet, block.setting.frame.eye, block.goal(role)
+    reach = block.side_reach(role)
+    taken = eye.world_length(goal, min(values.mm("slice") / reach, FARTHEST_SHARE)) / _whole(block, role)
+    division = sheet.division_mm
     if taken <= MOST_SLICE:
         return taken + division / values.mm("height")
-    shares = (eye.page_share(block.goal(setting, r), _whole(values, setting, r) * MOST_SLICE) for r in ROLES)
-    longest = min(s * block.side_reach(values, setting, r) for s, r in zip(shares, ROLES, strict=True))
-    most = format_length(max(longest // division, 1) * division, setting.sheet.units, division)
+    shares = (eye.page_share(block.goal(r), _whole(block, r) * MOST_SLICE) for r in ROLES)
+    longest = min(s * block.side_reach(r) for s, r in zip(shares, ROLES, strict=True))
+    most = format_length(max(longest // division, 1) * division, sheet.units, division)
     raise GeometryError(
         "slice_too_thick",
         f"Slices as thick as this leave no room for the letters of “{values.name}”.",
@@ -79,8 +76,8 @@ def _taken(values: Values, setting: Setting, role: Role) -> float:
     )
 
 
-def _whole(values: Values, setting: Setting, role: Role) -> float:
-    return setting.frame.eye.world_length(block.goal(setting, role), block.side_share(values, setting, role))
+def _whole(block: Block, role: Role) -> float:
+    return block.setting.frame.eye.world_length(block.goal(role), block.side_shares[role])
 
 
 def _shared(own: Values, first: Values) -> dict[str, str]:

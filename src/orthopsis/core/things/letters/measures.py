@@ -9,10 +9,10 @@ from functools import lru_cache
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.letters.grid import Measures
 from orthopsis.core.things.letters.word import Letter, read_word, set_word
 from orthopsis.core.things.outline import Outline, check_outline, moved, on_marks, size
+from orthopsis.core.things.values import Values
 
 _SHARES = {"fifth": 1 / 5, "quarter": 1 / 4, "third": 2 / 7}
 THICKNESS = {

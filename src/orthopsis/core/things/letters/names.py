@@ -8,14 +8,13 @@ may be cut to initials, as the teacher has decided for all.
 import math
 from dataclasses import replace
 
-from orthopsis.core.things.declare import Fit, Personal, Values
 from orthopsis.core.things.letters.layouts import side_by_side, takes_rows
 from orthopsis.core.things.letters.measures import letters_of, stroke_mm
 from orthopsis.core.things.letters.word import ROW_END, readable
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.profile.cut import cut_of
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.standing import Fit, Personal
+from orthopsis.core.things.values import Values
 
 WHOSE = {"all": "the same for everybody", "student": "a place for each student's own name"}
 LONG = {"smaller": "made smaller", "rows": "set in two rows", "initials": "cut to initials"}
@@ -35,19 +34,23 @@ def is_own(values: Values) -> bool:
     return values.word("whose") == "student"
 
 
-def own_name(values: Values, setting: Setting, name: str, fit: Fit) -> Personal | None:
+def own_name(values: Values, division_mm: float, name: str, fit: Fit) -> Personal | None:
     """Return what becomes of a word drawn true, on a student's sheet; nothing if it is the same for everybody."""
     if not is_own(values):
         return None
     text, remarks = _chosen(values, name, fit, stroke_mm(values))
-    return Personal(_fitted(values, text, setting.sheet.division_mm), tuple(remarks))
+    return Personal(_fitted(values, text, division_mm), tuple(remarks))
 
 
-def own_name_on_side(values: Values, setting: Setting, name: str, fit: Fit) -> Personal | None:
-    """Return what becomes of a word on a side: the block stays as it is, a longer name has narrower letters on it."""
+def own_name_on_side(values: Values, side_mm: float, name: str, fit: Fit) -> Personal | None:
+    """Return what becomes of a word on a side: the block stays as it is, a longer name has narrower letters on it.
+
+    Args:
+        side_mm: how long the side is on the page.
+    """
     if not is_own(values):
         return None
-    stroke = stroke_mm(values) * cut_of(values, setting).panel.bottom_mm / _room(values)[0]
+    stroke = stroke_mm(values) * side_mm / _room(values)[0]
     text, remarks = _chosen(values, name, fit, stroke)
     return Personal({"text": text}, tuple(remarks))
 

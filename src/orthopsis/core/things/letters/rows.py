@@ -22,14 +22,14 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.letters.assembly import Member
 from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
-from orthopsis.core.things.profile.front import FRONT, depth_reach
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.profile.front import FrontProfile
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 
 SCALED = ("width", "height", "gap", "stroke", "bar", "middle", "middle_up")
 
@@ -40,11 +40,6 @@ class Planes:
 
     scales: tuple[float, ...]
     thickness: float
-
-
-def first_corner(values: Values) -> Point:
-    """Return where the row begins: the lower left of its first letter."""
-    return values.first
 
 
 def row(values: Values, setting: Setting) -> list[Member]:
@@ -59,13 +54,13 @@ def row(values: Values, setting: Setting) -> list[Member]:
     for i, (letter, scale) in enumerate(zip(letters, planes.scales, strict=True)):
         start = Point(values.first.x + _aside(values, letter), values.first.y)
         low = between(start, goal, 1 - scale)
-        own = _letter(values, letter, low, scale, setting)
+        own = _letter(values, letter, low, scale)
         share = setting.frame.eye.page_share(goal, planes.thickness * scale)
-        depth = share * depth_reach(own, setting)
+        depth = share * FrontProfile(own, setting).depth_reach
         own = replace(own, held={**own.held, "depth_by": "measured", "depth": depth})
         room = tuple(moves[i])
         origin = values.full(f"measure.foot.{i}") if i else ""
-        members.append(Member(letter.name, own, FRONT, 1 / scale, letter.name, room, origin))
+        members.append(Member(letter.name, FrontProfile(own, setting), 1 / scale, letter.name, room, origin))
     return members
 
 
@@ -74,12 +69,12 @@ def around(values: Values, setting: Setting) -> list[Member]:
     letters = letters_of(values, setting.sheet.division_mm)
     places = _ring(values, setting, letters)
     return [
-        Member(letter.name, _letter(values, letter, low, 1.0, setting), FRONT, part=letter.name)
+        Member(letter.name, FrontProfile(_letter(values, letter, low, 1.0), setting), part=letter.name)
         for letter, low in zip(letters, places, strict=True)
     ]
 
 
-def _letter(values: Values, letter: Letter, low: Point, scale: float, setting: Setting) -> Values:
+def _letter(values: Values, letter: Letter, low: Point, scale: float) -> Values:
     """Return the values of one letter as a profile of its own, its lower left on the page at ``low``."""
     outline = tuple(tuple((x - letter.left, y, *radii) for x, y, *radii in loop) for loop in letter.outline)
     scaled = tuple(tuple(tuple(mm * scale for mm in corner) for corner in loop) for loop in outline)
@@ -109,8 +104,7 @@ def _planes(values: Values, setting: Setting, letters: Sequence[Letter]) -> Plan
     scales = tuple(1 - eye.page_share(goal, deep * i) for i in range(len(letters)))
     if values.word("depth_by") == "half":
         return Planes(scales, deep / 2)
-    first = _letter(values, letters[0], values.first, 1.0, setting)
-    guide = depth_reach(first, setting)
+    guide = FrontProfile(_letter(values, letters[0], values.first, 1.0), setting).depth_reach
     longest = min(FARTHEST_SHARE, eye.page_share(goal, deep)) * guide
     if values.mm("depth") > longest:
         most = format_length(longest // division * division, setting.sheet.units, division)

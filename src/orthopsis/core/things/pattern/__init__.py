@@ -5,8 +5,8 @@ It lies on a face of another thing. On a word each letter may have a pattern of 
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Text
-from orthopsis.core.things.pattern.builds import PATTERNED
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH, FIELDS
+from orthopsis.core.things.pattern.pattern import Pattern
 
 PATTERN = ThingKind(
     kind="pattern",
@@ -17,7 +17,7 @@ PATTERN = ThingKind(
         Text("along", "the parts along", "8", 60),
         Text("up", "the parts up", "6", 60),
     ),
-    builds={"one_point": PATTERNED, "two_point": PATTERNED, "three_point": PATTERNED},
+    in_view={"one_point": Pattern, "two_point": Pattern, "three_point": Pattern},
     lies_on_face=True,
     is_late=True,
 )

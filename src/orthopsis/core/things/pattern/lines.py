@@ -4,16 +4,15 @@ import itertools
 import math
 from collections.abc import Iterator
 from dataclasses import dataclass
-from functools import lru_cache
 
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import QUARTER_RAD, Place, Rounding
-from orthopsis.core.things.declare import Values
 from orthopsis.core.things.division.parts import are_equal, read_parts
 from orthopsis.core.things.pattern.cut import End, pieces
 from orthopsis.core.things.pattern.designs import EACH, Node, Path, paths
 from orthopsis.core.things.pattern.greys import Look, different_looks
+from orthopsis.core.things.values import Values
 
 MARK = "at"
 """How the crossings of the light lines are called."""
@@ -95,7 +94,6 @@ def _count(values: Values, name: str) -> int:
     return len(ends) + 1
 
 
-@lru_cache(maxsize=512)
 def drawn(values: Values, first: Panel) -> tuple[Drawn, ...]:
     """Return the pattern on each part of a face and of those that belong to it.
 

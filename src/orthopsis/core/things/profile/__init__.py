@@ -9,9 +9,9 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, scaled
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length, Shape
 from orthopsis.core.things.profile.cut import FACES
-from orthopsis.core.things.profile.front import FRONT
+from orthopsis.core.things.profile.front import FrontProfile
 from orthopsis.core.things.profile.shapes import READY
-from orthopsis.core.things.profile.side import SIDE
+from orthopsis.core.things.profile.side import SideProfile
 
 FRESH_MM = (54.0, 70.0)
 
@@ -40,5 +40,5 @@ PROFILE = ThingKind(
         *SIDES,
         Choice(LOOK.name, LOOK.says, {"solid": "Solid", "see_through": "See-through"}, "solid"),
     ),
-    builds={"one_point": FRONT, "two_point": SIDE, "three_point": SIDE},
+    in_view={"one_point": FrontProfile, "two_point": SideProfile, "three_point": SideProfile},
 )

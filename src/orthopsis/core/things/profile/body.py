@@ -1,6 +1,7 @@
 """The solid of an outline that is carried back: the same for every kind of view, once its corners are placed."""
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Iterator, Mapping
+from functools import partial
 
 import numpy as np
 
@@ -9,9 +10,12 @@ from orthopsis.core.construct.moves import Act, Move
 from orthopsis.core.construct.panel import Part, PartCorner
 from orthopsis.core.construct.rounding import Node, nodes, round_moves
 from orthopsis.core.plane.arc import QUARTER_RAD, Place
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import pieces_alone
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Handle
 from orthopsis.core.view.eye import Array
 
 Turned = Callable[[float, float], str]
@@ -100,6 +104,14 @@ def _front_name(piece: int) -> str:
 def _corner(outline: Outline, node: Node, on_panel: Callable[[Place], Place]) -> PartCorner:
     at = outline.page[node.corner] if node.angle is None else outline.arcs[node.corner].at(node.angle)
     return PartCorner(outline.full(f"front.{node.name}"), on_panel(node.flat), at)
+
+
+def corner_handles(outline: Outline, drag: Callable[[int, Point], Mapping[str, Value]]) -> Mapping[str, Handle]:
+    """Return the handles of the corners of an outline, each of which can be dragged."""
+    return {
+        f"corner_{number}": Handle(f"Move corner {number}", at, ("outline",), partial(drag, number), "corner")
+        for number, at in outline.page.items()
+    }
 
 
 def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: bool) -> set[int]:

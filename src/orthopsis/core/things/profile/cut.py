@@ -6,15 +6,14 @@ face; on it they are counted from its first edge.
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from functools import lru_cache
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.tolerance import SAME_SHARE
-from orthopsis.core.things.box import block, sides
-from orthopsis.core.things.declare import Values
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.box import sides
+from orthopsis.core.things.box.block import Block, Role, other
+from orthopsis.core.things.values import Values
 
 FACES = {"left": "left side", "right": "right side", "level": "top, or from below the underside"}
 
@@ -97,40 +96,39 @@ class Cut:
         return self.outward["right" if across > 0 else "left"]
 
 
-@lru_cache(maxsize=1024)
-def cut_of(values: Values, setting: Setting) -> Cut:
-    """Return the face from which a shape is cut.
+def cut_of(block: Block) -> Cut:
+    """Return the face of a block from which a shape is cut.
 
     Raises:
         GeometryError: neither top nor bottom shows, or only the one beside the third point.
     """
-    n, role = values.full, values.word("side")
+    n, role = block.values.full, block.values.word("side")
     if role == "level":
-        return _level(values, setting)
-    side: block.Role = "left" if role == "left" else "right"
-    over = block.other(side)
+        return _level(block)
+    side: Role = "left" if role == "left" else "right"
+    over = other(side)
     lines = {level: n(f"guide.{level}.{over}") for level in ("bottom", "top")}
     near, far = ("right", "left") if side == "left" else ("left", "right")
     outward = {"up": "top", "down": "bottom", near: over, far: "back"}
-    panel = sides.side_panel(values, setting, side)
+    panel = sides.side_panel(block, side)
     return Cut(panel, over, side == "left", n(f"{over}.edge"), lines["bottom"], lines["top"], outward)
 
 
-def _level(values: Values, setting: Setting) -> Cut:
+def _level(block: Block) -> Cut:
     """Return the top or the bottom, whichever shows; with a third point it is the face on the other side from it."""
-    n, up = values.full, block.goal(setting, "up")
-    level = "bottom" if block.shows(values, setting, "bottom") else "top"
-    if not block.shows(values, setting, level):
-        raise _refused(values, "Move it below or above the eye level, or take a side.")
-    if not up.is_ideal and level != block.first_level(setting):
-        where = "below" if block.first_level(setting) == "top" else "above"
-        raise _refused(values, f"Move it {where} the eye level, or take a side.")
+    n, up = block.values.full, block.goal("up")
+    level = "bottom" if block.shows("bottom") else "top"
+    if not block.shows(level):
+        raise _refused(block.values, "Move it below or above the eye level, or take a side.")
+    if not up.is_ideal and level != block.first:
+        where = "below" if block.first == "top" else "above"
+        raise _refused(block.values, f"Move it {where} the eye level, or take a side.")
     back = "bottom" if level == "top" else "top"
     # Seen from above, right and left run as across and up do; seen from below they are mirrored.
     is_flipped = level == "bottom"
     near, far = ("right", "left") if is_flipped else ("left", "right")
     return Cut(
-        panel=sides.level_panel(values, setting, level),
+        panel=sides.level_panel(block, level),
         over="up",
         is_flipped=is_flipped,
         first_end=n(f"guide.{back}.left"),

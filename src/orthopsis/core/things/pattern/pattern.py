@@ -2,36 +2,74 @@
 
 import itertools
 from collections.abc import Iterable, Iterator, Mapping, Sequence
-from functools import lru_cache
 
 import numpy as np
 import shapely
+from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import QUARTER_RAD, Place
-from orthopsis.core.sight.solid import NOTHING, Edge, Solid, Topology
-from orthopsis.core.things.declare import Build, Clause, Field, Values
+from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH, Node, dark_fields
 from orthopsis.core.things.pattern.lines import FACETS, MARK, Drawn, Piece, Spot, Stroke, drawn, rounding
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Field, Standing
+from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 
 
-@lru_cache(maxsize=512)
-def solid(values: Values, setting: Setting) -> Solid:
-    """Return the lines in the world of the frame's eye: edges without faces, on the face of the other thing."""
-    if setting.panel is None:
-        return NOTHING
-    places: dict[str, Array] = {}
-    edges = []
-    for one in drawn(values, setting.panel):
-        ends = [spot for piece in one.pieces for spot in (piece.start, piece.end)]
-        places |= zip((spot.name for spot in ends), one.panel.places(spot.place for spot in ends), strict=True)
-        edges += [_edge(one.panel, piece) for piece in one.pieces]
-    return Solid(Topology(tuple(places), (), tuple(edges)), np.array(list(places.values())).reshape(-1, 3))
+class Pattern(Standing):
+    """A pattern on a face."""
+
+    sentence: tuple[Clause, ...] = (
+        Clause("A pattern of {design}, {fields}. ", {"design": tuple(DESIGNS)}),
+        Clause("{design}. ", {"design": (EACH,)}),
+        Clause("{along} parts along, {up} up."),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more pattern."""
+        return {"design": "along"}
+
+    @cached_property
+    def drawn(self) -> tuple[Drawn, ...]:
+        """The pattern on each part of the face and of those that belong to it."""
+        return drawn(self.values, self.panel)
+
+    @cached_property
+    def solid(self) -> Solid:
+        """The lines in the world of the frame's eye: edges without faces, on the face of the other thing."""
+        places: dict[str, Array] = {}
+        edges = []
+        for one in self.drawn:
+            ends = [spot for piece in one.pieces for spot in (piece.start, piece.end)]
+            places |= zip((spot.name for spot in ends), one.panel.places(spot.place for spot in ends), strict=True)
+            edges += [_edge(one.panel, piece) for piece in one.pieces]
+        return Solid(Topology(tuple(places), (), tuple(edges)), np.array(list(places.values())).reshape(-1, 3))
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: on each face the grid, and from crossing to crossing the pattern of each part."""
+        faces = itertools.groupby(self.drawn, key=lambda one: one.net.mark)
+        return tuple(move for _, done in faces for move in _moves(self.values, list(done)))
+
+    @cached_property
+    def fields(self) -> tuple[Field, ...]:
+        """Every other field of the patterns that have dark ones, as far as the face's outline leaves it."""
+        eye, result = self.setting.frame.eye, []
+        for one in (one for one in self.drawn if one.look.is_dark):
+            dark = _dark(one)
+            for face, (outer, *holes) in one.part.pieces:
+                shape = shapely.Polygon([c.place for c in outer], [[c.place for c in hole] for hole in holes])
+                for area in _polygons(shapely.intersection(dark, shape)):
+                    loops = (area.exterior, *area.interiors)
+                    seen = (eye.see(one.panel.places(list(loop.coords)[:-1])).tolist() for loop in loops)
+                    result.append(Field(face, tuple(tuple((x, y) for x, y in loop) for loop in seen)))
+        return tuple(result)
 
 
 def _edge(panel: Panel, piece: Piece) -> Edge:
@@ -42,14 +80,6 @@ def _edge(panel: Panel, piece: Piece) -> Edge:
 
 def _family(panel: Panel, stroke: Stroke) -> str:
     return {"along": panel.along.family, "up": panel.up.family}.get(stroke.runs, "free")
-
-
-def recipe(values: Values, setting: Setting) -> list[Move]:
-    """Return the hand's moves: on each face the grid, and from crossing to crossing the pattern of each part."""
-    if setting.panel is None:
-        return []
-    faces = itertools.groupby(drawn(values, setting.panel), key=lambda one: one.net.mark)
-    return [move for _, done in faces for move in _moves(values, list(done))]
 
 
 def _moves(values: Values, done: Sequence[Drawn]) -> list[Move]:
@@ -107,23 +137,6 @@ def _piece(values: Values, panel: Panel, piece: Piece, breath: str) -> list[tupl
     return [*told, (breath, drawn_line)]
 
 
-@lru_cache(maxsize=512)
-def fields(values: Values, setting: Setting) -> tuple[Field, ...]:
-    """Return every other field of the patterns that have dark ones, as far as the face's outline leaves it."""
-    if setting.panel is None:
-        return ()
-    eye, result = setting.frame.eye, []
-    for one in (one for one in drawn(values, setting.panel) if one.look.is_dark):
-        dark = _dark(one)
-        for face, (outer, *holes) in one.part.pieces:
-            shape = shapely.Polygon([c.place for c in outer], [[c.place for c in hole] for hole in holes])
-            for area in _polygons(shapely.intersection(dark, shape)):
-                loops = (area.exterior, *area.interiors)
-                seen = (eye.see(one.panel.places(list(loop.coords)[:-1])).tolist() for loop in loops)
-                result.append(Field(face, tuple(tuple((x, y) for x, y in loop) for loop in seen)))
-    return tuple(result)
-
-
 def _dark(one: Drawn) -> list[shapely.Geometry]:
     """Return the dark fields of a pattern, in shares of the face."""
     outlines = dark_fields(one.look.design, one.net.columns, one.net.rows)
@@ -145,22 +158,3 @@ def _boundary(one: Drawn, outline: Sequence[Node]) -> list[Place]:
 def _polygons(shapes: Iterable[shapely.Geometry]) -> Iterator[shapely.Polygon]:
     for shape in shapes:
         yield from (a for a in getattr(shape, "geoms", [shape]) if isinstance(a, shapely.Polygon) and a.area > 0)
-
-
-def place(setting: Setting, count: int) -> Mapping[str, Value]:
-    """Return values for one more pattern."""
-    return {"design": "along"}
-
-
-PATTERNED = Build(
-    sentence=(
-        Clause("A pattern of {design}, {fields}. ", {"design": tuple(DESIGNS)}),
-        Clause("{design}. ", {"design": (EACH,)}),
-        Clause("{along} parts along, {up} up."),
-    ),
-    handles=(),
-    solid=solid,
-    recipe=recipe,
-    fields=fields,
-    place=place,
-)

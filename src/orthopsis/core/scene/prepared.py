@@ -13,9 +13,10 @@ from orthopsis.core.scene.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import Values, check_values
+from orthopsis.core.things.declare import check_values
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import Setting
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.wording.names import point_words, view_words
@@ -102,7 +103,7 @@ def prepare(exercise: Exercise) -> Prepared:
             )  # fmt: skip
         view = thing.view if thing.view in by_name else names[0]
         half = half_of(exercise, names.index(view))
-        placed = Placed(index, kind, values, Setting(by_name[view], sheet, half=half))
+        placed = Placed(index, kind, kind.stand(values, Setting(by_name[view], sheet, half=half)))
         with placed_errors(placed):
             _check_stands(placed)
             check_values(kind.parameters, values, sheet)
@@ -127,8 +128,8 @@ def half_of(exercise: Exercise, number: int) -> Half:
 
 
 def _check_stands(placed: Placed) -> None:
-    if placed.setting.frame.kind not in placed.kind.builds:
-        views = " or ".join(VIEWS[kind].title.lower() for kind in placed.kind.builds)
+    if placed.setting.frame.kind not in placed.kind.in_view:
+        views = " or ".join(VIEWS[kind].title.lower() for kind in placed.kind.in_view)
         raise GeometryError(
             "cannot_stand_here", f"“{placed.values.name}” cannot be drawn in this kind of view.",
             f"It can be drawn with {views}.", about="view",

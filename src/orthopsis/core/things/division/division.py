@@ -1,0 +1,125 @@
+"""A division as a thing: its lines on the face by both routes, its sentence and its handle."""
+
+from collections.abc import Mapping
+
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move, Role, Run
+from orthopsis.core.plane.homogeneous import Point, between, distance
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.division.marks import mark_moves
+from orthopsis.core.things.division.shares import Divided, divided
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Handle, Skewed, Standing
+
+REPEATED = ("repeat_near", "repeat_far")
+
+
+class Division(Standing):
+    """A face divided."""
+
+    sentence: tuple[Clause, ...] = (
+        Clause("Divided {way}: {along} along and {up} up. "),
+        Clause("The first part is {bay} long. ", {"way": REPEATED}),
+        Clause("Its lines {stays}."),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more division: in two, by the face's diagonals."""
+        return {"way": "halving", "along": "2", "up": "1"}
+
+    @property
+    def way(self) -> str:
+        """How it is divided."""
+        return self.values.word("way")
+
+    @cached_property
+    def ends(self) -> Divided:
+        """Where the parts end."""
+        return divided(self.values, self.setting, self.panel)
+
+    @property
+    def keeps_lines(self) -> bool:
+        """Whether its lines stay."""
+        return self.values.word("stays") == "lines"
+
+    @cached_property
+    def solid(self) -> Solid:
+        """The lines in the world of the frame's eye: edges without faces, on the face of the other thing."""
+        panel, at = self.panel, self.ends
+        columns, rows = range(1, len(at.along) + 1), range(1, len(at.up) + 1)
+        shares = [(along, up) for along in at.along for up in (0.0, 1.0)]
+        shares += [(along, up) for up in at.up for along in (0.0, 1.0)]
+        names = [f"{end}.{i}" for i in columns for end in ("foot", "head")]
+        names += [f"{end}.{j}" for j in rows for end in ("start", "end")]
+        edges = [Edge(f"column.{i}", f"foot.{i}", f"head.{i}", panel.up.family) for i in columns]
+        edges += [Edge(f"row.{j}", f"start.{j}", f"end.{j}", panel.along.family) for j in rows]
+        return Solid(Topology(tuple(names), (), tuple(edges) if self.keeps_lines else ()), panel.places(shares))
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: the marks in the chosen way, and the lines through them."""
+        n, at, panel = self.values.full, self.ends, self.panel
+        role: Role = "edge" if self.keeps_lines else "construction"
+        lines = [
+            Run(n(f"column.{i}"), n(f"head.{i}"), n(f"foot.{i}"), panel.up.family, panel.top, role)
+            for i in range(1, len(at.along) + 1)
+        ]
+        lines += [
+            Run(n(f"row.{j}"), n(f"end.{j}"), n(f"start.{j}"), panel.along.family, panel.far, role)
+            for j in range(1, len(at.up) + 1)
+        ]
+        breath = "face.lines" if role == "edge" else "face.light"
+        marks = mark_moves(self.values, self.setting, panel, at)
+        return (*marks, *(self.values.move("divide", breath, line) for line in lines))
+
+    @cached_property
+    def _bay(self) -> tuple[Point, Point]:
+        """Between which points the repeated part is measured."""
+        low, far, _, _ = self.panel.page
+        start, end = (low, far) if self.way == "repeat_near" else (far, low)
+        return start, between(start, end, self.values.mm("bay") / self.panel.bottom_mm)
+
+    @cached_property
+    def handles(self) -> Mapping[str, Handle]:
+        """The end of a repeated part."""
+        if self.way not in REPEATED:
+            return {}
+        return {"bay": Handle("Change the first part", self._bay[1], ("bay",), self._drag_bay)}
+
+    def _drag_bay(self, at: Point) -> Mapping[str, Value]:
+        return {"bay": max(distance(self._bay[0], at), self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points the repeated part is measured."""
+        return {"bay": self._bay} if self.way in REPEATED else {}
+
+    @cached_property
+    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+        """The lines whose place is free: those that are found by eye."""
+        along = self.panel.along
+        return {along.family: ("column.",)} if self.way == "eye" and not along.goal.is_ideal else {}
+
+    def follow(self, name: str, value: Value) -> Mapping[str, Value]:
+        """Return the length of the repeated part with which the drawing stays nearly as it is."""
+        if name != "way" or value not in REPEATED:
+            return {}
+        panel, count = self.panel, len(self.ends.along) + 1
+        share = panel.page_share(1 / count) if value == "repeat_near" else 1 - panel.page_share(1 - 1 / count)
+        division = self.setting.sheet.division_mm
+        return {"bay": max(round_to(share * panel.bottom_mm - division / 2, division), division)}
+
+    @cached_property
+    def skewed(self) -> tuple[Skewed, ...]:
+        """The mark that lies farthest from where it would be in truth: none unless a ruler divided the page."""
+        if self.way != "page":
+            return ()
+        panel = self.panel
+        low, far, _, _ = panel.page
+        drawn = {share: panel.page_share(share) for share in self.ends.along}
+        places = [(between(low, far, page), between(low, far, panel.page_share(page))) for page in drawn.values()]
+        return (Skewed(*max(places, key=lambda ends: distance(*ends)), {"way": "diagonal"}),) if places else ()

@@ -1,0 +1,94 @@
+"""What does a thing stand in, and where can another thing stand?"""
+
+from dataclasses import dataclass
+
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.paper import Half, Sheet
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.view.frame import Frame
+
+
+@dataclass(frozen=True, slots=True)
+class InLine:
+    """A thing stands in line with another: as tall in the world, on one line to a vanishing point.
+
+    Attributes:
+        top, at_top: full name and place of the corner over the anchor's point.
+        runs, goal: name and place of the vanishing point to which both lines run.
+        gap_mm: how far along the lower line it stands, from the anchor's point.
+    """
+
+    top: str
+    at_top: Point
+    runs: str
+    goal: Point
+    gap_mm: float
+
+
+@dataclass(frozen=True, slots=True)
+class Anchor:
+    """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
+
+    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
+    """
+
+    thing: str
+    point: str
+    at: Point
+    in_line: InLine | None = None
+    panel: Panel | None = None
+
+    @property
+    def points(self) -> dict[str, Point]:
+        """The points of the other thing that are taken up, by full name."""
+        found = {self.point: self.at} if self.point else {}
+        found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
+        return found | (dict(self.panel.points) if self.panel is not None else {})
+
+
+@dataclass(frozen=True, slots=True)
+class Setting:
+    """What a thing stands in, and on which part of the sheet; the light is not its business."""
+
+    frame: Frame
+    sheet: Sheet
+    anchor: Anchor | None = None
+    half: Half = "whole"
+
+    @property
+    def panel(self) -> Panel | None:
+        """The face of another thing on which a thing lies; None where it lies on none, or on one that is not drawn."""
+        return self.anchor.panel if self.anchor is not None else None
+
+    def across(self, share: float) -> float:
+        """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
+        low, high = self.sheet.part(self.half)
+        return round_to(low + share * (high - low), self.sheet.division_mm)
+
+    @property
+    def fresh_size(self) -> float:
+        """The size of a new thing: a sixth of the shorter side of its part of the sheet, mm."""
+        low, high = self.sheet.part(self.half)
+        return round_to(min(high - low, self.sheet.height_mm) / 6, self.sheet.division_mm)
+
+
+@dataclass(frozen=True, slots=True)
+class Joint:
+    """A place where another thing can stand.
+
+    Attributes:
+        says: how it is said, before the name of this thing: ``on top of``.
+        corner: where the other's lower nearest corner comes on the page.
+        point: full name of that corner, or empty where only its height is given.
+        depth: its world depth, mm.
+        top: for a place in line: the corner over it, and its full name.
+        runs: for a place in line: role of the direction.
+    """
+
+    says: str
+    corner: Point
+    point: str
+    depth: float
+    top: tuple[Point, str] | None = None
+    runs: str = ""
