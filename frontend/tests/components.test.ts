@@ -6,6 +6,7 @@ import { h } from 'vue'
 import type { Picture, SentencePiece, SheetAnswer } from '@/api/types'
 import SheetHandles from '@/sheet/SheetHandles.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
+import SheetPoints from '@/sheet/SheetPoints.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { useExercise } from '@/stores/exercise'
 import JudgedLines from '@/views/check/JudgedLines.vue'
@@ -18,10 +19,10 @@ const picture: Picture = {
   eye_level_mm: 150,
   vanishing_points: { point: [210, 150], 'point left distance': [-60, 150] },
   aims: [
-    { name: 'point', at: [210, 150], kind: 'vanishing', label: 'point' },
-    { name: 'point left distance', at: [-60, 150], kind: 'aid', label: 'left distance point' },
+    { name: 'point', at: [210, 150], kind: 'vanishing', label: 'point', reads: '' },
+    { name: 'point left distance', at: [-60, 150], kind: 'aid', label: 'left distance point', reads: '' },
   ],
-  strips: [{ side: 'left', at: [-80, 110], width_mm: 80, height_mm: 80 }],
+  strips: [{ side: 'left', aims: ['point left distance'], at: [-80, 110], width_mm: 80, height_mm: 80 }],
   points: {},
   lines: [
     { ...line, id: 0, name: 'eye level', thing: '', from: [0, 150], to: [420, 150], role: 'construction' },
@@ -105,6 +106,50 @@ describe('the long view', () => {
     const view = mount(LongView, { props: { picture } })
     expect(view.findAll('.strip')).toHaveLength(1)
     expect(view.text()).toContain('left distance point')
+  })
+
+  it('shows a point that lies over the eye level at its place along it, with how far off it is', () => {
+    const slope = {
+      name: 'Roof.slope_above',
+      at: [-60, 320] as [number, number],
+      kind: 'vanishing' as const,
+      label: 'upper slope point',
+      reads: '170 mm above',
+    }
+    const view = mount(LongView, { props: { picture: { ...picture, aims: [slope, ...picture.aims] } } })
+    expect(view.text()).toContain('upper slope point, 170 mm above')
+    expect(view.findAll('.off')).toHaveLength(1)
+    expect(view.findAll('.centre')).toHaveLength(1)
+  })
+})
+
+describe('points and the paper taped on for them', () => {
+  const known = (...names: string[]) => new Set(names)
+
+  it('are all there where no step is shown', () => {
+    const sheet = onSheet(SheetPoints)
+    expect(sheet.findAll('.strip')).toHaveLength(1)
+    expect(sheet.findAll('.points > *')).toHaveLength(2)
+  })
+
+  it('come only with the step that marks them', () => {
+    const before = mount(SheetView, {
+      props: { picture, label: 'Sheet', points: known('point') },
+      slots: { default: () => h(SheetPoints, { only: known('point') }) },
+    })
+    expect(before.findAll('.strip')).toHaveLength(0)
+    expect(before.findAll('.points > *').map((p) => p.classes())).toEqual([['vanishing']])
+    const after = mount(SheetView, { props: { picture, label: 'Sheet', points: known('point left distance') } })
+    expect(after.findAll('.strip')).toHaveLength(1)
+  })
+
+  it('have two strips on one side where they lie far apart, and the sheet is as wide as the longer one asks', () => {
+    const [strip] = picture.strips
+    const far = { ...strip!, aims: ['slope'], at: [-120, 300] as [number, number], width_mm: 120 }
+    const two = { ...picture, strips: [far, strip!] }
+    const sheet = mount(SheetView, { props: { picture: two, label: 'Sheet', reach: true, padding: 0 } })
+    expect(sheet.findAll('.strip')).toHaveLength(2)
+    expect(sheet.find('svg').attributes('viewBox')?.split(' ').map(Number)[0]).toBe(-120)
   })
 })
 

@@ -40,6 +40,7 @@ function step(part: Partial<Step>): Step {
     count: 0,
     rule: '',
     slip: '',
+    after: '',
   }
   return { ...base, minutes: 1, extra: false, draws: [], marks: [], takes_away: [], darkens: [], tones: false, ...part }
 }
@@ -53,6 +54,12 @@ const drawing = {
 
 describe('the stage after a step', () => {
   const steps = [step({ draws: [0, 1] }), step({ draws: [2], takes_away: [0] }), step({ darkens: [2], tones: true })]
+
+  it('knows a point from the step on that marks it', () => {
+    const marked = [step({ marks: ['point'] }), step({ marks: [] }), step({ marks: ['Roof.slope_above'] })]
+    expect([...stageAfter(marked, 2).points]).toEqual(['point'])
+    expect([...stageAfter(marked, 3).points]).toEqual(['point', 'Roof.slope_above'])
+  })
 
   it('adds what is drawn, takes away what is erased, and darkens what stays', () => {
     expect([...stageAfter(steps, 1).light]).toEqual([0, 1])

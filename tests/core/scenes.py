@@ -11,6 +11,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
@@ -217,6 +218,19 @@ def patterned(draw: Any) -> Exercise:
         "up": str(draw(st.integers(1, 9))),
     }  # fmt: skip
     return exercise_of(host.model_dump(mode="json"), pattern, views=_views(exercise))
+
+
+@st.composite
+def roofed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere with a gable roof over a wall that shows."""
+    exercise = draw(exercises(most=1, views=views))
+    walls = sorted(key for key, panel in faces_of(exercise).items() if GABLE_ROOF.can_lie_on(panel))
+    assume(walls)
+    roof = {
+        "kind": "gable_roof", "name": "Roof", "joined_to": "Box 1", "joined_by": f"face_{draw(st.sampled_from(walls))}",
+        "rise": draw(st.floats(2.0, 60.0)), "far_by": draw(st.sampled_from(["slope", "middle"])),
+    }  # fmt: skip
+    return exercise_of(exercise.things[0].model_dump(mode="json"), roof, views=_views(exercise))
 
 
 def faces_of(exercise: Exercise) -> dict[str, Panel]:

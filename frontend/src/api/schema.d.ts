@@ -1143,6 +1143,8 @@ export interface components {
         /**
          * Aim
          * @description A point that lines run to: a vanishing point, or an aid such as a distance or measuring point.
+         *
+         *     ``reads``: how far over or under the eye level it lies, in the class's units; empty for one that lies on it.
          */
         Aim: {
             /** Name */
@@ -1159,6 +1161,11 @@ export interface components {
             kind: "vanishing" | "aid";
             /** Label */
             label: string;
+            /**
+             * Reads
+             * @default
+             */
+            reads: string;
         };
         /**
          * AliasesRequest
@@ -2356,7 +2363,7 @@ export interface components {
          *
          *     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
          *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
-         *     the measures, ``beside_scales`` says the rest.
+         *     the measures, ``beside_scales`` says the rest. ``after`` is what may be done once the step is done.
          */
         Step: {
             /** Key */
@@ -2400,6 +2407,11 @@ export interface components {
             rule: string;
             /** Slip */
             slip: string;
+            /**
+             * After
+             * @default
+             */
+            after: string;
             /** Minutes */
             minutes: number;
             /** Extra */
@@ -2480,11 +2492,13 @@ export interface components {
         };
         /**
          * TapedStrip
-         * @description A strip of paper taped to a side of the sheet; lower left corner and size.
+         * @description A strip of paper taped to a side of the sheet; lower left corner and size, and the points it carries, by name.
          */
         TapedStrip: {
             /** Side */
             side: string;
+            /** Aims */
+            aims: string[];
             /** At */
             at: [
                 number,

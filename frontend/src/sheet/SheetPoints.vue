@@ -4,12 +4,12 @@ import { computed } from 'vue'
 
 import { useSheet } from './context'
 
-const props = defineProps<{ marks?: string[]; only?: string[]; size?: number }>()
+const props = defineProps<{ marks?: string[]; only?: Set<string>; size?: number }>()
 const { picture, at, mmPerPx } = useSheet()
 const r = computed(() => (props.size ?? 6) * mmPerPx.value)
 const points = computed(() =>
   picture.value.aims
-    .filter((aim) => props.only === undefined || props.only.includes(aim.name))
+    .filter((aim) => props.only === undefined || props.only.has(aim.name))
     .map((aim) => ({ name: aim.name, at: at(aim.at), kind: aim.kind })),
 )
 const fresh = computed(() =>

@@ -16,22 +16,33 @@ const props = withDefaults(
     plain?: boolean
     reach?: boolean
     live?: boolean
+    /** The points that are marked already, by name; strips of others are not taped on yet. */
+    points?: Set<string>
   }>(),
   { padding: 12 },
 )
 
 const svg = ref<SVGSVGElement>()
 const { width, height } = useElementSize(svg)
-/** How far paper is taped on to each side. */
-const strips = computed(() =>
-  Object.fromEntries(
-    props.picture.strips.map((s) => [s.side, s.side === 'left' || s.side === 'right' ? s.width_mm : s.height_mm]),
-  ),
+/** How far taped-on paper reaches beyond each side of the sheet. */
+const reached = computed(() => {
+  const { width_mm, height_mm } = props.picture.sheet
+  const far = { left: 0, right: 0, top: 0, bottom: 0 }
+  for (const { at, ...strip } of props.picture.strips) {
+    far.left = Math.max(far.left, -at[0])
+    far.right = Math.max(far.right, at[0] + strip.width_mm - width_mm)
+    far.bottom = Math.max(far.bottom, -at[1])
+    far.top = Math.max(far.top, at[1] + strip.height_mm - height_mm)
+  }
+  return far
+})
+const taped = computed(() =>
+  props.picture.strips.filter((s) => props.points === undefined || s.aims.some((name) => props.points!.has(name))),
 )
 const frame = computed<Frame>(() => {
   const p = props.padding
   const { width_mm, height_mm } = props.picture.sheet
-  const beyond = { left: 0, right: 0, top: 0, bottom: 0, ...(props.reach ? strips.value : {}) }
+  const beyond = props.reach ? reached.value : { left: 0, right: 0, top: 0, bottom: 0 }
   return {
     sheetWidth: width_mm,
     sheetHeight: height_mm,
@@ -69,8 +80,8 @@ provide(SHEET, {
     </g>
     <template v-if="!plain">
       <rect
-        v-for="strip in picture.strips"
-        :key="strip.side"
+        v-for="strip in taped"
+        :key="strip.aims.join()"
         class="strip"
         :x="strip.at[0]"
         :y="picture.sheet.height_mm - strip.at[1] - strip.height_mm"

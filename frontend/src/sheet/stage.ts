@@ -7,6 +7,8 @@ export interface Stage {
   fresh: Set<number>
   marks: string[]
   toned: boolean
+  /** The points that steps have marked so far, by name. */
+  points: Set<string>
 }
 
 export function stageAfter(steps: readonly Step[], count: number): Stage {
@@ -27,5 +29,6 @@ export function stageAfter(steps: readonly Step[], count: number): Stage {
     fresh: new Set(last ? [...last.draws, ...last.darkens] : []),
     marks: last?.marks ?? [],
     toned,
+    points: new Set(steps.slice(0, count).flatMap((step) => step.marks)),
   }
 }

@@ -99,11 +99,12 @@ useEventListener('keydown', (event) => {
           :padding="9"
           :reach="wide"
           live
+          :points="stage?.points"
           @pointerdown="chosen = ''"
         >
           <SheetFaces v-if="!stage || stage.toned" />
           <SheetLines :stage="stage" :selected="shown" />
-          <SheetPoints :marks="stage?.marks" />
+          <SheetPoints :marks="stage?.marks" :only="stage?.points" />
           <SheetScales v-if="step" :scales="exercise.drawing.steps[step - 1]?.scales ?? []" :size="13" />
           <SheetMeasures v-if="chosen" :about="chosen" />
           <SheetHandles

@@ -66,7 +66,14 @@ const shown = computed(() => {
 const hiddenToo = computed(() => {
   if (!drawing.value || !seeThrough.value) return undefined
   const all = drawing.value.lines.filter((line) => line.role !== 'detail').map((line) => line.id)
-  return { light: new Set(all), dark: new Set<number>(), fresh: new Set<number>(), marks: [], toned: false }
+  return {
+    light: new Set(all),
+    dark: new Set<number>(),
+    fresh: new Set<number>(),
+    marks: [],
+    toned: false,
+    points: new Set<string>(),
+  }
 })
 
 const { pause, resume } = useRafFn(({ delta }) => {
@@ -136,11 +143,17 @@ useSwipe(root, {
     </EmptyState>
     <template v-else-if="drawing && step">
       <div class="board">
-        <SheetView :picture="drawing" :label="`Step ${number}: ${step.title}`" :padding="7" reach>
+        <SheetView
+          :picture="drawing"
+          :label="`Step ${number}: ${step.title}`"
+          :padding="7"
+          reach
+          :points="shown.points"
+        >
           <SheetFaces v-if="shown.toned" />
           <SheetLines v-if="hiddenToo" :stage="hiddenToo" :weight="1.4" />
           <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
-          <SheetPoints :marks="moving ? [] : shown.marks" :size="11" />
+          <SheetPoints :marks="moving ? [] : shown.marks" :only="shown.points" :size="11" />
           <SheetScales :scales="step.scales" />
           <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
         </SheetView>

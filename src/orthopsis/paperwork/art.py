@@ -81,22 +81,20 @@ def step_art(drawing: Drawing, count: int) -> Art:
     art = _staged(drawing, stage_after(drawing.steps, count))
     step = drawing.steps[count - 1]
     fresh = [ArtMark(drawing.points[n], n) for n in step.marks if step.phase == "depth" and n in drawing.points]
-    setup = [s for s in drawing.steps[:count] if s.phase == "setup"]
-    known = {name for s in setup for name in s.marks}
-    return replace(art, marks=(*(m for m in art.marks if m.name in known), *fresh))
+    return replace(art, marks=(*art.marks, *fresh))
 
 
 def answer_art(drawing: Drawing) -> Art:
     """Return the finished sheet."""
     stage = stage_after(drawing.steps, len(drawing.steps))
-    return _staged(drawing, Stage(stage.light, stage.dark, frozenset(), (), stage.toned))
+    return _staged(drawing, replace(stage, fresh=frozenset(), marks=()))
 
 
 def starter_art(drawing: Drawing) -> Art:
     """Return the sheet with the eye level and the points only."""
     count = sum(step.phase == "setup" for step in drawing.steps)
     stage = stage_after(drawing.steps, count)
-    return _staged(drawing, Stage(stage.light, stage.dark, frozenset(), (), False))
+    return _staged(drawing, replace(stage, fresh=frozenset(), marks=(), toned=False))
 
 
 def overlay_art(drawing: Drawing) -> Art:
@@ -119,7 +117,8 @@ def _staged(drawing: Drawing, stage: Stage) -> Art:
             lines.append(_line(line, "behind" if line.behind else "detail" if line.role == "detail" else "dark"))
         elif line.id in stage.light:
             lines.append(_line(line, _light_pen(line, line.id in stage.fresh)))
-    return _page(drawing, lines, _faces(drawing) if stage.toned else ())
+    page = _page(drawing, lines, _faces(drawing) if stage.toned else ())
+    return replace(page, marks=tuple(mark for mark in page.marks if mark.name in stage.points))
 
 
 def _final_pen(line: DrawnLine) -> Pen:

@@ -97,6 +97,6 @@ def _step_cell(
             pages.canvas.line(*text.start, *text.end)
             pages.text(text.left, text.low, text.text, SIZE_MM)
     y = pages.paragraph(left, low - 0.5, f"{count}  {step.title}", size, width, BOLD)
-    y = pages.paragraph(left, y, step.text, size, width)
+    y = pages.paragraph(left, y, f"{step.text} {step.after}".strip(), size, width)
     if height >= 110:
         pages.paragraph(left, y, f"Watch for: {step.slip}", size * 0.9, width)

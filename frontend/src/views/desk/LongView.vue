@@ -1,5 +1,8 @@
 <script setup lang="ts">
-/** The whole eye level to scale: the sheet, what lies beyond its edges, and all the points on it. */
+/**
+ * The whole eye level to scale: the sheet, what lies beyond its edges, and all the points on it. Points over or under it
+ * stand at their place along it, with an arrow and how far off they are.
+ */
 import { computed } from 'vue'
 
 import type { Picture } from '@/api/types'
@@ -16,8 +19,8 @@ const isLate = (x: number): boolean => x > WIDTH * 0.7
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
   const level = props.picture.eye_level_mm
-  const onLevel = props.picture.aims.filter((aim) => Math.abs(aim.at[1] - level) < 0.01)
-  const places = onLevel.map((aim) => ({ ...aim, x: aim.at[0] }))
+  const places = props.picture.aims.map((aim) => ({ ...aim, x: aim.at[0], over: Math.sign(aim.at[1] - level) }))
+  places.sort((a, b) => Number(!!a.reads) - Number(!!b.reads))
   const low = Math.min(0, ...places.map((p) => p.x))
   const high = Math.max(sheet, ...places.map((p) => p.x))
   const scale = (WIDTH - 2 * RIM) / (high - low)
@@ -29,11 +32,13 @@ const scene = computed(() => {
     end: at(high),
     points: places.map((p, i) => ({
       name: p.name,
-      label: p.label,
+      label: p.reads ? `${p.label}, ${p.reads}` : p.label,
+      off: p.reads ? (p.over > 0 ? 'M-5 7 0 -2 5 7M0 -2V11' : 'M-5 2 0 11 5 2M0 11V-2') : '',
       x: at(p.x),
       late: isLate(at(p.x)),
       far: p.kind === 'aid',
-      under: places.slice(0, i).some((other) => Math.abs(at(other.x) - at(p.x)) < LABEL && !isLate(at(p.x))),
+      under:
+        !!p.reads || places.slice(0, i).some((other) => Math.abs(at(other.x) - at(p.x)) < LABEL && !isLate(at(p.x))),
     })),
   }
 })
@@ -61,7 +66,8 @@ const scene = computed(() => {
       <rect class="sheet" :x="scene.left" y="5" :width="scene.right - scene.left" height="32" />
       <line :x1="scene.start - 10" :x2="scene.end + 10" y1="21" y2="21" />
       <template v-for="p in scene.points" :key="p.name">
-        <path v-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
+        <path v-if="p.off" class="off" :d="p.off" :transform="`translate(${p.x} 30)`" />
+        <path v-else-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
         <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
         <text :x="p.x + (p.late ? -9 : 9)" :y="p.under ? 35 : 16" :text-anchor="p.late ? 'end' : 'start'">
           {{ p.label }}
@@ -116,6 +122,12 @@ text {
   fill: none;
   stroke: var(--point);
   stroke-width: 2;
+}
+
+.off {
+  fill: none;
+  stroke: var(--point);
+  stroke-width: 1.6;
 }
 
 .far {

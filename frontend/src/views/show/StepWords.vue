@@ -19,6 +19,7 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
       </p>
       <p>With: {{ step.tool }}</p>
       <p class="slip">Watch for: {{ step.slip }}</p>
+      <p v-if="step.after">{{ step.after }}</p>
     </div>
   </section>
 </template>

@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
+from orthopsis.core.advice.things import on_body
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.plane.homogeneous import distance
@@ -12,6 +13,13 @@ from orthopsis.core.wording.exercise import FACES
 
 SKEWED_MM = 1.0
 """A middle this far from the true one is seen (common practice, no source)."""
+
+
+def _base(solved: Solved, placed: Placed) -> Placed:
+    """Return the thing that bears another one, and does not itself lie on a face."""
+    while placed.kind.lies_on_face and placed.setting.anchor is not None:
+        placed = solved.prepared.by_name[placed.setting.anchor.thing]
+    return placed
 
 
 def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
@@ -28,6 +36,8 @@ def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
+    if placed.standing.is_body:
+        yield from on_body(solved, placed, _base(solved, placed))
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:

@@ -46,5 +46,6 @@ def piece(
 
 
 def drawn_points(solved: Solved, placed: Placed) -> list[Point]:
-    """Return the points of a thing that are drawn, without marks beside it."""
-    return [p for n, p in solved.built[placed.index].points.items() if ".measure." not in n]
+    """Return the points of a thing that are drawn, without marks beside it and points that its lines run to."""
+    aims = solved.prepared.aims
+    return [p for n, p in solved.built[placed.index].points.items() if ".measure." not in n and n not in aims]

@@ -33,7 +33,7 @@ ROOM_FOR_THIRD = 1.15
 def on_placing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on the points of each view."""
     for number, frame in enumerate(solved.prepared.frames):
-        things = [p for p in solved.prepared.things if p.setting.frame == frame and not p.kind.lies_on_face]
+        things = [p for p in solved.prepared.things if p.setting.frame == frame and p.standing.is_body]
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
             yield from _distance_points(solved, number, frame, things)
@@ -118,7 +118,7 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
     other, at, size = _across_from(longest, farthest_out.at, sheet)
     far = round_to(edge_ticks(at, size, TICKS_MM), sheet.division_mm)
     shown = {
-        "strips": listed([_strip_words(prepared, strip) for strip in strips]),
+        "strips": listed(list(dict.fromkeys(_strip_words(prepared, strip) for strip in strips))),
         "reach": prepared.length(round_to(farthest, sheet.division_mm)),
         "ruler": f"{ruler / 10:.0f} cm",
         "side": longest.side,
@@ -227,7 +227,7 @@ def _far_enough(solved: Solved, number: int, field: str, first_mm: float) -> flo
         except GeometryError:
             return mm
         frame = after.prepared.frames[number]
-        things = [p for p in after.prepared.things if p.setting.frame == frame and not p.kind.lies_on_face]
+        things = [p for p in after.prepared.things if p.setting.frame == frame and p.standing.is_body]
         off = max((_off_axis_deg(after, p) for p in things), default=0.0)
         if off <= COMFORTABLE_CONE_DEG / 2:
             return mm
@@ -276,6 +276,6 @@ def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Pla
         "value": prepared.length(round_to(over, prepared.sheet.division_mm)),
         "better": prepared.length(better),
         "which": f"The {words.term('distance points')} lie" if len(strips) > 1 else one,
-        "strips": listed([_strip_words(prepared, strip) for strip in strips]),
+        "strips": listed(list(dict.fromkeys(_strip_words(prepared, strip) for strip in strips))),
     }
     yield piece(solved, "distance_point_off_sheet", f"views.{number}", over, 0.0, "mm", shown, edits)

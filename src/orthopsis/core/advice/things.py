@@ -36,6 +36,14 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     yield from _said_of(solved, placed, lambda code, shifts: None)
 
 
+def on_body(solved: Solved, placed: Placed, base: Placed) -> Iterator[Advice]:
+    """Yield advice on a body that stands on a face: it is moved with the thing that bears all."""
+    drawn = drawn_points(solved, placed)
+    if drawn:
+        yield from _off_paper(solved, placed, base, drawn)
+        yield from _thin_sides(solved, placed, lambda code, shifts: [])
+
+
 def seek_place(solved: Solved, placed: Placed, sought: str) -> list[CureEdit]:
     """Return where a thing would have to be moved to, so that a piece of advice of this code is no longer due.
 
@@ -62,7 +70,7 @@ _Mover = Callable[[str, list[Shift]], list[CureEdit] | None]
 def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
     about, name = f"things.{placed.index}", placed.values.name
     drawn = drawn_points(solved, placed)
-    yield from _off_paper(solved, placed, drawn)
+    yield from _off_paper(solved, placed, placed, drawn)
     guides = [ruled for ruled in solved.built[placed.index].lines.values() if ruled.role == "guide"]
     if not guides:
         edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
@@ -147,8 +155,8 @@ def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
 _SIDES = {"left": ("The left side", "left_by"), "right": ("The right side", "right_by")}
 
 
-def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[Advice]:
-    """Say how far a thing reaches over the paper's edge, or over the fold into the other half."""
+def _off_paper(solved: Solved, placed: Placed, base: Placed, drawn: list[Point]) -> Iterator[Advice]:
+    """Say how far a thing reaches over the paper's edge, or over the fold into the other half; its base is moved."""
     sheet = solved.prepared.sheet
     begin, end = sheet.part(placed.setting.half)
     left, low = begin - min(p.x for p in drawn), -min(p.y for p in drawn)
@@ -160,7 +168,10 @@ def _off_paper(solved: Solved, placed: Placed, drawn: list[Point]) -> Iterator[A
     shift_x = max(left, 0.0) - max(right, 0.0)
     shift_y = max(low, 0.0) - max(high, 0.0)
     edits = [
-        CureEdit(path=f"{about}.{name}", value=max(0.0, _inward(placed.values.mm(name), shift, sheet.division_mm)))
+        CureEdit(
+            path=f"things.{base.index}.{name}",
+            value=max(0.0, _inward(base.values.mm(name), shift, sheet.division_mm)),
+        )
         for name, shift in zip((p.name for p in FIRST_CORNER), (shift_x, shift_y), strict=True)
         if shift
     ]

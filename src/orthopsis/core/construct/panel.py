@@ -54,25 +54,53 @@ class Part:
 
 
 @dataclass(frozen=True, slots=True)
+class Back:
+    """Where the body behind a face ends: the corners opposite to those of the face.
+
+    Attributes:
+        low, high, far_low, far_high: full names of the corners opposite to those called so.
+        page: the corners low, far low, far high and high on the page, mm.
+        vector: in the world, from the face to there, mm.
+    """
+
+    low: str
+    high: str
+    far_low: str
+    far_high: str
+    page: tuple[Point, Point, Point, Point]
+    vector: Vector
+
+    @property
+    def points(self) -> Mapping[str, Point]:
+        """The corners on the page, by full name."""
+        return dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
-    """A face that can be divided.
+    """A face that can be divided, and on which other things stand.
 
     Attributes:
         says: how it is called: ``left side``.
         face: its name in the thing's solid.
         low, high, far_low, far_high: full names of its corners.
         first, bottom, top, far: full names of its edges on the board: the first one, from its ends on, opposite.
-        along, up: its directions.
+        turned: which way it faces, as its solid says.
+        along, up, out: its directions, and the one that leads out of it.
         drawn_from: the end from which the first edge is drawn, and so measured.
         page: the corners low, far low, far high and high on the page, mm.
         start, axes: in the world, where low is, and the vectors along and up, mm.
         first_says: how its first edge is called.
+        is_level: whether it is a top or an underside.
+        is_seen: whether its outer side is turned to the eye.
+        back: where its body ends behind it, for a face of a block.
         parts: what is left of it, where it is cut to an outline; none where it is whole.
         others: faces that are turned the same way and get the same pattern, such as those of a word's other letters.
     """
 
     says: str
     face: str
+    turned: str
     low: str
     high: str
     far_low: str
@@ -83,11 +111,15 @@ class Panel:
     far: str
     along: Way
     up: Way
+    out: Way
     drawn_from: End
     page: tuple[Point, Point, Point, Point]
     start: Vector
     axes: tuple[Vector, Vector]
     first_says: str = "nearest edge"
+    is_level: bool = False
+    is_seen: bool = True
+    back: Back | None = None
     parts: tuple[Part, ...] = ()
     others: "tuple[Panel, ...]" = ()
 
@@ -144,6 +176,22 @@ class Panel:
             self.top: (high, far_high, self.along),
             self.far: (far_low, far_high, self.up),
         }
+
+    def above(self, page_mm: float) -> float:
+        """Return how far over the high end of the first edge a place is in truth, in lengths of that edge.
+
+        Args:
+            page_mm: how far it is on the page, along the line of that edge.
+
+        Source: as ``true_share``.
+        """
+        goal, low, high = self.up.goal, self.page[0], self.page[3]
+        page = 1 + page_mm / self.first_mm
+        if goal.is_ideal:
+            return page - 1
+        ahead = (goal.x - low.x) * (high.x - low.x) + (goal.y - low.y) * (high.y - low.y)
+        reach = ahead / self.first_mm**2
+        return page * (reach - 1) / (reach - page) - 1
 
     def true_share(self, page_share: float) -> float:
         """Return the share of the true way along for a share of its lower edge on the page.

@@ -24,6 +24,10 @@ def _cube(name: str, left: float, bottom: float, side: float) -> dict[str, Any]:
     return _box(name, left, bottom, side, side, depth_by="cube", look="see_through")
 
 
+def _gable(name: str, host: str, face: str, rise: float) -> dict[str, Any]:
+    return {"kind": "gable_roof", "name": name, "joined_to": host, "joined_by": f"face_{face}", "rise": rise}
+
+
 def _measured(mm: float) -> dict[str, Any]:
     return {"depth_by": "measured", "depth": mm}
 
@@ -387,6 +391,28 @@ READY: tuple[dict[str, Any], ...] = (
             }
         ],
         "minutes": 90,
+    },
+    {
+        **_HEAD,
+        "title": "A boathouse with a gable roof, two points",
+        "eye_level": {"height_mm": 118, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -70, "right_mm": 530, "centre_mm": 214}],
+        "things": [
+            _block("Boathouse", 196, 62, 88, 84, 130),
+            _gable("Roof", "Boathouse", "left", 40),
+        ],
+        "minutes": 90,
+    },
+    {
+        **_HEAD,
+        "title": "A net loft with a gable roof, one point",
+        "eye_level": {"height_mm": 176, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 318}],
+        "things": [
+            _box("Net loft", 72, 46, 124, 86, **_measured(96)),
+            _gable("Roof", "Net loft", "front", 38),
+        ],
+        "minutes": 45,
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

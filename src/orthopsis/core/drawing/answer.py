@@ -91,18 +91,23 @@ class MeasureMark(Part):
 
 
 class Aim(Part):
-    """A point that lines run to: a vanishing point, or an aid such as a distance or measuring point."""
+    """A point that lines run to: a vanishing point, or an aid such as a distance or measuring point.
+
+    ``reads``: how far over or under the eye level it lies, in the class's units; empty for one that lies on it.
+    """
 
     name: str
     at: Place
     kind: Literal["vanishing", "aid"]
     label: str
+    reads: str = ""
 
 
 class TapedStrip(Part):
-    """A strip of paper taped to a side of the sheet; lower left corner and size."""
+    """A strip of paper taped to a side of the sheet; lower left corner and size, and the points it carries, by name."""
 
     side: str
+    aims: list[str]
     at: Place
     width_mm: float
     height_mm: float
@@ -147,7 +152,7 @@ class Step(Part):
 
     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
     tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
-    the measures, ``beside_scales`` says the rest.
+    the measures, ``beside_scales`` says the rest. ``after`` is what may be done once the step is done.
     """
 
     key: str
@@ -166,6 +171,7 @@ class Step(Part):
     count: int
     rule: str
     slip: str
+    after: str = ""
     minutes: float
     extra: bool
     draws: list[int]

@@ -24,10 +24,12 @@ from orthopsis.core.drawing.curves import bend, curve_pieces
 from orthopsis.core.drawing.toned import toned_faces
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point, between, toward
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import GAP, Placed, placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.sight.hidden import Piece, Seen, Sight, pieces_alone
 from orthopsis.core.sight.solid import Edge, Solid
@@ -97,7 +99,7 @@ def _seen(placed: Placed, solid: Solid) -> Seen:
     """Return a solid for sight, enlarged about the eye where it is joined to another: its picture stays."""
     if placed.factor != 1.0:
         solid = Solid(solid.topology, solid.places * placed.factor)
-    return Seen(solid, placed.setting.frame.eye, placed.values.is_see_through, placed.layer)
+    return Seen(solid, placed.setting.frame.eye, placed.standing.is_see_through, placed.layer)
 
 
 def picture(solved: Solved) -> Picture:
@@ -118,7 +120,13 @@ def picture(solved: Solved) -> Picture:
         vanishing_points={aim.name: aim.at for aim in aims},
         aims=aims,
         strips=[
-            TapedStrip(side=s.side, at=(s.x, s.y), width_mm=s.width_mm, height_mm=s.height_mm)
+            TapedStrip(
+                side=s.side,
+                aims=[aim.name for aim in aims if s.carries(aim.at)],
+                at=(s.x, s.y),
+                width_mm=s.width_mm,
+                height_mm=s.height_mm,
+            )
             for s in strips_for((aim.at for aim in aims), sheet)
         ],
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
@@ -137,10 +145,19 @@ def _aims(solved: Solved) -> list[Aim]:
             at=solved.board.points[name].xy,
             kind="vanishing" if aim.is_vanishing else "aid",
             label=solved.prepared.point_words(name),
+            reads=_from_level(solved.prepared, solved.board.points[name]),
         )
         for name, aim in sorted(solved.prepared.aims.items())
         if name in solved.board.points
     ]
+
+
+def _from_level(prepared: Prepared, at: Point) -> str:
+    """Return how far a point lies over or under the eye level."""
+    over = at.y - prepared.eye_level_mm
+    if abs(over) <= SAME_POINT_MM:
+        return ""
+    return f"{prepared.length(round_to(abs(over), prepared.sheet.division_mm))} {'above' if over > 0 else 'below'}"
 
 
 def _setup_moves(prepared: Prepared) -> list[Move]:
@@ -211,10 +228,13 @@ def _final_pieces(
 ) -> list[DrawnLine]:
     """Cut each edge, between the points that the construction made, into its seen and hidden pieces."""
     result: list[DrawnLine] = []
+    covered = frozenset().union(*(placed.standing.covers for placed in prepared.things))
     for placed, pieces in zip(prepared.things, _pieces(seen, built), strict=True):
         name = placed.values.name
-        role: Role = "detail" if placed.kind.lies_on_face else "edge"
-        straight = [piece for piece in pieces if piece.edge.angles is None]
+        role: Role = "edge" if placed.standing.is_body else "detail"
+        straight = [
+            piece for piece in pieces if piece.edge.angles is None and not _is_covered(name, piece.edge, covered)
+        ]
         for piece in straight:
             ends = _ends(board, name, piece.edge)
             if ends is not None:
@@ -243,6 +263,11 @@ def _final_pieces(
                 )
             )
     return result
+
+
+def _is_covered(thing: str, edge: Edge, covered: frozenset[frozenset[str]]) -> bool:
+    """Tell whether an edge has gone because another thing goes on in its plane."""
+    return bool(covered) and frozenset((f"{thing}.{edge.start}", f"{thing}.{edge.end}")) in covered
 
 
 def _meets(box: tuple[float, float, float, float], lines: Iterable[tuple[Point, Point]]) -> bool:

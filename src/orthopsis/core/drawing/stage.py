@@ -8,13 +8,14 @@ from orthopsis.core.drawing.answer import Step
 
 @dataclass(frozen=True, slots=True)
 class Stage:
-    """What is on the paper: ids of light and dark lines, those new in the last step, its marks, and the tone."""
+    """What is on the paper: ids of light and dark lines, those new in the last step, its marks, tone, all points."""
 
     light: frozenset[int]
     dark: frozenset[int]
     fresh: frozenset[int]
     marks: tuple[str, ...]
     toned: bool
+    points: frozenset[str] = frozenset()
 
 
 def stage_after(steps: Sequence[Step], count: int) -> Stage:
@@ -29,4 +30,5 @@ def stage_after(steps: Sequence[Step], count: int) -> Stage:
         toned = toned or step.tones
     last = steps[count - 1] if 0 < count <= len(steps) else None
     fresh = frozenset((*last.draws, *last.darkens)) if last else frozenset()
-    return Stage(frozenset(light - dark), frozenset(dark), fresh, tuple(last.marks) if last else (), toned)
+    points = frozenset(name for step in steps[:count] for name in step.marks)
+    return Stage(frozenset(light - dark), frozenset(dark), fresh, tuple(last.marks) if last else (), toned, points)

@@ -100,7 +100,7 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
         text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it lies on"
     )
     which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "the face it lies on")
-    return [SentencePiece(text=" It lies on "), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
+    return [SentencePiece(text=placed.kind.lies_says), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
 
 
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:

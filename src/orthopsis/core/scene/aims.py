@@ -6,7 +6,7 @@ Set-up, words, strips, ticks, advice, print and check go through the book; none 
 from collections.abc import Sequence
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.view.aim import Aim, frame_aims
 from orthopsis.core.view.frame import Frame
 
@@ -29,5 +29,6 @@ def aims_of(frames: Sequence[Frame], things: Sequence[Placed]) -> dict[str, Aim]
                 )
             book[aim.name] = aim
     for placed in things:
-        book |= {aim.name: aim for aim in placed.standing.aims}
+        with placed_errors(placed):
+            book |= {aim.name: aim for aim in placed.standing.aims}
     return book

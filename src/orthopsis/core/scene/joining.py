@@ -88,7 +88,10 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
     panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
-    anchor = Anchor(other.values.name, panel.low if panel else "", panel.page[0] if panel else Point(0, 0), panel=panel)
+    host = other.standing
+    anchor = Anchor(other.values.name, "", Point(0.0, 0.0), is_see_through=host.is_see_through)
+    if panel is not None:
+        anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel, made=host.made)
     standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor))
     return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
 

@@ -1,7 +1,8 @@
 """How much paper must be taped on so that a point off the sheet can be marked?
 
-A strip lies along the eye level for the points on it, and straight above or below the sheet for a third point. Page
-millimetres, origin lower left.
+A strip lies along the eye level for the points on it, and beside, above or below the sheet for a third point or that of
+a slope. Points of one side that lie at one height, or straight over each other, share a strip. Page millimetres, origin
+lower left.
 """
 
 import math
@@ -39,21 +40,28 @@ class Strip:
         """How far it reaches beyond the sheet's edge."""
         return self.width_mm if self.side in ("left", "right") else self.height_mm
 
+    def carries(self, at: tuple[float, float]) -> bool:
+        """Tell whether a point can be marked on it."""
+        x, y = at
+        return self.x <= x <= self.x + self.width_mm and self.y <= y <= self.y + self.height_mm
+
 
 def strips_for(places: Iterable[tuple[float, float]], sheet: Sheet) -> list[Strip]:
-    """Return the strips that carry these points, one a side at most, as long as the farthest point needs."""
-    farthest: dict[Side, tuple[float, tuple[float, float]]] = {}
-    for x, y in places:
-        beyond: dict[Side, float] = {
-            "left": -x,
-            "right": x - sheet.width_mm,
-            "top": y - sheet.height_mm,
-            "bottom": -y,
-        }
-        side = max(beyond, key=lambda name: beyond[name])
-        if beyond[side] > 0 and beyond[side] > farthest.get(side, (0.0, (0.0, 0.0)))[0]:
-            farthest[side] = (beyond[side], (x, y))
-    return [_strip(side, reach + BEYOND_MM, at, sheet) for side, (reach, at) in farthest.items()]
+    """Return the strips that carry these points, each as long as its farthest point needs."""
+    given = list(places)
+    strips: list[Strip] = []
+    for reach, side, at in sorted((_beyond(at, sheet) for at in given), key=lambda out: -out[0]):
+        if reach > 0 and not any(strip.carries(at) for strip in strips):
+            strips.append(_strip(side, reach + BEYOND_MM, at, sheet))
+    return sorted(strips, key=lambda strip: next(i for i, at in enumerate(given) if strip.carries(at)))
+
+
+def _beyond(at: tuple[float, float], sheet: Sheet) -> tuple[float, Side, tuple[float, float]]:
+    """Return how far a point lies beyond the sheet, on the side where that is most; at most 0 on the sheet."""
+    x, y = at
+    beyond: dict[Side, float] = {"left": -x, "right": x - sheet.width_mm, "top": y - sheet.height_mm, "bottom": -y}
+    side = max(beyond, key=lambda name: beyond[name])
+    return beyond[side], side, at
 
 
 def paper_for(length_mm: float, sheet: Sheet) -> tuple[int, PaperName]:
@@ -70,13 +78,20 @@ def paper_for(length_mm: float, sheet: Sheet) -> tuple[int, PaperName]:
 
 
 def _strip(side: Side, length: float, at: tuple[float, float], sheet: Sheet) -> Strip:
-    x, y = at[0] - BROAD_MM / 2, at[1] - BROAD_MM / 2
+    x, wide = _held(at[0], sheet.width_mm)
+    y, high = _held(at[1], sheet.height_mm)
     match side:
         case "left":
-            return Strip(side, -length, y, length, BROAD_MM)
+            return Strip(side, -length, y, length, high)
         case "right":
-            return Strip(side, sheet.width_mm, y, length, BROAD_MM)
+            return Strip(side, sheet.width_mm, y, length, high)
         case "bottom":
-            return Strip(side, x, -length, BROAD_MM, length)
+            return Strip(side, x, -length, wide, length)
         case _:
-            return Strip(side, x, sheet.height_mm, BROAD_MM, length)
+            return Strip(side, x, sheet.height_mm, wide, length)
+
+
+def _held(at: float, size: float) -> tuple[float, float]:
+    """Return from where a strip begins along the sheet's edge, and its breadth: it must lie on the sheet to hold."""
+    low, high = min(at, size) - BROAD_MM / 2, max(at, 0.0) + BROAD_MM / 2
+    return low, high - low

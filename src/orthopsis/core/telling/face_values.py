@@ -5,6 +5,8 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.prepared import Prepared
+from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
 
 
@@ -25,12 +27,32 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "face": panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),
-        "along": prepared.wording.term("level") if is_true else f"to the {prepared.point_words(panel.along.family)}",
+        "along": _toward(prepared, panel.along),
+        "outward": _toward(prepared, panel.out),
+        **_over_point(prepared, panel),
         "upward": f"like the {panel.first_says}",
         "spaced": "equally far apart" if is_true else "closer together with distance",
         "bay_end": "near" if measured == panel.bottom else "far",
         "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
     }
+
+
+def _over_point(prepared: Prepared, panel: Panel) -> dict[str, object]:
+    """Return how a receding wall's point is called, and the line through it on which the points of slopes lie."""
+    if panel.along.goal.is_ideal:
+        return {}
+    point = prepared.point_words(panel.along.family)
+    line = f"the {prepared.wording.term('upright')} through the {point}"
+    if not panel.up.goal.is_ideal:
+        line = f"the line from the {point} to the {prepared.point_words(panel.up.family)}"
+    return {"wall_point": point, "wall_line": line}
+
+
+def _toward(prepared: Prepared, way: Way) -> str:
+    """Return how a line runs in a direction: level, or to a point."""
+    if way.goal.is_ideal:
+        return prepared.wording.term("level" if way.family == "level" else "upright")
+    return f"to the {prepared.point_words(way.family)}"
 
 
 def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:

@@ -23,6 +23,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values
+from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
@@ -36,6 +37,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
     rules = [act for act in drawn if isinstance(act, Rule)]
     values: dict[str, object] = {
+        **_own_lengths(solved, breath),
         "curves": counted(sum(isinstance(act, Curve) for act in acts), "curve"),
         "rules": counted(len(rules), "line"),
         "rule_count": len(rules),
@@ -46,6 +48,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "lines": counted(len(drawn), noun),
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
+        "slope_point": _own_point(solved, acts),
         "start": _start(solved, breath),
         "offsets": _offsets(solved, acts),
         "crossings": _crossings(acts),
@@ -61,6 +64,20 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     for act in acts:
         values |= _of_act(solved, act)
     return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+def _own_lengths(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return the measured lengths of a thing by the names of their parameters."""
+    thing = solved.prepared.thing(breath.thing)
+    lengths = [p for p in thing.kind.parameters if isinstance(p, Length)] if thing is not None else []
+    return {p.name: solved.prepared.length(thing.values.mm(p.name)) for p in lengths if thing is not None}
+
+
+def _own_point(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return how the thing's own point is called to which a line of this step runs; empty if there is none."""
+    aims = (solved.prepared.aims[act.point] for act in acts if isinstance(act, RuleToPoint))
+    own = next((aim for aim in aims if aim.role in ("slope_above", "slope_below")), None)
+    return solved.prepared.point_words(own.name) if own is not None else ""
 
 
 def _laid_off(acts: Sequence[Act]) -> list[float]:

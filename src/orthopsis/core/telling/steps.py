@@ -135,7 +135,7 @@ def _finish(solved: Solved) -> list[Step]:
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
     tone_values = {"light": solved.prepared.exercise.light}
-    opaque = [p for p in solved.prepared.things if not (p.values.is_see_through or p.kind.lies_on_face)]
+    opaque = [p for p in solved.prepared.things if p.standing.is_body and not p.standing.is_see_through]
     result = [take_away, darken]
     if opaque:
         result.append(_plain(solved, "tone", tone_values, step_minutes("tone", 3 * len(opaque), level), tones=True))

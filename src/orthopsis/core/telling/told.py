@@ -8,6 +8,7 @@ from orthopsis.core.document.document import Exercise, StepChange
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
+from orthopsis.core.wording.setup_steps import POINT_DONE
 
 _FINISH = ("take_away", "darken", "tone")
 
@@ -28,7 +29,7 @@ def steps(solved: Solved) -> tuple[list[Step], list[LeftOut]]:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
-    return _with_stops(_joined(kept, changes)), left_out
+    return _with_stops(_with_points_done(solved, _joined(kept, changes))), left_out
 
 
 def _moved(told: list[Told], changes: dict[str, StepChange]) -> list[Told]:
@@ -148,6 +149,22 @@ def _with_stops(steps: list[Step]) -> list[Step]:
         after = steps[i + 1] if i + 1 < len(steps) else None
         ends = after is not None and (step.thing, _place(step)) != (after.thing, _place(after))
         result.append(step.model_copy(update={"stop": True}) if ends else step)
+    return result
+
+
+def _with_points_done(solved: Solved, steps: list[Step]) -> list[Step]:
+    """Say after which step the paper of a thing's own point may come off: no later line runs to it."""
+    prepared, result = solved.prepared, list(steps)
+    ids = solved.light_ids
+    for aim in prepared.aims.values():
+        mine = {
+            ids[line.name] for line in solved.board.lines.values() if line.rests_on == aim.name and line.name in ids
+        }
+        using = [i for i, step in enumerate(steps) if mine & set(step.draws)]
+        if using and aim.owner in prepared.by_name and not prepared.sheet.holds(*aim.at.xy):
+            said = prepared.wording.say(POINT_DONE, {"point": prepared.point_words(aim.name)})
+            done = result[using[-1]]
+            result[using[-1]] = done.model_copy(update={"after": f"{done.after} {said}".strip()})
     return result
 
 

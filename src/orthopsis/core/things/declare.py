@@ -37,6 +37,7 @@ class ThingKind:
         lies_on_face: whether it lies on a face of another thing, which is the ``panel`` of its anchor.
         is_late: whether it is drawn after all other things.
         can_lie_on: whether it can lie on a face like this.
+        lies_says: what its sentence says before the face.
     """
 
     kind: str
@@ -46,6 +47,7 @@ class ThingKind:
     lies_on_face: bool = False
     is_late: bool = False
     can_lie_on: Callable[[Panel], bool] = _any_face
+    lies_says: str = " It lies on "
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""

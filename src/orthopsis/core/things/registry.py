@@ -3,9 +3,12 @@
 from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
+from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.lettering import LETTERING
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 
-KINDS: dict[str, ThingKind] = {kind.kind: kind for kind in (BOX, LETTERS, PROFILE, DIVISION, LETTERING, PATTERN)}
+KINDS: dict[str, ThingKind] = {
+    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, GABLE_ROOF, DIVISION, LETTERING, PATTERN)
+}

@@ -30,7 +30,8 @@ class InLine:
 class Anchor:
     """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
 
-    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
+    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies; ``made``:
+    what the hand has drawn of the other thing then, by full name; ``is_see_through``: whether that is.
     """
 
     thing: str
@@ -38,13 +39,19 @@ class Anchor:
     at: Point
     in_line: InLine | None = None
     panel: Panel | None = None
+    made: frozenset[str] = frozenset()
+    is_see_through: bool = False
 
     @property
     def points(self) -> dict[str, Point]:
         """The points of the other thing that are taken up, by full name."""
         found = {self.point: self.at} if self.point else {}
         found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
-        return found | (dict(self.panel.points) if self.panel is not None else {})
+        if self.panel is None:
+            return found
+        found |= self.panel.points
+        behind = self.panel.back.points if self.panel.back is not None else {}
+        return found | {name: at for name, at in behind.items() if name in self.made}
 
 
 @dataclass(frozen=True, slots=True)

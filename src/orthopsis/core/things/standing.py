@@ -10,13 +10,13 @@ from typing import Literal
 
 from propcache.api import cached_property
 
-from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.solid import NOTHING, Solid
 from orthopsis.core.things.parameters import PLACE, Value
-from orthopsis.core.things.setting import Joint, Setting
+from orthopsis.core.things.setting import Anchor, Joint, Setting
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim, AimRole
 
@@ -131,6 +131,16 @@ class Standing:
         raise NotImplementedError
 
     @cached_property
+    def made(self) -> frozenset[str]:
+        """Full names of the points and lines that the recipe makes: what the hand has drawn of it."""
+        return frozenset(name for move in self.recipe for name in outputs(move.act))
+
+    @cached_property
+    def covers(self) -> frozenset[frozenset[str]]:
+        """Edges of the other thing that go because this one goes on in their plane: by the full names of their ends."""
+        return frozenset()
+
+    @cached_property
     def handles(self) -> Mapping[str, Handle]:
         """The points that can be dragged now, by name."""
         return {}
@@ -184,6 +194,22 @@ class Standing:
     def measured(self) -> set[str]:
         """The parameters that the sentence says now: those that a ruler lays off."""
         return {name for clause in self.sentence if clause.is_said(self.values) for name in PLACE.findall(clause.text)}
+
+    @property
+    def is_see_through(self) -> bool:
+        """Whether hidden edges are shown and nothing is hidden by it; what belongs to a body is as that is."""
+        return self.values.is_see_through
+
+    @property
+    def is_body(self) -> bool:
+        """Whether it has faces of its own, and is no mere line on a face of another thing."""
+        return bool(self.solid.faces)
+
+    @property
+    def anchor(self) -> Anchor:
+        """What it is joined to, of a thing that is joined to another."""
+        assert self.setting.anchor is not None
+        return self.setting.anchor
 
     @property
     def panel(self) -> Panel:

@@ -2,6 +2,9 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+POINT_DONE = "The paper of the {point} may come off now."
+"""What is said after the last step that needs a thing's own point, where that lies off the sheet."""
+
 SETUP: dict[str, StepPhrases] = {
     "setup.eye_level": StepPhrases(
         "[Eye level] {height} up",

@@ -6,9 +6,21 @@ from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.pattern_steps import PATTERN
+from orthopsis.core.wording.roof_steps import ROOF
 from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
 from orthopsis.core.wording.step import StepPhrases
 
-STEPS: dict[str, StepPhrases] = {**SETUP, **FRONT, **CORNER, **ROUND, **ROW, **FACE, **LEVEL, **PATTERN, **FINISH}
+STEPS: dict[str, StepPhrases] = {
+    **SETUP,
+    **FRONT,
+    **CORNER,
+    **ROUND,
+    **ROW,
+    **FACE,
+    **LEVEL,
+    **ROOF,
+    **PATTERN,
+    **FINISH,
+}

@@ -7,12 +7,13 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.count import guide_corners
-from orthopsis.core.construct.panel import Panel, vector
+from orthopsis.core.construct.panel import Back, Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, measured_share
 from orthopsis.core.things.standing import Standing
+from orthopsis.core.view.eye import Array
 
 CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
 """Round the front face, anticlockwise as the viewer sees it."""
@@ -29,6 +30,14 @@ SIDE_FACES = {
     "top": ("top_right", "top_left"),
     "left": ("top_left", "bottom_left"),
 }
+
+
+def opposite(corner: str, side: str) -> str:
+    """Return the corner of the front across from one of a side: ``bottom_left`` from ``bottom_right`` of ``right``."""
+    height, hand = corner.split("_")
+    if side in ("top", "bottom"):
+        return f"{'bottom' if height == 'top' else 'top'}_{hand}"
+    return f"{height}_{'right' if hand == 'left' else 'left'}"
 
 
 class FrontBlock(Standing):
@@ -118,9 +127,14 @@ class FrontBlock(Standing):
         """The block in the world of the frame's eye: its front lies in the picture plane."""
         eye = self.setting.frame.eye
         front = np.array([eye.at(self.corners[c]) for c in CORNERS])
-        away = eye.ray(self.goal) * eye.world_length(self.goal, self.depth_share)
         topology = _topology(self.setting.frame.name, is_open=self.values.is_open)
-        return Solid(topology, np.vstack((front, front + away)))
+        return Solid(topology, np.vstack((front, front + self.deep)))
+
+    @cached_property
+    def deep(self) -> Array:
+        """The way from front to back in the world, mm."""
+        eye = self.setting.frame.eye
+        return np.asarray(eye.ray(self.goal) * eye.world_length(self.goal, self.depth_share))
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
@@ -137,10 +151,11 @@ class FrontBlock(Standing):
     def _front_panel(self) -> Panel:
         n, at, way = self.values.full, self.setting.frame.eye.at, self.setting.frame.way
         points = self.corners
-        low = at(points["bottom_left"])
+        low, back = at(points["bottom_left"]), {corner: self.behind(corner) for corner in CORNERS}
         return Panel(
             says="front",
             face="front",
+            turned="front",
             low=n("front.bottom_left"),
             high=n("front.top_left"),
             far_low=n("front.bottom_right"),
@@ -151,22 +166,29 @@ class FrontBlock(Standing):
             far=n("front.right"),
             along=way("across"),
             up=way("up"),
+            out=way("away"),
             drawn_from="low",
             page=(points["bottom_left"], points["bottom_right"], points["top_right"], points["top_left"]),
             start=vector(low),
             axes=(vector(at(points["bottom_right"]) - low), vector(at(points["top_left"]) - low)),
             first_says="left edge of the front",
-        )
+            back=Back(
+                n("back.bottom_left"), n("back.top_left"), n("back.bottom_right"), n("back.top_right"),
+                (back["bottom_left"], back["bottom_right"], back["top_right"], back["top_left"]),
+                vector(self.deep),
+            ),
+        )  # fmt: skip
 
     def _side_panel(self, side: str, low: str, top: str) -> Panel:
         n, eye, way = self.values.full, self.setting.frame.eye, self.setting.frame.way
         start, end = self.corners[low], self.corners[top]
-        deep = eye.ray(self.goal) * eye.world_length(self.goal, self.depth_share)
         is_level = side in ("top", "bottom")
-        back = [between(point, self.goal, self.depth_share) for point in (start, end)]
+        low_over, top_over = opposite(low, side), opposite(top, side)
+        over = self.corners[low_over], self.corners[top_over]
         return Panel(
             says=side if is_level else f"{side} side",
             face=side,
+            turned=side,
             low=n(f"front.{low}"),
             high=n(f"front.{top}"),
             far_low=n(f"back.{low}"),
@@ -177,12 +199,24 @@ class FrontBlock(Standing):
             far=n(f"back.{side}"),
             along=way("away"),
             up=way("across" if is_level else "up"),
+            out=way("up" if is_level else "across"),
             drawn_from="low",
-            page=(start, back[0], back[1], end),
+            page=(start, self.behind(low), self.behind(top), end),
             start=vector(eye.at(start)),
-            axes=(vector(deep), vector(eye.at(end) - eye.at(start))),
+            axes=(vector(self.deep), vector(eye.at(end) - eye.at(start))),
             first_says=f"{side} edge of the front",
-        )
+            is_level=is_level,
+            is_seen=self._is_outward(side, low),
+            back=Back(
+                n(f"front.{low_over}"), n(f"front.{top_over}"), n(f"back.{low_over}"), n(f"back.{top_over}"),
+                (over[0], self.behind(low_over), self.behind(top_over), over[1]),
+                vector(eye.at(over[0]) - eye.at(start)),
+            ),
+        )  # fmt: skip
+
+    def behind(self, corner: str) -> Point:
+        """Return where the corner of the back behind one of the front lies on the page."""
+        return between(self.corners[corner], self.goal, self.depth_share)
 
     def _is_outward(self, side: str, low: str) -> bool:
         """Tell whether a side's outer face is turned toward the eye."""

@@ -1,22 +1,23 @@
-"""The faces of a block about its nearest edge, as faces on which others stand: its two sides, its top and bottom."""
+"""The faces of a block about its nearest edge, on which others stand: its two sides, its top and bottom."""
 
 from collections.abc import Mapping
 
-from orthopsis.core.construct.panel import Panel, vector
-from orthopsis.core.plane.homogeneous import join, meet
-from orthopsis.core.things.box.block import ROLES, Block, Role
+from orthopsis.core.construct.panel import Back, Panel, vector
+from orthopsis.core.plane.homogeneous import Point, join, meet
+from orthopsis.core.things.box.block import ROLES, Block, Role, other
 
 SIDE_WORDS: dict[Role, str] = {"left": "left side", "right": "right side"}
 
 
 def side_panel(block: Block, role: Role) -> Panel:
-    """Return the side beside the nearest edge that runs to a point, as a face that can be divided."""
+    """Return the side beside the nearest edge that runs to a point."""
     n, (_, vectors) = block.values.full, block.axes
     edge, is_from_low = block.near_edge, block.first == "bottom"
     ends = {level: block.end_corner(role, level) for level in ("bottom", "top")}
     return Panel(
         says=SIDE_WORDS[role],
         face=role,
+        turned=role,
         low=n("near.bottom"),
         high=n("near.top"),
         far_low=n(f"{role}.bottom"),
@@ -27,23 +28,44 @@ def side_panel(block: Block, role: Role) -> Panel:
         far=n(f"{role}.edge"),
         along=block.setting.frame.way(role),
         up=block.setting.frame.way("up"),
+        out=block.setting.frame.way(other(role)),
         drawn_from="low" if is_from_low else "high",
         page=(edge["bottom"], ends["bottom"], ends["top"], edge["top"]),
         start=vector(block.foot),
         axes=(vector(vectors[role]), vector(vectors["up"] if is_from_low else -vectors["up"])),
+        back=_back_of_side(block, role),
     )
 
 
+def _back_of_side(block: Block, role: Role) -> Back:
+    """Return where the block ends behind a side: at the end of the other one."""
+    n, over = block.values.full, other(role)
+    ends = {level: block.end_corner(over, level) for level in ("bottom", "top")}
+    return Back(
+        low=n(f"{over}.bottom"),
+        high=n(f"{over}.top"),
+        far_low=n("far.bottom"),
+        far_high=n("far.top"),
+        page=(ends["bottom"], far_corner(block, "bottom"), far_corner(block, "top"), ends["top"]),
+        vector=vector(block.axes[1][over]),
+    )
+
+
+def far_corner(block: Block, level: str) -> Point:
+    """Return where the corner lies on the page that comes by itself."""
+    left, right = (block.end_corner(role, level) for role in ROLES)
+    return meet(join(left, block.goal("right")), join(right, block.goal("left")))
+
+
 def level_panel(block: Block, level: str) -> Panel:
-    """Return the top or the bottom, where it is drawn, as a face that can be divided."""
+    """Return the top or the bottom."""
     n, (start, vectors) = block.values.full, block.axes
     left, right = (block.setting.frame.way(role) for role in ROLES)
-    near = block.near_edge[level]
     ends = [block.end_corner(role, level) for role in ROLES]
-    far = meet(join(ends[0], right.goal), join(ends[1], left.goal))
     return Panel(
         says=level,
         face=level,
+        turned=level,
         low=n(f"near.{level}"),
         high=n(f"left.{level}"),
         far_low=n(f"right.{level}"),
@@ -54,11 +76,14 @@ def level_panel(block: Block, level: str) -> Panel:
         far=n(f"{level}.back_left"),
         along=right,
         up=left,
+        out=block.setting.frame.way("up"),
         drawn_from="low",
-        page=(near, ends[1], far, ends[0]),
+        page=(block.near_edge[level], ends[1], far_corner(block, level), ends[0]),
         start=vector(start if level == block.first else start + vectors["up"]),
         axes=(vector(vectors["right"]), vector(vectors["left"])),
         first_says=f"{level} edge of the left side",
+        is_level=True,
+        is_seen=block.shows(level),
     )
 
 

@@ -5,7 +5,7 @@ face; on it they are counted from its first edge.
 """
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -110,7 +110,7 @@ def cut_of(block: Block) -> Cut:
     lines = {level: n(f"guide.{level}.{over}") for level in ("bottom", "top")}
     near, far = ("right", "left") if side == "left" else ("left", "right")
     outward = {"up": "top", "down": "bottom", near: over, far: "back"}
-    panel = sides.side_panel(block, side)
+    panel = replace(sides.side_panel(block, side), back=None)
     return Cut(panel, over, side == "left", n(f"{over}.edge"), lines["bottom"], lines["top"], outward)
 
 

@@ -264,6 +264,7 @@ class FrontProfile(Standing):
         panel = Panel(
             says="front",
             face="front",
+            turned="front",
             low=n("measure.origin"),
             high=n("front.room.high"),
             far_low=n("front.room.far_low"),
@@ -274,6 +275,7 @@ class FrontProfile(Standing):
             far=n("front.room.far"),
             along=self.setting.frame.way("across"),
             up=self.setting.frame.way("up"),
+            out=self.setting.frame.way("away"),
             drawn_from="low",
             page=page,
             start=vector(low),
