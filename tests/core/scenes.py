@@ -233,6 +233,19 @@ def roofed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     return exercise_of(exercise.things[0].model_dump(mode="json"), roof, views=_views(exercise))
 
 
+@st.composite
+def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere with a row of copies going away from it."""
+    exercise = draw(exercises(most=1, views=views))
+    ways = {"one_point": ["in_line"]}.get(exercise.views[0].kind, ["in_line_left", "in_line_right"])
+    row = {
+        "kind": "row", "name": "Row", "joined_to": "Box 1", "joined_by": draw(st.sampled_from(ways)),
+        "gap_mm": draw(st.floats(5.0, 60.0)), "count": draw(st.sampled_from(["2", "3", "5"])),
+        "way": draw(st.sampled_from(["diagonal", "eye"])),
+    }  # fmt: skip
+    return exercise_of(exercise.things[0].model_dump(mode="json"), row, views=_views(exercise))
+
+
 def faces_of(exercise: Exercise) -> dict[str, Panel]:
     """Return the faces of the first thing on which others can lie; nothing where it cannot be drawn."""
     try:

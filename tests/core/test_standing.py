@@ -10,7 +10,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import OnUnseenFace, Standing
+from orthopsis.core.things.standing import Standing, Unheld
 
 
 def _two_sheets_with_one_crate() -> list[dict[str, tuple[float, float]]]:
@@ -46,7 +46,7 @@ def test_on_a_face_that_is_not_drawn_there_is_nothing_but_a_sentence() -> None:
     on = {"kind": "division", "name": "Boards", "view": "point", "joined_to": "Crate", "joined_by": "face_top"}
     high = box("Crate", 60, 200, 60, 50)
     standing = prepare(exercise_of(high, on)).things[1].standing
-    assert isinstance(standing, OnUnseenFace)
+    assert isinstance(standing, Unheld)
     assert standing.sentence == KINDS["division"].in_view["one_point"].sentence
     assert (standing.recipe, standing.solid.edges, standing.handles) == ((), (), {})
     assert not [line for line in draw(exercise_of(high, on)).lines if line.thing == "Boards"]

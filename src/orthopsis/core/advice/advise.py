@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from orthopsis.core.advice.faces import on_face
+from orthopsis.core.advice.hanging import on_hanging
 from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.sheet import on_marks, on_sheet, on_time
 from orthopsis.core.advice.things import on_crossing, on_thing, seek_place
@@ -44,4 +44,4 @@ def sought_cure(exercise: Exercise, code: str, about: str) -> list[CureEdit]:
 
 
 def _on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:
-    return on_face(solved, placed) if placed.kind.lies_on_face else on_thing(solved, placed)
+    return on_hanging(solved, placed) if placed.kind.hangs else on_thing(solved, placed)

@@ -36,12 +36,17 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     yield from _said_of(solved, placed, lambda code, shifts: None)
 
 
-def on_body(solved: Solved, placed: Placed, base: Placed) -> Iterator[Advice]:
-    """Yield advice on a body that stands on a face: it is moved with the thing that bears all."""
+def on_body(solved: Solved, placed: Placed, base: Placed, *, thin: bool) -> Iterator[Advice]:
+    """Yield advice on a body that hangs on another thing: it is moved with the thing that bears all.
+
+    Args:
+        thin: whether thin sides are said; those of copies grow thinner by themselves.
+    """
     drawn = drawn_points(solved, placed)
     if drawn:
         yield from _off_paper(solved, placed, base, drawn)
-        yield from _thin_sides(solved, placed, lambda code, shifts: [])
+        if thin:
+            yield from _thin_sides(solved, placed, lambda code, shifts: [])
 
 
 def seek_place(solved: Solved, placed: Placed, sought: str) -> list[CureEdit]:

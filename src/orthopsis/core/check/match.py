@@ -176,16 +176,19 @@ def _place_free(
 ) -> list[Expected]:
     result = list(expected)
     fixed = [e for e in expected if e.is_asked and not e.is_free]
-    strokes = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed, sigma_mm)]
-    for thing, about in dict.fromkeys((e.thing, e.free_about) for e in expected if e.is_free):
-        centre = points[about]
-        factor = _best_factor(
-            strokes, [e for e in expected if (e.thing, e.free_about) == (thing, about)], centre, sigma_mm
-        )
+    open_ones = [s for s in strokes if s.length_mm >= SHORTEST_MM and not _is_one_of(s, fixed, sigma_mm)]
+    taken: dict[str, list[Expected]] = {}
+    for thing, about, group in dict.fromkeys((e.thing, e.free_about, e.free_group) for e in expected if e.is_free):
+        centre, key = points[about], (thing, about, group)
+        together = [e for e in expected if (e.thing, e.free_about, e.free_group) == key]
+        # Of several groups of one thing, such as the copies of a row, the nearer ones take their strokes first.
+        left = [s for s in open_ones if not _is_one_of(s, taken.get(thing, ()), sigma_mm)]
+        factor = _best_factor(left, together, centre, sigma_mm)
+        taken.setdefault(thing, []).extend(e.scaled(centre, factor) for e in together)
         for j, e in enumerate(expected):
             if e.thing != thing:
                 continue
-            if e.free_about == about:
+            if (e.free_about, e.free_group) == (about, group):
                 result[j] = e.scaled(centre, factor)
             elif e.family == about and e.is_asked and not e.is_free:
                 result[j] = _stretched(e, centre, factor)

@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 
 from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.things.standing import Free
 
 FINISHED = ("edge", "detail")
 """The roles of lines that a finished sheet shows."""
@@ -43,6 +44,7 @@ class Expected:
         is_asked: whether a missing one is a fault (guide lines may have been erased).
         free_about: the vanishing point toward which it may be carried, because its place follows from a free
             length; empty for a line whose place is given.
+        free_group: which lines of its thing are carried together, by number.
     """
 
     name: str
@@ -52,6 +54,7 @@ class Expected:
     end: Point
     is_asked: bool
     free_about: str = ""
+    free_group: int = 0
 
     @property
     def is_free(self) -> bool:
@@ -105,12 +108,12 @@ def expected_curves(drawing: Picture) -> list[ExpectedCurve]:
 
 
 def expected_lines(
-    drawing: Picture, free: Mapping[str, Mapping[str, tuple[str, ...]]], adornments: Collection[str] = ()
+    drawing: Picture, free: Mapping[str, tuple[Free, ...]], adornments: Collection[str] = ()
 ) -> list[Expected]:
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 
     Args:
-        free: for a thing, how the names of its freely placed lines begin, by the point they are carried toward.
+        free: for a thing, its freely placed lines.
         adornments: things whose lines nobody has to draw, such as patterns.
     """
     result = []
@@ -126,11 +129,13 @@ def expected_lines(
             ends = (Point(*line.start), Point(*line.end))
             result.append(Expected(f"{line.thing}.{line.name}", line.thing, line.family, *ends, False))
     for (thing, name), points in spans.items():
-        about = next((point for point, begins in free.get(thing, {}).items() if name.startswith(begins)), "")
+        group, about = next(
+            ((i, f.about) for i, f in enumerate(free.get(thing, ())) if name.startswith(f.begins)), (0, "")
+        )
         start, end = points[0], points[-1]
         if distance(start, end) >= SHORTEST_MM:
             is_asked = thing not in adornments
-            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, is_asked, about))
+            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, is_asked, about, group))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
     result.append(Expected("eye level", "", "level", Point(0.0, height), Point(width, height), True))
     return result

@@ -28,6 +28,11 @@ def _gable(name: str, host: str, face: str, rise: float) -> dict[str, Any]:
     return {"kind": "gable_roof", "name": name, "joined_to": host, "joined_by": f"face_{face}", "rise": rise}
 
 
+def _row(name: str, first: str, way: str, gap: float, count: str, by: str) -> dict[str, Any]:
+    goes = {"joined_to": first, "joined_by": way, "gap_mm": gap}
+    return {"kind": "row", "name": name, **goes, "count": count, "way": by}
+
+
 def _measured(mm: float) -> dict[str, Any]:
     return {"depth_by": "measured", "depth": mm}
 
@@ -413,6 +418,29 @@ READY: tuple[dict[str, Any], ...] = (
             _gable("Roof", "Net loft", "front", 38),
         ],
         "minutes": 45,
+    },
+    {
+        **_HEAD,
+        "title": "Bollards along the quay, one point",
+        "eye_level": {"height_mm": 186, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 286}],
+        "things": [
+            _box("Bollard", 44, 34, 26, 58, **_measured(24)),
+            _row("Row", "Bollard", "in_line", 74, "6", "diagonal"),
+        ],
+        "minutes": 60,
+    },
+    {
+        **_HEAD,
+        "title": "Mooring posts by eye, two points",
+        "eye_level": {"height_mm": 196, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": 18, "right_mm": 402}],
+        "things": [
+            _block("Post", 112, 48, 92, 9, 14),
+            _row("Row", "Post", "in_line_right", 70, "4", "eye"),
+        ],
+        "minutes": 75,
+        "wording": {"level": "youngest"},
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

@@ -57,6 +57,8 @@ def _build(standing: Standing) -> Built:
     given = _given(setting.frame)
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
+        if setting.anchor.in_line is not None and setting.anchor.other is not None:
+            given |= _build(setting.anchor.other).points
     lines = _given_lines(setting)
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     page = solid.picture(setting.frame.eye)

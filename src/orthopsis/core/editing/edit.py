@@ -125,7 +125,7 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
 def _standing(exercise: Exercise, parts: list[str]) -> Placed:
     """Return the thing that a path in its parts names, on its face if it lies on one."""
     placed = placed_at(exercise, parts)
-    return prepare(exercise).things[placed.index] if placed.kind.lies_on_face else placed
+    return prepare(exercise).things[placed.index] if placed.kind.hangs else placed
 
 
 def _drag_gap(exercise: Exercise, index: int, at: Point, division: float) -> Exercise:

@@ -12,7 +12,7 @@ def remove_thing(exercise: Exercise, index: int) -> Exercise:
     """Return the exercise without a thing and what lies on its faces; what stood by it stands alone."""
     check_index(exercise, index)
     host = exercise.things[index].name
-    gone = {host, *(t.name for t in exercise.things if t.joined_to == host and KINDS[t.kind].lies_on_face)}
+    gone = {host, *(t.name for t in exercise.things if t.joined_to == host and KINDS[t.kind].hangs)}
     alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == host}
     exercise = changed_at(exercise, alone) if alone else exercise
     return exercise.model_copy(

@@ -72,9 +72,9 @@ def drag_together(
     """
     dragged = drag(exercise, handle_id, x, y, snap=snap)
     family, _, rest = handle_id.partition(".")
-    if not others or family != "things":
+    index = int(rest.partition(".")[0]) if family == "things" else -1
+    if not others or index < 0 or KINDS[exercise.things[index].kind].hangs:
         return dragged
-    index = int(rest.partition(".")[0])
     before, after = exercise.things[index], dragged.things[index]
     left, bottom = (getattr(after, p.name) - getattr(before, p.name) for p in FIRST_CORNER)
     is_moved_alone = before.model_copy(update={p.name: getattr(after, p.name) for p in FIRST_CORNER}) == after
@@ -96,8 +96,4 @@ def _movers(exercise: Exercise, indices: Sequence[int]) -> list[int]:
     _names(exercise, indices)
     placed = prepare(exercise).things
     own = {p.name for p in FIRST_CORNER}
-    return [
-        i
-        for i in sorted(set(indices))
-        if not KINDS[exercise.things[i].kind].lies_on_face and not own <= placed[i].given
-    ]
+    return [i for i in sorted(set(indices)) if not KINDS[exercise.things[i].kind].hangs and not own <= placed[i].given]

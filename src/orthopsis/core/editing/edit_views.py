@@ -52,7 +52,7 @@ def other_half(exercise: Exercise, path: str, half: str) -> Exercise:
         if held is not None:
             changes[f"views.{number}.{name}"] = moved(held)
     aside = FIRST_CORNER[0].name
-    mine = [i for i, t in enumerate(exercise.things) if t.view == view.name and not KINDS[t.kind].lies_on_face]
+    mine = [i for i, t in enumerate(exercise.things) if t.view == view.name and not KINDS[t.kind].hangs]
     for i in mine:
         changes[f"things.{i}.{aside}"] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
     changed = changed_at(exercise, changes)

@@ -19,8 +19,9 @@ from orthopsis.core.sheet.length import Units
 from orthopsis.core.sheet.measure import parse_measure
 from orthopsis.core.sheet.paper import OWN, PAPERS, TRADE_NAMES
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
+from orthopsis.core.things.declare import Hanging
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, JOINED, OPTIONS, SAYS, UNSTATED
+from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, IN_LINE, JOINED, OPTIONS, SAYS, UNSTATED
 from orthopsis.core.wording.names import view_words
 
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
@@ -110,14 +111,17 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
     if re.fullmatch(r"things\.\d+\.view", path):
         return {view.name: view_words(view.name) for view in exercise.views}
     if re.fullmatch(r"things\.\d+\.joined_by", path):
-        return FACES if KINDS[exercise.things[int(path.split(".")[1])].kind].lies_on_face else JOINED
+        return _JOINED[KINDS[exercise.things[int(path.split(".")[1])].kind].hangs]
     if re.fullmatch(r"things\.\d+\.joined_to", path):
         own = exercise.things[int(path.split(".")[1])]
-        if KINDS[own.kind].lies_on_face:
-            return {t.name: t.name for t in exercise.things if not KINDS[t.kind].lies_on_face}
+        if KINDS[own.kind].hangs:
+            return {t.name: t.name for t in exercise.things if not KINDS[t.kind].hangs}
         others = [t.name for t in exercise.things if t.name != own.name and t.view == own.view]
         return {"": ALONE, **{name: name for name in others}}
     return OPTIONS[path]
+
+
+_JOINED: Mapping[Hanging, dict[str, str]] = {"": JOINED, "on_face": FACES, "in_line": IN_LINE}
 
 
 def choice_piece(text_of: Mapping[str, str], path: str, value: str, says: str) -> SentencePiece:

@@ -2,14 +2,25 @@
 
 from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
 from orthopsis.core.editing.places import choice_piece, choices, exercise_piece
-from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.joining import faces_for, row_joints
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.paper import OWN
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
-from orthopsis.core.wording.exercise import ALONE, CLASS, EYE_LEVEL, FACES, HALF, JOINED, OWN_SHEET, SHEET, STANDS
+from orthopsis.core.wording.exercise import (
+    ALONE,
+    CLASS,
+    EYE_LEVEL,
+    FACES,
+    HALF,
+    IN_LINE,
+    JOINED,
+    OWN_SHEET,
+    SHEET,
+    STANDS,
+)
 from orthopsis.core.wording.names import view_words
 
 
@@ -52,7 +63,7 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
     about = f"things.{placed.index}"
     pieces += _stands(prepared, placed)
-    if len(prepared.frames) > 1 and not placed.kind.lies_on_face:
+    if len(prepared.frames) > 1 and not placed.kind.hangs:
         path = f"{about}.view"
         name = placed.setting.frame.name
         pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
@@ -64,6 +75,8 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
     if placed.kind.lies_on_face:
         return _lies(prepared, placed)
+    if placed.kind.hangs:
+        return _goes(prepared, placed)
     if len(prepared.things) == 1:
         return []
     pieces = [SentencePiece(text=" It stands ")]
@@ -81,12 +94,31 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
         )
     )
     if placed.setting.anchor is not None and placed.setting.anchor.in_line is not None:
-        gap = thing.gap_mm
-        pieces += [
-            SentencePiece(text=", "),
-            SentencePiece(text=prepared.length(gap), path=f"{path}.gap_mm", kind="length", value=gap, says="the gap"),
-            SentencePiece(text=" along its line"),
-        ]
+        pieces += _gap(prepared, placed)
+    return [*pieces, SentencePiece(text=".")]
+
+
+def _gap(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say how far along a line a thing stands from the one it is in line with."""
+    path, gap = f"things.{placed.index}.gap_mm", prepared.exercise.things[placed.index].gap_mm
+    return [
+        SentencePiece(text=", "),
+        SentencePiece(text=prepared.length(gap), path=path, kind="length", value=gap, says="the gap"),
+        SentencePiece(text=" along its line"),
+    ]
+
+
+def _goes(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
+    """Return the words that say what a row repeats, and where it goes; only ways that there are, are offered."""
+    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    host = prepared.thing(thing.joined_to)
+    ways = set(row_joints(host)) if host is not None else set(IN_LINE)
+    offered = {by: says for by, says in IN_LINE.items() if by in ways or by == thing.joined_by}
+    which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "where it goes")
+    first = SentencePiece(
+        text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it repeats"
+    )
+    pieces = [SentencePiece(text=" It goes "), which, SentencePiece(text=" "), first, *_gap(prepared, placed)]
     return [*pieces, SentencePiece(text=".")]
 
 

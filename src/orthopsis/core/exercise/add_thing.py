@@ -4,10 +4,15 @@ from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed
-from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.plane.homogeneous import distance
+from orthopsis.core.scene.joining import faces_for, row_joints
 from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.scene.views import VIEWS
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.registry import KINDS
+
+FIRST_SPACE = 0.28
+"""A new row begins at this share of the way to its point (no source)."""
 
 
 def add_thing(exercise: Exercise, kind: str) -> Exercise:
@@ -26,8 +31,8 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
         )
     setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
     in_view = KINDS[kind].in_view
-    if KINDS[kind].lies_on_face:
-        return _add_on_face(exercise, kind)
+    if KINDS[kind].hangs:
+        return _add_on_face(exercise, kind) if KINDS[kind].lies_on_face else _add_row(exercise, kind)
     if setting.frame.kind not in in_view:
         views = " or ".join(VIEWS[v].title.lower() for v in in_view)
         raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
@@ -51,4 +56,22 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     held = KINDS[kind].in_view[host.setting.frame.kind].place(host.setting, len(exercise.things))
     lies = {"joined_to": host.values.name, "joined_by": f"face_{key}", "view": host.setting.frame.name}
     thing = THING_MODELS[kind].model_validate({"name": name, **lies, **held})
+    return exercise.model_copy(update={"things": (*exercise.things, thing)})
+
+
+def _add_row(exercise: Exercise, kind: str) -> Exercise:
+    """Return the exercise with a row of the last thing that can have one."""
+    for host in reversed(prepare(exercise).things):
+        joints = row_joints(host)
+        if joints:
+            break
+    else:
+        raise GeometryError("no_row", "There is nothing to repeat.", "Add a box first.")
+    name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
+    frame, (key, joint) = host.setting.frame, next(iter(joints.items()))
+    reach = distance(joint.corner, frame.way(joint.runs).goal)
+    gap = round_to(FIRST_SPACE * reach, host.setting.sheet.division_mm)
+    held = KINDS[kind].in_view[frame.kind].place(host.setting, len(exercise.things))
+    goes = {"joined_to": host.values.name, "joined_by": key, "gap_mm": gap, "view": frame.name}
+    thing = THING_MODELS[kind].model_validate({"name": name, **goes, **held})
     return exercise.model_copy(update={"things": (*exercise.things, thing)})

@@ -108,7 +108,7 @@ def _said_against(alone: Solved) -> int:
 
 
 def _drawn(solved: Solved) -> list[list[Point]]:
-    return [drawn_points(solved, placed) for placed in solved.prepared.things if not placed.kind.lies_on_face]
+    return [drawn_points(solved, placed) for placed in solved.prepared.things if placed.standing.is_body]
 
 
 def _box(points: list[Point]) -> Box:

@@ -5,7 +5,7 @@ touches there too: that leaves its picture as it is. In line with another it doe
 """
 
 import math
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import replace
 
 from orthopsis.core.construct.panel import Panel
@@ -14,7 +14,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.length import format_length
-from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.declare import Hanging, ThingKind
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.setting import Anchor, InLine, Joint
 
@@ -33,12 +33,11 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
         if index in done:
             return done[index]
         document, placed = documents[index], replace(alone[index], layer=index)
-        if document.joined_to or placed.kind.lies_on_face:
+        if document.joined_to or placed.kind.hangs:
             with placed_errors(placed):
                 other = number.get(document.joined_to, -1)
                 _check(document, index, other, below, alone)
-                join = _laid if placed.kind.lies_on_face else _joined
-                placed = join(placed, place(other, (*below, index)), document)
+                placed = _JOINS[placed.kind.hangs](placed, place(other, (*below, index)), document)
         done[index] = placed
         return placed
 
@@ -46,33 +45,28 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
 
 
 def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ...], alone: Sequence[Placed]) -> None:
-    lies = alone[index].kind.lies_on_face
-    if lies and not document.joined_to:
-        why, fix = f"“{document.name}” lies on nothing.", "Choose the thing on whose face it lies."
+    hangs = alone[index].kind.hangs
+    if hangs and not document.joined_to:
+        why, fix = f"“{document.name}” {_VERBS[hangs]} nothing.", "Choose a thing for it."
     elif other < 0:
-        verb = "lies on" if lies else "stands by"
+        verb = _VERBS[hangs]
         why, fix = f"“{document.name}” {verb} “{document.joined_to}”, which is not there.", "Choose another one."
     elif other == index or other in below:
         why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
-    elif not lies and alone[other].setting.frame.name != document.view:
+    elif hangs and alone[other].kind.hangs == "in_line":
+        why, fix = f"“{document.joined_to}” is a row.", "Choose a thing that stands for itself."
+    elif not hangs and alone[other].setting.frame.name != document.view:
         why, fix = "Things that stand together share their points.", "Choose the same points for both."
     else:
         return
     raise GeometryError("cannot_join", why, fix, about="joined_to", nearest="")
 
 
+_VERBS: Mapping[Hanging, str] = {"": "stands by", "on_face": "lies on", "in_line": "repeats"}
+
+
 def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
-    joints = other.standing.joints
-    joint = joints.get(document.joined_by)
-    if joint is None:
-        offered = ", ".join(j.says for j in joints.values())
-        raise GeometryError(
-            "cannot_join",
-            f"“{placed.values.name}” cannot stand there: {other.values.name} has no such corner that is drawn.",
-            f"It can stand {offered}." if offered else "Let it stand on its own.",
-            about="joined_by",
-            nearest=next(iter(joints), ""),
-        )
+    joint = _joint(placed, other, document)
     anchor = Anchor(other.values.name, joint.point, joint.corner)
     if joint.top is not None:
         joint, line = _along(placed, joint, joint.top, document.gap_mm)
@@ -85,15 +79,57 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     return replace(placed, standing=standing, given=frozenset(held), factor=factor, layer=other.layer)
 
 
+def _repeated(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
+    """Return a row of copies of another thing."""
+    joint = _joint(placed, other, document)
+    if joint.top is None:
+        raise _cannot_stand(placed, other, row_joints(other))
+    placed = replace(placed, standing=placed.kind.stand(placed.values, other.setting))
+    _, line = _along(placed, joint, joint.top, document.gap_mm)
+    anchor = Anchor(other.values.name, joint.point, joint.corner, line, other=other.standing)
+    standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor))
+    return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
+
+
+def row_joints(other: Placed) -> Mapping[str, Joint]:
+    """Return where a row of a thing can go."""
+    return {key: joint for key, joint in other.standing.joints.items() if joint.top is not None}
+
+
+def _joint(placed: Placed, other: Placed, document: ThingDocument) -> Joint:
+    joints = other.standing.joints
+    joint = joints.get(document.joined_by)
+    if joint is None:
+        raise _cannot_stand(placed, other, joints)
+    return joint
+
+
+def _cannot_stand(placed: Placed, other: Placed, joints: Mapping[str, Joint]) -> GeometryError:
+    offered = ", ".join(j.says for j in joints.values())
+    return GeometryError(
+        "cannot_join",
+        f"“{placed.values.name}” cannot stand there: {other.values.name} has no such corner that is drawn.",
+        f"It can stand {offered}." if offered else "Let it stand on its own.",
+        about="joined_by",
+        nearest=next(iter(joints), ""),
+    )
+
+
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
     panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
-    host = other.standing
-    anchor = Anchor(other.values.name, "", Point(0.0, 0.0), is_see_through=host.is_see_through)
+    anchor = Anchor(other.values.name, "", Point(0.0, 0.0), other=other.standing)
     if panel is not None:
-        anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel, made=host.made)
+        anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel)
     standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor))
     return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
+
+
+_JOINS: Mapping[Hanging, Callable[[Placed, Placed, ThingDocument], Placed]] = {
+    "": _joined,
+    "on_face": _laid,
+    "in_line": _repeated,
+}
 
 
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:

@@ -96,7 +96,7 @@ def prepare(exercise: Exercise) -> Prepared:
     alone = []
     for index, thing in enumerate(exercise.things):
         kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
-        if thing.view not in by_name and not kind.lies_on_face:
+        if thing.view not in by_name and not kind.hangs:
             raise GeometryError(
                 "unknown_view", f"“{thing.name}” uses a point that is not on the sheet.", "Choose another point.",
                 about=f"things.{index}.view", nearest=frames[0].name,

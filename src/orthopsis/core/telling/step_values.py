@@ -56,8 +56,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
         "length_marks": listed([prepared.length(mm) for mm in _laid_off(acts)]),
-        **_in_line(solved, breath),
         **face_values(solved, breath),
+        **_in_line(solved, breath),
         "level": _level(acts),
         "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
     }
@@ -204,7 +204,7 @@ def _start(solved: Solved, breath: Breath) -> str:
     if thing is None:
         return ""
     anchor = thing.setting.anchor
-    if thing.kind.lies_on_face:
+    if thing.kind.hangs:
         return ""
     begin = next((m.act for m in breath.moves if isinstance(m.act, Measure)), None)
     first = Point(begin.from_left_mm, begin.from_bottom_mm) if begin is not None else thing.values.first
@@ -222,7 +222,12 @@ def _in_line(solved: Solved, breath: Breath) -> dict[str, object]:
     anchor = thing.setting.anchor if thing is not None else None
     if anchor is None or anchor.in_line is None:
         return {}
-    return {"other": anchor.thing, "aim": solved.prepared.point_words(anchor.in_line.runs)}
+    return {
+        "other": anchor.thing,
+        "aim": solved.prepared.point_words(anchor.in_line.runs),
+        "gap": solved.prepared.length(anchor.in_line.gap_mm),
+        "marks_count": counted(sum(isinstance(move.act, ShareAlong) for move in breath.moves), "mark"),
+    }
 
 
 def _upright(solved: Solved, breath: Breath) -> str:

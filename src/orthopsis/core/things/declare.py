@@ -7,6 +7,7 @@ made from a ``ThingKind``. Nothing outside a thing's own module knows it by name
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from functools import lru_cache
+from typing import Literal
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -15,9 +16,11 @@ from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.things.outline import check_outline
 from orthopsis.core.things.parameters import Choice, Length, Parameter, Shape
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import OnUnseenFace, Standing
+from orthopsis.core.things.standing import Standing, Unheld
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.frame import ViewKind
+
+Hanging = Literal["", "on_face", "in_line"]
 
 
 def _any_face(panel: Panel) -> bool:
@@ -34,7 +37,8 @@ class ThingKind:
         parameters: what can be said of it; those of a thing that stands for itself begin with ``FIRST_CORNER`` and
             end with ``LOOK``.
         in_view: how it stands, by kind of view; where one is missing the thing cannot stand in such a view.
-        lies_on_face: whether it lies on a face of another thing, which is the ``panel`` of its anchor.
+        hangs: whether it stands for itself, on a face of another thing, which is the ``panel`` of its anchor, or in
+            line with another thing, which it repeats.
         is_late: whether it is drawn after all other things.
         can_lie_on: whether it can lie on a face like this.
         lies_says: what its sentence says before the face.
@@ -44,10 +48,15 @@ class ThingKind:
     title: str
     parameters: tuple[Parameter, ...]
     in_view: Mapping[ViewKind, type[Standing]]
-    lies_on_face: bool = False
+    hangs: Hanging = ""
     is_late: bool = False
     can_lie_on: Callable[[Panel], bool] = _any_face
     lies_says: str = " It lies on "
+
+    @property
+    def lies_on_face(self) -> bool:
+        """Whether it stands on a face of another thing."""
+        return self.hangs == "on_face"
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""
@@ -58,11 +67,18 @@ class ThingKind:
         return _standing(self, values, setting)
 
 
+def is_held(kind: ThingKind, setting: Setting) -> bool:
+    """Tell whether what a thing hangs on is there."""
+    if kind.lies_on_face:
+        return setting.panel is not None
+    return setting.anchor is not None and setting.anchor.in_line is not None
+
+
 @lru_cache(maxsize=1024)
 def _standing(kind: ThingKind, values: Values, setting: Setting) -> Standing:
     how = kind.in_view.get(setting.frame.kind, Standing)
-    if kind.lies_on_face and setting.panel is None:
-        return OnUnseenFace(values, setting, how)
+    if kind.hangs and not is_held(kind, setting):
+        return Unheld(values, setting, how)
     return how(values, setting)
 
 

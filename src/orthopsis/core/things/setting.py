@@ -1,12 +1,16 @@
 """What does a thing stand in, and where can another thing stand?"""
 
 from dataclasses import dataclass
+from typing import TYPE_CHECKING
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.view.frame import Frame
+
+if TYPE_CHECKING:
+    from orthopsis.core.things.standing import Standing
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,8 +34,8 @@ class InLine:
 class Anchor:
     """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
 
-    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies; ``made``:
-    what the hand has drawn of the other thing then, by full name; ``is_see_through``: whether that is.
+    ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
+    ``other``: the other thing where it stands, for what hangs on it.
     """
 
     thing: str
@@ -39,8 +43,12 @@ class Anchor:
     at: Point
     in_line: InLine | None = None
     panel: Panel | None = None
-    made: frozenset[str] = frozenset()
-    is_see_through: bool = False
+    other: "Standing | None" = None
+
+    @property
+    def made(self) -> frozenset[str]:
+        """What the hand has drawn of the other thing, by full name."""
+        return self.other.made if self.other is not None else frozenset()
 
     @property
     def points(self) -> dict[str, Point]:

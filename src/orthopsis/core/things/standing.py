@@ -88,6 +88,14 @@ class Skewed:
 
 
 @dataclass(frozen=True, slots=True)
+class Free:
+    """Lines whose place follows from one free length: the point they are carried to, and how their names begin."""
+
+    about: str
+    begins: tuple[str, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Field:
     """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm."""
 
@@ -161,9 +169,9 @@ class Standing:
         return {}
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
-        """How the names of the lines begin whose place follows from a free length, by the point they are carried to."""
-        return {}
+    def free_lines(self) -> tuple[Free, ...]:
+        """The lines whose place is free, those together that follow from one length."""
+        return ()
 
     @cached_property
     def aims(self) -> tuple[Aim, ...]:
@@ -212,6 +220,12 @@ class Standing:
         return self.setting.anchor
 
     @property
+    def host(self) -> "Standing":
+        """The thing it hangs on."""
+        assert self.anchor.other is not None
+        return self.anchor.other
+
+    @property
     def panel(self) -> Panel:
         """The face on which it lies, of a thing that lies on one."""
         assert self.setting.panel is not None
@@ -251,8 +265,8 @@ class Standing:
         return {"bottom": joint.corner.y}
 
 
-class OnUnseenFace(Standing):
-    """A thing that lies on a face which is not drawn: nothing of it is there but its sentence."""
+class Unheld(Standing):
+    """A thing whose face is not drawn, or that repeats nothing: nothing of it is there but its sentence."""
 
     def __init__(self, values: Values, setting: Setting, usual: type[Standing]) -> None:
         super().__init__(values, setting)

@@ -58,15 +58,19 @@ SAYS = {
 """What a place is called, where its last word is not enough."""
 STANDS = " It belongs to "
 ALONE = "on its own"
+IN_LINE = {
+    "in_line": "further back in line with",
+    "in_line_left": "further left in line with",
+    "in_line_right": "further right in line with",
+}
+"""How a thing may stand in line with another one, or a row go away from it."""
 JOINED = {
     "on_top": "on top of",
     "beside_right": "to the right of",
     "behind": "behind",
     "against_left": "against the left end of",
     "against_right": "against the right end of",
-    "in_line": "further back in line with",
-    "in_line_left": "further left in line with",
-    "in_line_right": "further right in line with",
+    **IN_LINE,
 }
 """How a thing may stand by another one."""
 FACES = {

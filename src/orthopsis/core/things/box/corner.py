@@ -16,7 +16,7 @@ from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Blo
 from orthopsis.core.things.box.block_recipe import back_moves, body_moves
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.aim import AimRole
 
 _UPRIGHTS = ("near", "left", "right", "far")
@@ -228,11 +228,11 @@ class CornerBox(OfBlock):
         return tuple(level for level in ("bottom", "top") if both or self.shows(level))
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free, because a side is cut by eye: its end, and the back beyond it."""
-        result = {}
+        result = []
         for role in ROLES:
             if self.values.word(f"{role}_by") == "half":
                 back = tuple(f"{level}.back_{other(role)}" for level in ("bottom", "top"))
-                result[self.family(role)] = (f"{role}.edge", *back)
-        return result
+                result.append(Free(self.family(role), (f"{role}.edge", *back)))
+        return tuple(result)

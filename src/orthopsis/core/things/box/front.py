@@ -17,7 +17,7 @@ from orthopsis.core.things.box.front_recipe import recipe
 from orthopsis.core.things.depth import dragged, kept
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.aim import AimRole
 
 _FRESH_PLACES = ((0.08, -1), (0.76, 1), (0.72, -1), (0.12, 0), (0.30, 1), (0.34, -1), (0.80, 0), (0.55, 1))
@@ -109,9 +109,9 @@ class FrontBox(FrontBlock):
         return frozenset(("left_distance", "right_distance")) if is_cube else frozenset()
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
-        return {self.setting.frame.name: ("back.",)} if self.values.word("depth_by") == "half" else {}
+        return (Free(self.setting.frame.name, ("back.",)),) if self.values.word("depth_by") == "half" else ()
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""

@@ -20,6 +20,6 @@ DIVISION = ThingKind(
         Choice("stays", "whether its lines stay", {"lines": "stay", "light": "are light and go away again"}, "lines"),
     ),
     in_view={"one_point": Division, "two_point": Division, "three_point": Division},
-    lies_on_face=True,
+    hangs="on_face",
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -12,7 +12,7 @@ from orthopsis.core.things.division.marks import mark_moves
 from orthopsis.core.things.division.shares import Divided, divided
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle, Skewed, Standing
+from orthopsis.core.things.standing import Clause, Free, Handle, Skewed, Standing
 
 REPEATED = ("repeat_near", "repeat_far")
 
@@ -99,10 +99,10 @@ class Division(Standing):
         return {"bay": self._bay} if self.way in REPEATED else {}
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: those that are found by eye."""
         along = self.panel.along
-        return {along.family: ("column.",)} if self.way == "eye" and not along.goal.is_ideal else {}
+        return (Free(along.family, ("column.",)),) if self.way == "eye" and not along.goal.is_ideal else ()
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the length of the repeated part with which the drawing stays nearly as it is."""

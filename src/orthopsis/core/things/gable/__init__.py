@@ -28,7 +28,7 @@ GABLE_ROOF = ThingKind(
         ),
     ),
     in_view={"one_point": GableRoof, "two_point": GableRoof, "three_point": GableRoof},
-    lies_on_face=True,
+    hangs="on_face",
     can_lie_on=_is_gable_wall,
     lies_says=" Its gable stands on ",
 )

@@ -102,7 +102,7 @@ class GableShape(Standing):
     @property
     def is_see_through(self) -> bool:
         """Whether the house is see-through."""
-        return self.anchor.is_see_through
+        return self.host.is_see_through
 
     @cached_property
     def marked(self) -> tuple[Slope, ...]:

@@ -149,6 +149,6 @@ LETTERING = ThingKind(
         Length("middle_up", "the height of the middle bar's lower edge", 24.0, 1.0, 900.0),
     ),
     in_view={"one_point": Sign, "two_point": Sign, "three_point": Sign},
-    lies_on_face=True,
+    hangs="on_face",
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -12,7 +12,7 @@ import numpy as np
 from orthopsis.core.construct.moves import Act, Measure, Move, Shift, outputs, renamed
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.standing import Free, Standing
 
 
 @dataclass(frozen=True, slots=True)
@@ -104,8 +104,11 @@ def _own(member: Member, move: Move) -> Move:
     return replace(move, act=act, breath=breath, part=member.part or move.part)
 
 
-def assembled_free_lines(members: Sequence[Member]) -> Mapping[str, tuple[str, ...]]:
-    """Return how the names of the free lines of all members begin, by the point they are carried to."""
-    own = [(m.name, m.standing.free_lines) for m in members]
-    goals = {goal for _, free in own for goal in free}
-    return {goal: tuple(f"{name}.{b}" for name, free in own for b in free.get(goal, ())) for goal in goals}
+def assembled_free_lines(members: Sequence[Member]) -> tuple[Free, ...]:
+    """Return the free lines of all members; what is carried to one point goes together."""
+    own = [(m.name, free) for m in members for free in m.standing.free_lines]
+    goals = dict.fromkeys(free.about for _, free in own)
+    return tuple(
+        Free(goal, tuple(f"{name}.{b}" for name, free in own if free.about == goal for b in free.begins))
+        for goal in goals
+    )

@@ -25,7 +25,7 @@ from orthopsis.core.things.letters.rows import around, row
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.front import FrontProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
+from orthopsis.core.things.standing import Clause, Fit, Free, Handle, Personal
 from orthopsis.core.things.values import Values
 
 ROW = (STRAIGHT, "away", "steps")
@@ -124,7 +124,7 @@ class FrontWord(FrontProfile):
         return super().joints if self.layout == STRAIGHT else {}
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
 

@@ -25,7 +25,7 @@ from orthopsis.core.things.letters.names import is_own, own_name_on_side
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.side import SideProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
+from orthopsis.core.things.standing import Clause, Fit, Free, Handle, Personal
 from orthopsis.core.things.values import Values
 
 WIDEST_SHARE = 0.6
@@ -95,7 +95,7 @@ class SideWord(SideProfile):
         return super().joints if self.values.word("layout") == STRAIGHT else {}
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
 

@@ -18,6 +18,6 @@ PATTERN = ThingKind(
         Text("up", "the parts up", "6", 60),
     ),
     in_view={"one_point": Pattern, "two_point": Pattern, "three_point": Pattern},
-    lies_on_face=True,
+    hangs="on_face",
     is_late=True,
 )

@@ -18,7 +18,7 @@ from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, s
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, rounded_moves, shown_back
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Handle, Standing
+from orthopsis.core.things.standing import Clause, Free, Handle, Standing
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 
@@ -235,9 +235,9 @@ class FrontProfile(Standing):
         return result
 
     @cached_property
-    def free_lines(self) -> Mapping[str, tuple[str, ...]]:
+    def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
-        return {self.setting.frame.name: ("back.",)} if self.values.word("depth_by") == "half" else {}
+        return (Free(self.setting.frame.name, ("back.",)),) if self.values.word("depth_by") == "half" else ()
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""

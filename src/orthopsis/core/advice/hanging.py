@@ -1,4 +1,4 @@
-"""Advice on what lies on a face: is the face to be seen, and is it divided as it would be in truth?"""
+"""Advice on what hangs on another thing: is its face to be seen, is it divided as in truth, is it on the paper?"""
 
 from collections.abc import Iterator
 
@@ -16,18 +16,20 @@ SKEWED_MM = 1.0
 
 
 def _base(solved: Solved, placed: Placed) -> Placed:
-    """Return the thing that bears another one, and does not itself lie on a face."""
-    while placed.kind.lies_on_face and placed.setting.anchor is not None:
+    """Return the thing that bears another one, and stands for itself."""
+    while placed.kind.hangs and placed.setting.anchor is not None:
         placed = solved.prepared.by_name[placed.setting.anchor.thing]
     return placed
 
 
-def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
-    """Yield advice on a thing that lies on a face of another one."""
+def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Yield advice on a thing that lies on a face of another one, or repeats it."""
     about, anchor = f"things.{placed.index}", placed.setting.anchor
     if anchor is None:
         return
-    if anchor.panel is None:
+    if placed.standing.is_body:
+        yield from on_body(solved, placed, _base(solved, placed), thin=placed.kind.lies_on_face)
+    if placed.kind.lies_on_face and anchor.panel is None:
         document = solved.prepared.exercise.things[placed.index]
         host = solved.prepared.by_name[anchor.thing]
         drawn = next(iter(faces_for(placed.kind, host)), "")
@@ -36,11 +38,13 @@ def on_face(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
-    if placed.standing.is_body:
-        yield from on_body(solved, placed, _base(solved, placed))
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:
-            shown = {"thing": placed.values.name, "value": f"{off:.0f} mm", "face": anchor.panel.says}
+            shown = {
+                "thing": placed.values.name,
+                "value": f"{off:.0f} mm",
+                "face": anchor.panel.says if anchor.panel is not None else "",
+            }
             edits = [CureEdit(path=f"{about}.{name}", value=word) for name, word in skew.cure.items()]
             yield piece(solved, "measured_middle", about, off, SKEWED_MM, "mm", shown, edits)
