@@ -246,6 +246,23 @@ def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     return exercise_of(exercise.things[0].model_dump(mode="json"), row, views=_views(exercise))
 
 
+@st.composite
+def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out")) -> Exercise:
+    """Return a box anywhere with rectangles on a face of it that is drawn."""
+    exercise = draw(exercises(most=1))
+    faces = sorted(faces_of(exercise))
+    assume(faces)
+    ratio = st.sampled_from(["1:6:1", "0:1:0", "2:3:1", "0:2:1"])
+    sizes = st.sampled_from(["whole", "three_quarters", "half", "third"])
+    windows = {
+        "kind": "rectangles", "name": "Windows", "joined_to": "Box 1", "along": draw(ratio), "up": draw(ratio),
+        "joined_by": f"face_{draw(st.sampled_from(faces))}", "columns": draw(st.sampled_from(["1", "2", "5"])),
+        "rows": draw(st.sampled_from(["1", "3"])), "wide": draw(sizes), "tall": draw(sizes),
+        "relief": draw(st.sampled_from(reliefs)), "deep": draw(st.floats(1.0, 12.0)),
+    }  # fmt: skip
+    return exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
+
+
 def faces_of(exercise: Exercise) -> dict[str, Panel]:
     """Return the faces of the first thing on which others can lie; nothing where it cannot be drawn."""
     try:

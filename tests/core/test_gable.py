@@ -202,3 +202,14 @@ def test_a_roof_goes_with_its_house() -> None:
         for d in (before, after)
     ]
     assert ridge[0].start[0] < ridge[1].start[0]
+
+
+@pytest.mark.parametrize("by", ["face_left", "face_right"])
+def test_a_house_whose_top_lies_on_the_eye_level_can_have_a_roof(by: str) -> None:
+    host = {**LOFT, "bottom": 60.0, "height": 90.0}
+    over = {"kind": "gable_roof", "name": "Roof", "joined_to": "Loft", "joined_by": by, "rise": 30.0}
+    found = solve(prepare(exercise_of(host, over, views=[VIEWS["two_point"]])))
+    picture = found.seen[1].solid.picture(found.seen[1].eye)
+    made = {n.removeprefix("Roof."): p for n, p in found.board.points.items() if n.startswith("Roof.")}
+    for name in made.keys() & picture.keys():
+        assert_same_point(made[name].xy, picture[name], name)

@@ -26,6 +26,15 @@ def vector(array: Array) -> Vector:
     return (x, y, z)
 
 
+AROUND_FRONT = ("bottom", "right", "top", "left")
+"""How what stands out of a front is turned over its edges (see ``Panel.around``)."""
+
+
+def away_from(inward: Array) -> Vector:
+    """Return the world vector of length 1 that leads the other way."""
+    return vector(-inward / np.linalg.norm(inward))
+
+
 @dataclass(frozen=True, slots=True)
 class PartCorner:
     """A corner of a part of a face: its full name, its share along and up, its place on the page, mm."""
@@ -86,6 +95,7 @@ class Panel:
         low, high, far_low, far_high: full names of its corners.
         first, bottom, top, far: full names of its edges on the board: the first one, from its ends on, opposite.
         turned: which way it faces, as its solid says.
+        around: which way faces are turned that stand out of it over its lower, far, upper and first edge.
         along, up, out: its directions, and the one that leads out of it.
         drawn_from: the end from which the first edge is drawn, and so measured.
         page: the corners low, far low, far high and high on the page, mm.
@@ -94,6 +104,7 @@ class Panel:
         is_level: whether it is a top or an underside.
         is_seen: whether its outer side is turned to the eye.
         back: where its body ends behind it, for a face of a block.
+        outward: the way out in the world, a vector of length 1; none where nobody knows.
         parts: what is left of it, where it is cut to an outline; none where it is whole.
         others: faces that are turned the same way and get the same pattern, such as those of a word's other letters.
     """
@@ -109,6 +120,7 @@ class Panel:
     bottom: str
     top: str
     far: str
+    around: tuple[str, str, str, str]
     along: Way
     up: Way
     out: Way
@@ -120,6 +132,7 @@ class Panel:
     is_level: bool = False
     is_seen: bool = True
     back: Back | None = None
+    outward: Vector | None = None
     parts: tuple[Part, ...] = ()
     others: "tuple[Panel, ...]" = ()
 

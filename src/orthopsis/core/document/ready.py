@@ -33,6 +33,11 @@ def _row(name: str, first: str, way: str, gap: float, count: str, by: str) -> di
     return {"kind": "row", "name": name, **goes, "count": count, "way": by}
 
 
+def _windows(name: str, face: str, along: str, up: str, **more: Any) -> dict[str, Any]:
+    on = {"joined_to": "Net loft", "joined_by": f"face_{face}"}
+    return {"kind": "rectangles", "name": name, **on, "along": along, "up": up, **more}
+
+
 def _measured(mm: float) -> dict[str, Any]:
     return {"depth_by": "measured", "depth": mm}
 
@@ -441,6 +446,23 @@ READY: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 75,
         "wording": {"level": "youngest"},
+    },
+    {
+        **_HEAD,
+        "title": "A net loft with windows, door and roof, two points",
+        "eye_level": {"height_mm": 112, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -110, "right_mm": 560}],
+        "things": [
+            _block("Net loft", 176, 58, 118, 96, 150),
+            _windows("Windows", "right", "1:10:1", "5:4:1", columns="4", wide="half", tall="whole"),
+            _windows("Door", "left", "3:3:4", "0:5:7", columns="1", wide="whole", tall="whole"),
+            _windows(
+                "Step", "right", "1:2:9", "0:1:12", columns="1", wide="whole", tall="whole", relief="out", deep=10
+            ),
+            _gable("Roof", "Net loft", "left", 36),
+        ],
+        "minutes": 135,
+        "wording": {"level": "oldest"},
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

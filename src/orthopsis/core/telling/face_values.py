@@ -42,10 +42,14 @@ def _over_point(prepared: Prepared, panel: Panel) -> dict[str, object]:
     if panel.along.goal.is_ideal:
         return {}
     point = prepared.point_words(panel.along.family)
-    line = f"the {prepared.wording.term('upright')} through the {point}"
-    if not panel.up.goal.is_ideal:
-        line = f"the line from the {point} to the {prepared.point_words(panel.up.family)}"
-    return {"wall_point": point, "wall_line": line}
+    return {"wall_point": point, "wall_line": upright_words(prepared, point, panel.up)}
+
+
+def upright_words(prepared: Prepared, point: str, up: Way) -> str:
+    """Return how the line through a point is called that runs as uprights do: there the points of slopes lie."""
+    if up.goal.is_ideal:
+        return f"the {prepared.wording.term('upright')} through the {point}"
+    return f"the line from the {point} to the {prepared.point_words(up.family)}"
 
 
 def _toward(prepared: Prepared, way: Way) -> str:

@@ -22,7 +22,7 @@ from orthopsis.core.construct.moves import (
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.picture import Solved
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.telling.face_values import face_values
+from orthopsis.core.telling.face_values import face_values, upright_words
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
@@ -220,11 +220,13 @@ def _in_line(solved: Solved, breath: Breath) -> dict[str, object]:
     """Return with what a thing is in line, and toward which point; nothing if it is not."""
     thing = solved.prepared.thing(breath.thing)
     anchor = thing.setting.anchor if thing is not None else None
-    if anchor is None or anchor.in_line is None:
+    if thing is None or anchor is None or anchor.in_line is None:
         return {}
+    aim, up = solved.prepared.point_words(anchor.in_line.runs), thing.setting.frame.way("up")
     return {
         "other": anchor.thing,
-        "aim": solved.prepared.point_words(anchor.in_line.runs),
+        "aim": aim,
+        "aim_line": upright_words(solved.prepared, aim, up),
         "gap": solved.prepared.length(anchor.in_line.gap_mm),
         "marks_count": counted(sum(isinstance(move.act, ShareAlong) for move in breath.moves), "mark"),
     }

@@ -8,8 +8,9 @@ from orthopsis.core.things.lettering import LETTERING
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
+from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.row import ROW
 
 KINDS: dict[str, ThingKind] = {
-    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, GABLE_ROOF, ROW, DIVISION, LETTERING, PATTERN)
+    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, GABLE_ROOF, ROW, RECTANGLES, DIVISION, LETTERING, PATTERN)
 }

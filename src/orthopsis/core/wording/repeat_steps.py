@@ -84,11 +84,10 @@ REPEAT: dict[str, StepPhrases] = {
             "Draw a slanting line from {other} to the second one, from the top of one edge to the foot of the "
             "other, and "
             "carry it on. From the {aim} draw a light line {upright}. Mark where they meet: all such lines run there.",
-            "Carry the slanting line over the first space on until it meets the line {upright} from the {aim}. "
+            "Carry the slanting line over the first space on until it meets {aim_line}. "
             "Mark the "
             "place: the slanting lines over all spaces run there.",
-            "The diagonal of the first space meets the line {upright} through the {aim} in the point of all the "
-            "others.",
+            "The diagonal of the first space meets {aim_line} in the point of all the others.",
         ),
         "Slanting lines that are parallel in truth run to one point.",
         "Stopping at the paper's edge: tape a strip on.",
@@ -102,7 +101,7 @@ REPEAT: dict[str, StepPhrases] = {
             "Draw the diagonal of the side of {other} and carry it on until it meets the line {upright} from "
             "the {aim}. "
             "Mark the place.",
-            "The diagonal of the side of {other} meets the line {upright} through the {aim} in a point of its own.",
+            "The diagonal of the side of {other} meets {aim_line} in a point of its own.",
         ),
         "Slanting lines that are parallel in truth run to one point.",
         "Stopping at the paper's edge: tape a strip on.",

@@ -6,6 +6,7 @@ from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.pattern_steps import PATTERN
+from orthopsis.core.wording.rectangle_steps import RECTANGLE
 from orthopsis.core.wording.repeat_steps import REPEAT
 from orthopsis.core.wording.roof_steps import ROOF
 from orthopsis.core.wording.round_steps import ROUND
@@ -21,6 +22,7 @@ STEPS: dict[str, StepPhrases] = {
     **ROW,
     **FACE,
     **LEVEL,
+    **RECTANGLE,
     **REPEAT,
     **ROOF,
     **PATTERN,

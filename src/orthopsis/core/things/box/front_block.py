@@ -7,7 +7,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.count import guide_corners
-from orthopsis.core.construct.panel import Back, Panel, vector
+from orthopsis.core.construct.panel import AROUND_FRONT, Back, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
@@ -164,6 +164,7 @@ class FrontBlock(Standing):
             bottom=n("front.bottom"),
             top=n("front.top"),
             far=n("front.right"),
+            around=AROUND_FRONT,
             along=way("across"),
             up=way("up"),
             out=way("away"),
@@ -177,6 +178,7 @@ class FrontBlock(Standing):
                 (back["bottom_left"], back["bottom_right"], back["top_right"], back["top_left"]),
                 vector(self.deep),
             ),
+            outward=away_from(self.deep),
         )  # fmt: skip
 
     def _side_panel(self, side: str, low: str, top: str) -> Panel:
@@ -197,6 +199,7 @@ class FrontBlock(Standing):
             bottom=n(f"guide.{low}"),
             top=n(f"guide.{top}"),
             far=n(f"back.{side}"),
+            around=("left", "back", "right", "front") if is_level else ("bottom", "back", "top", "front"),
             along=way("away"),
             up=way("across" if is_level else "up"),
             out=way("up" if is_level else "across"),
@@ -212,6 +215,7 @@ class FrontBlock(Standing):
                 (over[0], self.behind(low_over), self.behind(top_over), over[1]),
                 vector(eye.at(over[0]) - eye.at(start)),
             ),
+            outward=away_from(eye.at(over[0]) - eye.at(start)),
         )  # fmt: skip
 
     def behind(self, corner: str) -> Point:

@@ -2,8 +2,9 @@
 
 from collections.abc import Mapping
 
-from orthopsis.core.construct.panel import Back, Panel, vector
+from orthopsis.core.construct.panel import Back, Panel, away_from, vector
 from orthopsis.core.plane.homogeneous import Point, join, meet
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.things.box.block import ROLES, Block, Role, other
 
 SIDE_WORDS: dict[Role, str] = {"left": "left side", "right": "right side"}
@@ -26,6 +27,7 @@ def side_panel(block: Block, role: Role) -> Panel:
         bottom=n(f"guide.bottom.{role}"),
         top=n(f"guide.top.{role}"),
         far=n(f"{role}.edge"),
+        around=("bottom", "back", "top", other(role)),
         along=block.setting.frame.way(role),
         up=block.setting.frame.way("up"),
         out=block.setting.frame.way(other(role)),
@@ -34,6 +36,7 @@ def side_panel(block: Block, role: Role) -> Panel:
         start=vector(block.foot),
         axes=(vector(vectors[role]), vector(vectors["up"] if is_from_low else -vectors["up"])),
         back=_back_of_side(block, role),
+        outward=away_from(vectors[other(role)]),
     )
 
 
@@ -52,9 +55,15 @@ def _back_of_side(block: Block, role: Role) -> Back:
 
 
 def far_corner(block: Block, level: str) -> Point:
-    """Return where the corner lies on the page that comes by itself."""
+    """Return where the corner lies on the page that comes by itself.
+
+    On the eye level itself the lines to the two points lie on each other: there it is carried from the other level.
+    """
     left, right = (block.end_corner(role, level) for role in ROLES)
-    return meet(join(left, block.goal("right")), join(right, block.goal("left")))
+    if abs(block.near_edge[level].y - block.setting.frame.level_mm) > SAME_POINT_MM:
+        return meet(join(left, block.goal("right")), join(right, block.goal("left")))
+    far = far_corner(block, "top" if level == "bottom" else "bottom")
+    return meet(join(far, block.goal("up")), join(left, block.goal("right")))
 
 
 def level_panel(block: Block, level: str) -> Panel:
@@ -74,6 +83,7 @@ def level_panel(block: Block, level: str) -> Panel:
         bottom=n(f"guide.{level}.right"),
         top=n(f"{level}.back_right"),
         far=n(f"{level}.back_left"),
+        around=("right", "back", "back", "left"),
         along=right,
         up=left,
         out=block.setting.frame.way("up"),
@@ -84,6 +94,7 @@ def level_panel(block: Block, level: str) -> Panel:
         first_says=f"{level} edge of the left side",
         is_level=True,
         is_seen=block.shows(level),
+        outward=away_from(vectors["up"] if level == block.first else -vectors["up"]),
     )
 
 

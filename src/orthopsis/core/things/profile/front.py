@@ -7,7 +7,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
 from orthopsis.core.construct.moves import Act, Measure, Move, Offset
-from orthopsis.core.construct.panel import Panel, vector
+from orthopsis.core.construct.panel import AROUND_FRONT, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, Place
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
@@ -273,6 +273,7 @@ class FrontProfile(Standing):
             bottom=n("front.room.bottom"),
             top=n("front.room.top"),
             far=n("front.room.far"),
+            around=AROUND_FRONT,
             along=self.setting.frame.way("across"),
             up=self.setting.frame.way("up"),
             out=self.setting.frame.way("away"),
@@ -281,6 +282,7 @@ class FrontProfile(Standing):
             start=vector(low),
             axes=(vector(far_low - low), vector(high - low)),
             first_says="left edge",
+            outward=away_from(eye.ray(self.outline.goal)),
             parts=parts_of(self.outline, lambda at: at),
         )
         return {"front": panel}

@@ -1,0 +1,29 @@
+"""Rectangles on a face, such as windows, doors, steps before them, chimneys: one, or in rows and columns.
+
+They lie flat on the face or stand out of it. It knows where they are on it; whose face it is does not matter.
+"""
+
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.parameters import Choice, Length, Text
+from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES
+from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
+
+_COUNTS = {str(count): str(count) for count in range(1, MOST_IN_A_ROW + 1)}
+
+RECTANGLES = ThingKind(
+    kind="rectangles",
+    title="Windows",
+    parameters=(
+        Text("along", "how they lie along the face: free, taken, free", "1:6:1", 40),
+        Text("up", "how they lie up the face: free, taken, free", "1:3:1", 40),
+        Choice("columns", "how many there are along", _COUNTS, "3"),
+        Choice("rows", "how many there are up", _COUNTS, "1"),
+        Choice("wide", "how wide each is", SHARES, "half"),
+        Choice("tall", "how tall each is", SHARES, "three_quarters"),
+        Choice("relief", "whether they stand out", RELIEFS, "flat"),
+        Length("deep", "how far they stand out", 6.0, 0.5, 1000.0),
+    ),
+    in_view={"one_point": Rectangles, "two_point": Rectangles, "three_point": Rectangles},
+    hangs="on_face",
+    can_lie_on=lambda panel: panel.is_whole,
+)

@@ -1,0 +1,125 @@
+"""Where on a face do rectangles lie? A part of it is taken and divided equally; each part holds one in its middle.
+
+Places are shares ``(along, up)`` of the face.
+"""
+
+import math
+import re
+from dataclasses import dataclass
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import Place
+from orthopsis.core.things.values import Values
+
+MOST_IN_A_ROW = 24
+MOST_RECTANGLES = 240
+SHARES = {
+    "whole": "the whole",
+    "three_quarters": "three quarters",
+    "two_thirds": "two thirds",
+    "half": "half",
+    "third": "a third",
+}
+_SIZES = {"whole": 1.0, "three_quarters": 3 / 4, "two_thirds": 2 / 3, "half": 1 / 2, "third": 1 / 3}
+_RATIO = re.compile(r"^(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?)$")
+STEPS = 24
+"""Into so many parts a face is thought divided while the taken part is dragged."""
+
+NEARLY = 1e-6
+"""A face this little shorter than a whole number of marks has that many."""
+
+Corners = tuple[Place, Place, Place, Place]
+"""Of a rectangle: low at the first edge, low far from it, high far, high at it."""
+
+
+@dataclass(frozen=True, slots=True)
+class Layout:
+    """Where the rectangles begin and end: along from the first edge, up from the foot, as shares of the face."""
+
+    along: tuple[tuple[float, float], ...]
+    up: tuple[tuple[float, float], ...]
+
+    @property
+    def rectangles(self) -> tuple[Corners, ...]:
+        """The corners of each, row by row from the foot."""
+        return tuple(
+            ((left, low), (right, low), (right, high), (left, high))
+            for low, high in self.up
+            for left, right in self.along
+        )
+
+
+def layout_of(values: Values, marks: tuple[float, float]) -> Layout:
+    """Return where the rectangles lie: equally large and equally far apart, on marks of the ruler where it has room.
+
+    Args:
+        marks: how many marks of the ruler the face is long, along and up; 0 where no ruler measures it.
+
+    Raises:
+        GeometryError: a ratio that cannot be read, or too many rectangles.
+    """
+    columns, rows = int(values.word("columns")), int(values.word("rows"))
+    if columns * rows > MOST_RECTANGLES:
+        raise GeometryError(
+            "too_many_rectangles",
+            f"{columns * rows} rectangles are too many to draw.",
+            f"Take at most {MOST_RECTANGLES}.",
+            about="rows",
+            nearest=str(MOST_RECTANGLES // columns),
+        )
+    along = _parts(taken(values, "along"), columns, _SIZES[values.word("wide")], marks[0])
+    return Layout(along, _parts(taken(values, "up"), rows, _SIZES[values.word("tall")], marks[1]))
+
+
+def taken(values: Values, name: str) -> tuple[float, float]:
+    """Return from where to where the face is taken, along or up.
+
+    Raises:
+        GeometryError: it is no ratio of three numbers, or nothing is taken.
+    """
+    found = _RATIO.match(" ".join(values.word(name).split()))
+    before, mine, after = (float(number.replace(",", ".")) for number in found.groups()) if found else (0.0, 0.0, 0.0)
+    whole = before + mine + after
+    if mine <= 0:
+        raise GeometryError(
+            "not_taken",
+            f"“{values.word(name)[:40]}” does not say which part of the face is taken.",
+            "Type three numbers: free, taken, free, such as 1:6:1.",
+            about=name,
+            nearest="1:6:1",
+        )
+    return before / whole, (before + mine) / whole
+
+
+def ratio_of(start: float, end: float) -> str:
+    """Return the ratio in small whole numbers that says from where to where a face is taken."""
+    low = min(max(round(start * STEPS), 0), STEPS - 1)
+    high = min(max(round(end * STEPS), low + 1), STEPS)
+    numbers = (low, high - low, STEPS - high)
+    common = math.gcd(*numbers)
+    return ":".join(str(number // common) for number in numbers)
+
+
+def _parts(part: tuple[float, float], count: int, size: float, marks: float) -> tuple[tuple[float, float], ...]:
+    """Return from where to where each part reaches, in shares."""
+    each = (part[1] - part[0]) / count
+    start, wide = part[0] + each * (1 - size) / 2, each * size
+    return _on_marks(start, each, wide, count, marks) or tuple(
+        (start + each * i, start + each * i + wide) for i in range(count)
+    )
+
+
+def _on_marks(start: float, each: float, wide: float, count: int, marks: float) -> tuple[tuple[float, float], ...]:
+    """Return the same parts on marks of a ruler; nothing where its marks are too coarse for them."""
+    if marks <= 0:
+        return ()
+    first, own, room = round(start * marks), round(wide * marks), math.floor(marks + NEARLY)
+    step = round(each * marks) if count > 1 else 0
+    is_apart = wide < each
+    if own < 1 or (count > 1 and step < own + is_apart):
+        return ()
+    while first > 0 and first + step * (count - 1) + own > room:
+        first -= 1
+    if first + step * (count - 1) + own > room:
+        return ()
+    return tuple(((first + step * i) / marks, (first + step * i + own) / marks) for i in range(count))

@@ -1,0 +1,86 @@
+"""Rectangles as a thing: their sentence, moves and handles."""
+
+from collections.abc import Mapping
+from functools import partial
+
+import numpy as np
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.rectangles.layout import ratio_of, taken
+from orthopsis.core.things.rectangles.recipe import recipe
+from orthopsis.core.things.rectangles.shape import RectangleShapes
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Handle
+
+RELIEFS = {"flat": "flat on it", "out": "out of it"}
+
+
+class Rectangles(RectangleShapes):
+    """Rectangles on a face, in rows and columns."""
+
+    sentence: tuple[Clause, ...] = (
+        Clause("{columns} along and {rows} up, each {wide} of its part wide and {tall} of it tall. "),
+        Clause("Free, taken, free: {along} along the face, {up} up. They are {relief}", {"relief": ("flat",)}),
+        Clause("Free, taken, free: {along} along the face, {up} up. They stand {relief}, {deep}", {"relief": ("out",)}),
+        Clause("."),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for new ones: a row of three windows."""
+        return {"along": "1:6:1", "up": "1:3:1", "columns": "3", "rows": "1", "wide": "half", "tall": "three_quarters"}
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(recipe(self))
+
+    @cached_property
+    def handles(self) -> Mapping[str, Handle]:
+        """The two corners of the part of the face that is taken, and how far they stand out."""
+        (left, right), (low, high) = (taken(self.values, name) for name in ("along", "up"))
+        at = [
+            Point(x, y) for x, y in self.setting.frame.eye.see(self.panel.places([(left, low), (right, high)])).tolist()
+        ]
+        changes = ("along", "up")
+        found = {
+            "begin": Handle("Move where they begin", at[0], changes, partial(self._drag, is_end=False), "corner"),
+            "end": Handle("Move where they end", at[1], changes, partial(self._drag, is_end=True), "size"),
+        }
+        if self.stands_out:
+            found["deep"] = Handle("Change how far they stand out", self.first_out, ("deep",), self._drag_deep)
+        return found
+
+    def _drag(self, at: Point, *, is_end: bool) -> Mapping[str, Value]:
+        place = self._share_at(at)
+        if place is None:
+            return {}
+        changed: dict[str, Value] = {}
+        for name, share in zip(("along", "up"), place, strict=True):
+            start, end = taken(self.values, name)
+            changed[name] = ratio_of(start, max(share, start)) if is_end else ratio_of(min(share, end), end)
+        return changed
+
+    def _share_at(self, at: Point) -> Place | None:
+        """Return where on the face a place of the page lies; none if the line of sight runs along the face."""
+        sight = self.setting.frame.eye.ray(at)
+        try:
+            along, up, _ = np.linalg.solve(np.column_stack((*self.panel.axes, -sight)), -np.array(self.panel.start))
+        except np.linalg.LinAlgError:
+            return None
+        return (float(along), float(up))
+
+    def _drag_deep(self, at: Point) -> Mapping[str, Value]:
+        start, end = self.page[0][0], self.first_out
+        reach = distance(start, end)
+        along = ((at.x - start.x) * (end.x - start.x) + (at.y - start.y) * (end.y - start.y)) / reach
+        return {"deep": max(along, self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """How far they stand out."""
+        return {"deep": (self.page[0][0], self.first_out)} if self.stands_out else {}

@@ -1,0 +1,83 @@
+"""What a teacher says while rectangles are drawn on a face: windows, doors, and what stands out of a wall."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+RECTANGLE: dict[str, StepPhrases] = {
+    "rectangles.first_counted": StepPhrases(
+        "the first one on the {face}",
+        (
+            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its "
+            "{first_end}. Mark "
+            "the corners where they cross: {crossings}. Join them: {rule_count} lines.",
+            "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
+            "{crossings}. Mark them and join them: {rules}.",
+            "The first one, from crossing to crossing, light lines counted along from the {edge} and from its "
+            "{first_end}, which are 0: {crossings}; {rules}.",
+        ),
+        "Its sides run as the edges of the face do.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+    ),
+    "rectangles.more_counted": StepPhrases(
+        "the others on the {face}",
+        (
+            "Draw the others between the next light lines in the same way. Count: {rule_count} lines.",
+            "Draw the others likewise, between the next light lines: {rules}.",
+            "The others likewise: {rules}.",
+        ),
+        "They lie between the same light lines, smaller with distance.",
+        "Leaving one out: count them.",
+        "ruler",
+    ),
+    "rectangles.first_measured": StepPhrases(
+        "the first one on the {face}",
+        (
+            "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. "
+            "Join them: "
+            "{rule_count} lines.",
+            "From the lower left of the {face} of {other} measure the corners, across and up: {offsets}. Join them: "
+            "{rules}.",
+            "The first one true on the {face} of {other}, its corners across and up from the lower left: {offsets}; "
+            "{rules}.",
+        ),
+        "What lies on a face that is drawn true is drawn true.",
+        "Adding up measures: measure each corner from the same edge.",
+        "ruler and set square",
+    ),
+    "rectangles.more_measured": StepPhrases(
+        "the others on the {face}",
+        (
+            "Draw the others with the same measures, equally far apart. Count: {rule_count} lines.",
+            "Draw the others with the same measures and the same spaces: {rules}.",
+            "The others likewise, equally far apart: {rules}.",
+        ),
+        "On a face that is drawn true equal things are equally large.",
+        "Guessing the spaces.",
+        "ruler and set square",
+    ),
+    "rectangles.first_out": StepPhrases(
+        "the first one stands out",
+        (
+            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} out from the wall. From there "
+            "draw its front like the one on the wall, and join the corners that show. Count: {count}.",
+            "From its first corner measure {deep} out, along the line that runs {outward}. Draw its front from there, "
+            "like the one on the wall, and join the corners that show: {lines}.",
+            "It stands out by {deep}, along the line that runs {outward}; its front likewise, and the edges that show: "
+            "{lines}.",
+        ),
+        "What stands out of a wall runs to the other point, as its corner does.",
+        "Drawing the front as large as on the wall, where it comes nearer.",
+        "ruler and set square",
+    ),
+    "rectangles.more_out": StepPhrases(
+        "the others stand out",
+        (
+            "Draw the others out in the same way. Their fronts lie in one line with the first one's. Count: {count}.",
+            "Draw the others out likewise, their fronts in line with the first one's: {lines}.",
+            "The others likewise, in line with the first one's front: {lines}.",
+        ),
+        "All of them stand out equally far in truth.",
+        "Measuring each of them: farther away it is less.",
+        "ruler and set square",
+    ),
+}
