@@ -5,7 +5,7 @@ import sys
 from pathlib import Path
 
 from grids import grid_of_boxes, word
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight
 from report import report, times_ms

@@ -10,7 +10,7 @@ from grids import grid_of_boxes, rows_of_letters, word
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.built import forget
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.scene.prepared import prepare
 from report import report, times_ms

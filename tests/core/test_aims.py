@@ -11,7 +11,8 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.construct.moves import Measure, Move, RuleToPoint
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point

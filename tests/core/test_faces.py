@@ -17,7 +17,7 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.built import forget
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.editing.edit_things import move_thing, remove_thing
 from orthopsis.core.errors import GeometryError

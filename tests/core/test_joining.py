@@ -9,7 +9,7 @@ from scenes import VIEWS, assert_same_point
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw

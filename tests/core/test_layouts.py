@@ -11,7 +11,7 @@ from conftest import exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.own_sheet import own_sheet

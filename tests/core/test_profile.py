@@ -10,7 +10,7 @@ from scenes import VIEWS, assert_same_point, profiles
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import HandlePlace
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.editing import edit
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw

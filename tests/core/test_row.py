@@ -13,7 +13,7 @@ from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.editing.edit_things import remove_thing
 from orthopsis.core.editing.edit_together import drag_together

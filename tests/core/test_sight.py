@@ -8,7 +8,7 @@ from hypothesis import given, settings
 from scenes import exercises
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 from orthopsis.core.sight.solid import faces_toward_eye

@@ -5,7 +5,8 @@ import pytest
 from conftest import box, exercise_of
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.scene.prepared import prepare, setting_of

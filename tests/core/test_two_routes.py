@@ -10,7 +10,7 @@ from scenes import VIEWS, assert_same_point, exercises, profiles, words
 from conftest import box, exercise_of
 from orthopsis.core.construct.moves import RuleToPoint
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.plane.homogeneous import join, meet, offset
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight

@@ -5,7 +5,7 @@ import shapely
 from shapely import Polygon
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.solid import Face, Solid
 

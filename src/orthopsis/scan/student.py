@@ -14,7 +14,8 @@ from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.check.tones import ToneArea, tone_areas
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.scene.prepared import adornments, prepare

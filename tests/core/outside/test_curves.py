@@ -14,7 +14,7 @@ from scenes import rounded
 from skimage.measure import EllipseModel
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.plane.arc import QUARTER_RAD, Arc
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.scene.prepared import prepare

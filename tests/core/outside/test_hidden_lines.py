@@ -15,7 +15,7 @@ from scenes import VIEWS, profiles, words
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
 

@@ -13,7 +13,7 @@ from scenes import assert_same_point, exercises, profiles
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import solve
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.plane.cross_ratio import cross_ratio
 from orthopsis.core.plane.homogeneous import HORIZONTAL, Point, join, meet
 from orthopsis.core.scene.prepared import prepare

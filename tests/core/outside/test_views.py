@@ -15,7 +15,7 @@ from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point
 
 from conftest import exercise_of
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 from orthopsis.core.plane.triangle import orthocentre

@@ -8,7 +8,7 @@ from orthopsis.core.advice.sheet import on_marks, on_sheet, on_time
 from orthopsis.core.advice.things import on_crossing, on_thing, seek_place
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import Advice, CureEdit, Step
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import prepare

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.advice.things import on_body
 from orthopsis.core.drawing.answer import Advice, CureEdit
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.scene.joining import faces_for
 from orthopsis.core.scene.placed import Placed

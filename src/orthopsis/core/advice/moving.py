@@ -4,7 +4,7 @@ from collections.abc import Callable, Mapping, Sequence
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import Advice, CureEdit
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import prepare

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 
 from orthopsis.core.drawing.answer import Advice, Cure, CureEdit
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.wording.advice import ADVICE

@@ -6,7 +6,7 @@ from collections.abc import Iterator, Sequence
 from orthopsis.core.advice.keep import same_in_the_world
 from orthopsis.core.advice.piece import drawn_points, piece
 from orthopsis.core.drawing.answer import Advice, CureEdit
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance

@@ -5,7 +5,7 @@ from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.drawing.answer import Advice, CureEdit, Step
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sheet.ruler import round_to

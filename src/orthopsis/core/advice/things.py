@@ -10,7 +10,7 @@ from orthopsis.core.advice.piece import drawn_points, piece
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
 from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.drawing.answer import Advice, CureEdit
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.drawing.toned import toned_faces
 from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.scene.placed import Placed

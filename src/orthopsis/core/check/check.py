@@ -16,7 +16,8 @@ from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.lesson.hands import HAND_ERROR_MM
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import adornments, prepare

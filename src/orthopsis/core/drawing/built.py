@@ -6,9 +6,13 @@ are not built again.
 
 from dataclasses import dataclass
 from functools import lru_cache
+from threading import RLock
+
+from cachetools import LRUCache, cached
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
+from orthopsis.core.drawing.lines import EdgePieces, LineBlock, light_block
 from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sight.hidden import Seen
@@ -31,6 +35,8 @@ class Built:
         page: its corners as the eye sees them, page mm.
         faces: the faces that show, the far ones first.
         outward: names of the faces whose outer side is seen.
+        light_names, light: the full names of its light lines, and the lines.
+        edges: its edges as lines.
     """
 
     moves: tuple[Move, ...]
@@ -40,6 +46,9 @@ class Built:
     page: dict[str, tuple[float, float]]
     faces: tuple[Face, ...]
     outward: frozenset[str]
+    light_names: tuple[str, ...]
+    light: LineBlock
+    edges: EdgePieces
 
 
 def build(placed: Placed) -> Built:
@@ -51,7 +60,18 @@ def build(placed: Placed) -> Built:
     return _build(placed.standing)
 
 
-@lru_cache(maxsize=1024)
+MOST_KEPT = 60_000
+"""So many moves and corners are kept, built: some 150 MB of words, or the boxes of thirty full sheets."""
+
+
+def _weight(built: Built) -> int:
+    return len(built.moves) + len(built.solid.names) + 1
+
+
+_KEPT: LRUCache[Standing, Built] = LRUCache(maxsize=MOST_KEPT, getsizeof=_weight)
+
+
+@cached(_KEPT, lock=RLock())
 def _build(standing: Standing) -> Built:
     setting, moves, solid = standing.setting, standing.recipe, standing.solid
     given = _given(setting.frame)
@@ -62,20 +82,26 @@ def _build(standing: Standing) -> Built:
     lines = _given_lines(setting)
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     page = solid.picture(setting.frame.eye)
+    own_points = {name: point for name, point in board.points.items() if name not in given}
+    own_lines = {name: line for name, line in board.lines.items() if name not in lines}
+    light_names, light = light_block(own_lines.values())
     return Built(
         moves,
-        {name: point for name, point in board.points.items() if name not in given},
-        {name: line for name, line in board.lines.items() if name not in lines},
+        own_points,
+        own_lines,
         solid,
         page,
         tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
         frozenset(face.name for face in faces_toward_eye(solid, page)),
+        light_names,
+        light,
+        EdgePieces(standing.values.name, own_points, own_lines),
     )
 
 
 def forget() -> None:
     """Forget what was built, so that a measurement begins with nothing."""
-    _build.cache_clear()
+    _KEPT.clear()
 
 
 def _given_lines(setting: Setting) -> dict[str, Ruled]:

@@ -5,9 +5,9 @@ constructed curve.
 """
 
 import math
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 
-from orthopsis.core.construct.engine import Board
+from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.drawing.answer import Place
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.sight.hidden import Piece
@@ -24,14 +24,16 @@ def bend(arc: Arc, start_rad: float, end_rad: float) -> list[Place]:
     return [at.xy for at in arc.places(angles)] if angles else []
 
 
-def curve_pieces(board: Board, thing: str, pieces: Sequence[Piece]) -> Iterator[tuple[Piece, Arc, tuple[float, float]]]:
+def curve_pieces(
+    lines: Mapping[str, Ruled], thing: str, pieces: Sequence[Piece]
+) -> Iterator[tuple[Piece, Arc, tuple[float, float]]]:
     """Yield the pieces of the constructed curves: one piece that looks like it, the curve, and its angles.
 
     Curves that the hand never made, because they are hidden, are left out.
     """
     held: tuple[Piece, tuple[float, float]] | None = None
     for piece in pieces:
-        if piece.edge.angles is None or f"{thing}.{piece.edge.name}" not in board.lines:
+        if piece.edge.angles is None or f"{thing}.{piece.edge.name}" not in lines:
             continue
         low, high = piece.edge.angles
         span = (low + piece.start * (high - low), low + piece.end * (high - low))
@@ -39,10 +41,10 @@ def curve_pieces(board: Board, thing: str, pieces: Sequence[Piece]) -> Iterator[
             held = (held[0], (held[1][0], span[1]))
             continue
         if held is not None:
-            yield held[0], _arc(board, thing, held[0]), held[1]
+            yield held[0], _arc(lines, thing, held[0]), held[1]
         held = (piece, span)
     if held is not None:
-        yield held[0], _arc(board, thing, held[0]), held[1]
+        yield held[0], _arc(lines, thing, held[0]), held[1]
 
 
 def _goes_on(held: tuple[Piece, tuple[float, float]], piece: Piece, span: tuple[float, float]) -> bool:
@@ -51,7 +53,7 @@ def _goes_on(held: tuple[Piece, tuple[float, float]], piece: Piece, span: tuple[
     return alike and abs(at - span[0]) <= SAME_PLACE
 
 
-def _arc(board: Board, thing: str, piece: Piece) -> Arc:
-    arc = board.lines[f"{thing}.{piece.edge.name}"].arc
+def _arc(lines: Mapping[str, Ruled], thing: str, piece: Piece) -> Arc:
+    arc = lines[f"{thing}.{piece.edge.name}"].arc
     assert arc is not None
     return arc

@@ -12,7 +12,7 @@ from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.sheet import on_marks
 from orthopsis.core.advice.things import said_of
 from orthopsis.core.document.document import Exercise, ThingDocument
-from orthopsis.core.drawing.picture import Solved, solve
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import prepare, setting_of

@@ -3,7 +3,8 @@
 from orthopsis.core.advice.advise import advise
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
-from orthopsis.core.drawing.picture import picture, solve
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.scene.prepared import Prepared, prepare

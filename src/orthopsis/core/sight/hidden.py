@@ -68,7 +68,7 @@ class _Segments:
     hidden_below: Index
 
 
-@lru_cache(maxsize=1024)
+@lru_cache(maxsize=256)
 def pieces_alone(solid: Solid, eye: Eye, *, see_through: bool) -> tuple[Piece, ...]:
     """Return the seen and hidden pieces of a solid's edges as far as it hides them itself, in edge order."""
     return tuple(Sight([Seen(solid, eye, see_through)]).pieces()[0])

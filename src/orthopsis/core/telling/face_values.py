@@ -3,7 +3,7 @@
 from orthopsis.core.construct.moves import MeasureAlong, ShareAlong
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.steps import Breath
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.view.frame import Way

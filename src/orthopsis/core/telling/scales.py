@@ -9,7 +9,7 @@ from collections.abc import Iterable, Mapping
 from orthopsis.core.construct.moves import Cross, Offset
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.answer import Place, Scale, ScaleMark
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 
 

@@ -20,7 +20,7 @@ from orthopsis.core.construct.moves import (
     Slide,
 )
 from orthopsis.core.construct.steps import Breath
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
 from orthopsis.core.things.parameters import Length

@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.drawing.answer import Step
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.scales import scales

@@ -6,7 +6,7 @@ needs and what needs it allow; setting up comes first and finishing last.
 
 from orthopsis.core.document.document import Exercise, StepChange
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
-from orthopsis.core.drawing.picture import Solved
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
 from orthopsis.core.wording.setup_steps import POINT_DONE
 

@@ -6,8 +6,8 @@ made from a ``ThingKind``. Nothing outside a thing's own module knows it by name
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
-from functools import lru_cache
 from typing import Literal
+from weakref import WeakValueDictionary
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -64,7 +64,15 @@ class ThingKind:
 
     def stand(self, values: Values, setting: Setting) -> Standing:
         """Return one of this kind where it stands; while its values and setting stay, it is the same object."""
-        return _standing(self, values, setting)
+        key = (self, values, setting)
+        standing = _STANDING.get(key)
+        if standing is None:
+            standing = _STANDING[key] = _standing(self, values, setting)
+        return standing
+
+
+_STANDING: WeakValueDictionary[tuple[ThingKind, Values, Setting], Standing] = WeakValueDictionary()
+"""What stands somewhere now; it goes when nobody holds it any more, so that who keeps what is drawn keeps this too."""
 
 
 def is_held(kind: ThingKind, setting: Setting) -> bool:
@@ -74,7 +82,6 @@ def is_held(kind: ThingKind, setting: Setting) -> bool:
     return setting.anchor is not None and setting.anchor.in_line is not None
 
 
-@lru_cache(maxsize=1024)
 def _standing(kind: ThingKind, values: Values, setting: Setting) -> Standing:
     how = kind.in_view.get(setting.frame.kind, Standing)
     if kind.hangs and not is_held(kind, setting):
