@@ -36,9 +36,9 @@ def desk(page: Page) -> None:
     page.get_by_label("Move the box: Quay crate").focus()
 
 
-def desk_cubes(page: Page) -> None:
-    page.goto("/desk/2")
-    page.locator(".handle").first.wait_for()
+def desk_house(page: Page) -> None:
+    page.goto("/desk/30")
+    page.get_by_label("Change the height of the ridge: Roof").focus()
 
 
 def desk_two_points(page: Page) -> None:
@@ -142,7 +142,7 @@ def register(page: Page) -> None:
 
 
 VIEWS: dict[str, Callable[[Page], None]] = {
-    "today": today, "desk": desk, "desk-cubes": desk_cubes, "desk-two-points": desk_two_points,
+    "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
     "desk-letters": desk_letters, "desk-from-above": desk_from_above, "desk-word": desk_word,
     "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,

@@ -1690,6 +1690,10 @@ export interface components {
             kind: string;
             /** Title */
             title: string;
+            /** Adds */
+            adds: string;
+            /** Hangs */
+            hangs: boolean;
         };
         /**
          * LeftOut

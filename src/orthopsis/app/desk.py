@@ -183,12 +183,14 @@ class KindLine(BaseModel):
 
     kind: str
     title: str
+    adds: str
+    hangs: bool
 
 
 @router.get("/kinds")
 def kinds() -> list[KindLine]:
     """Return the kinds of things."""
-    return [KindLine(kind=k.kind, title=k.title) for k in KINDS.values()]
+    return [KindLine(kind=k.kind, title=k.title, adds=k.adds, hangs=bool(k.hangs)) for k in KINDS.values()]
 
 
 @router.post("/draw", response_model=DeskAnswer)

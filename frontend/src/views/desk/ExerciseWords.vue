@@ -16,6 +16,8 @@ const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
 const exercise = useExercise()
 const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
+/** What hangs on another thing is offered once there is one. */
+const offered = computed(() => (kinds.value ?? []).filter((kind) => !kind.hangs || things.value.length > 0))
 const root = ref<HTMLElement>()
 const sentences = computed(() => exercise.drawing?.sentences ?? [])
 const things = computed(() => sentences.value.filter((s) => thingNumber(s.about) >= 0))
@@ -216,8 +218,8 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
     <div class="add">
-      <button v-for="kind in kinds ?? []" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
-        Add a {{ kind.title.toLowerCase() }}
+      <button v-for="kind in offered" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
+        Add {{ kind.adds }}
       </button>
     </div>
   </section>

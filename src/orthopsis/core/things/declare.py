@@ -42,6 +42,7 @@ class ThingKind:
         is_late: whether it is drawn after all other things.
         can_lie_on: whether it can lie on a face like this.
         lies_says: what its sentence says before the face.
+        adding: what is said of adding one, where that is not ``a`` and its title.
     """
 
     kind: str
@@ -52,11 +53,17 @@ class ThingKind:
     is_late: bool = False
     can_lie_on: Callable[[Panel], bool] = _any_face
     lies_says: str = " It lies on "
+    adding: str = ""
 
     @property
     def lies_on_face(self) -> bool:
         """Whether it stands on a face of another thing."""
         return self.hangs == "on_face"
+
+    @property
+    def adds(self) -> str:
+        """What a new one is called by the one who adds it: ``a box``."""
+        return self.adding or f"a {self.title.lower()}"
 
     def parameter(self, name: str) -> Parameter:
         """Return the declared parameter of that name."""

@@ -25,5 +25,6 @@ RECTANGLES = ThingKind(
     ),
     in_view={"one_point": Rectangles, "two_point": Rectangles, "three_point": Rectangles},
     hangs="on_face",
+    adding="windows",
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -163,7 +163,7 @@ def _blocks(count: int, families: tuple[str, str], out: str, turned: tuple[str, 
     for part in (RectangleShapes.part(k) for k in range(count)):
         wall, front = ([f"{part}.{end}{corner}" for corner in CORNERS] for end in ("", "front."))
         names += [name for pair in zip(wall, front, strict=True) for name in pair]
-        mine = [Face(f"{part}.front", tuple(front), turned[0])]
+        mine = [Face(f"{part}.front", tuple(front), turned[0]), Face(f"{part}.wall", tuple(wall[::-1]), "back")]
         for i, side in enumerate(SIDES):
             j = (i + 1) % 4
             mine.append(Face(f"{part}.{side}", (front[j], front[i], wall[i], wall[j]), turned[i + 1]))
