@@ -90,7 +90,7 @@ def trial(page: Page) -> None:
 
 def ready(page: Page) -> None:
     page.goto("/desk")
-    page.get_by_role("button", name="New exercise").click()
+    page.get_by_role("button", name="New exercise", exact=True).click()
     page.get_by_role("button", name="Two true cubes, two points", exact=True).wait_for()
     page.wait_for_load_state("networkidle")
 

@@ -14,7 +14,7 @@ pytestmark = [
 
 def empty_sheet(desk: Page, address: str, kind: str = "") -> None:
     desk.goto(f"{address}/desk")
-    desk.get_by_role("button", name="New exercise").click()
+    desk.get_by_role("button", name="New exercise", exact=True).click()
     desk.get_by_role("button", name="An empty sheet").click()
     if kind:
         desk.get_by_role("button", name="kind: One point").first.click()
@@ -68,7 +68,7 @@ def test_a_roof_is_raised_its_point_taped_on_and_its_steps_shown(desk: Page, add
 
 def test_windows_are_offered_with_a_wall_and_counted_in_the_sentence(desk: Page, address: str) -> None:
     desk.goto(f"{address}/desk")
-    desk.get_by_role("button", name="New exercise").click()
+    desk.get_by_role("button", name="New exercise", exact=True).click()
     desk.get_by_role("button", name="An empty sheet").click()
     expect(desk.get_by_role("button", name="Add a box")).to_be_visible()
     expect(desk.get_by_role("button", name="Add windows")).to_have_count(0)

@@ -29,7 +29,7 @@ def drag(desk: Page, label: str, dx: float, dy: float) -> None:
 
 
 def begin_empty(desk: Page) -> None:
-    desk.get_by_role("button", name="New exercise").click()
+    desk.get_by_role("button", name="New exercise", exact=True).click()
     desk.get_by_role("button", name="An empty sheet").click()
 
 
@@ -176,7 +176,9 @@ def test_two_windows_ask_instead_of_overwriting(desk: Page, address: str) -> Non
     open_first(desk, address)
     other = desk.context.new_page()
     other.goto(desk.url)
+    count = desk.locator("article.thing").count()
     other.get_by_role("button", name="Add a box").click()
+    expect(other.locator("article.thing")).to_have_count(count + 1)
     expect(other.locator(".state")).to_have_text("kept")
     desk.get_by_role("button", name="Add a box").click()
     expect(desk.get_by_text("Changed in another window")).to_be_visible()

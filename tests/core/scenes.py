@@ -247,7 +247,7 @@ def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
-def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out")) -> Exercise:
+def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exercise:
     """Return a box anywhere with rectangles on a face of it that is drawn."""
     exercise = draw(exercises(most=1))
     faces = sorted(faces_of(exercise))

@@ -6,6 +6,7 @@ from typing import Any
 
 import numpy as np
 import pytest
+import shapely
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point, windowed
@@ -15,7 +16,7 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved, solve
-from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
@@ -24,6 +25,7 @@ from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight
 from orthopsis.core.sight.solid import faces_toward_eye
 from orthopsis.core.things.rectangles.layout import STEPS, ratio_of
+from orthopsis.core.things.rectangles.shape import CORNERS
 
 LOFT = {
     "kind": "box", "name": "Loft", "left": 200.0, "bottom": 60.0, "height": 90.0, "left_by": "measured",
@@ -62,7 +64,7 @@ def test_every_corner_is_where_the_eye_sees_it(exercise: Exercise) -> None:
 
 
 @settings(max_examples=200)
-@given(windowed(reliefs=("out",)))
+@given(windowed(reliefs=("out", "in")))
 def test_every_edge_that_is_seen_was_drawn_between_corners_of_the_hand(exercise: Exercise) -> None:
     found = solved(exercise)
     lines, solid = found.board.lines, found.seen[1].solid
@@ -136,6 +138,72 @@ def test_all_stand_out_equally_far_in_truth_and_measured_once(view: str, by: str
     assert math.dist(near.xy, front.xy) == pytest.approx(7.0)
 
 
+@settings(max_examples=150)
+@given(windowed(reliefs=("in",)))
+def test_inside_is_seen_only_through_the_opening(exercise: Exercise) -> None:
+    found = solved(exercise)
+    solid, host = found.seen[1].solid, found.seen[0]
+    on_the_ground = found.prepared.things[1].standing.layout.up[0][0] == 0.0
+    assume(not host.see_through and not host.solid.is_open and not on_the_ground)
+    page = solid.picture(found.seen[1].eye)
+    for piece in Sight(found.seen).pieces()[1]:
+        if not piece.visible or "front" not in piece.edge.name:
+            continue
+        start, end = (np.array(page[name]) for name in (piece.edge.start, piece.edge.end))
+        number = piece.edge.name.partition(".")[0]
+        rim = shapely.Polygon([page[f"{number}.{corner}"] for corner in CORNERS]).buffer(1e-3)
+        middle = start + (piece.start + piece.end) / 2 * (end - start)
+        assert rim.covers(shapely.Point(middle)), piece.edge.name
+
+
+@pytest.mark.parametrize(
+    ("view", "by"), [("one_point", "face_front"), ("two_point", "face_left"), ("from_above", "face_top")]
+)
+def test_what_is_sunk_is_cut_out_of_the_wall(view: str, by: str) -> None:
+    found = solved(loft(view, by, columns="2", relief="in", deep=6.0))
+    (face,) = (face for face in found.seen[0].solid.faces if face.holes)
+    assert face.name == by.removeprefix("face_")
+    assert len(face.holes) == 2
+    toned = [
+        f
+        for f in draw(loft(view, by, columns="2", relief="in", deep=6.0)).faces
+        if f.thing == "Loft" and len(f.loops) > 1
+    ]
+    assert [len(f.loops) for f in toned] == [3]
+
+
+@pytest.mark.parametrize(("field", "ratio"), [("along", "0:1:1"), ("along", "2:1:0"), ("up", "1:3:0")])
+def test_what_is_sunk_leaves_a_rim_but_a_door_may_reach_the_ground(field: str, ratio: str) -> None:
+    draw(loft("two_point", relief="in", deep=4.0, along="1:2:1", up="0:3:1", tall="whole"))
+    with pytest.raises(GeometryError) as refused:
+        draw(loft("two_point", relief="in", deep=4.0, columns="1", wide="whole", tall="whole", **{field: ratio}))
+    assert (refused.value.code, refused.value.about) == ("no_wall_left", f"things.1.{field}")
+
+
+def test_what_is_sunk_leaves_some_wall_between() -> None:
+    with pytest.raises(GeometryError) as refused:
+        draw(loft("two_point", relief="in", deep=4.0, wide="whole", columns="3"))
+    assert refused.value.about == "things.1.wide"
+    draw(
+        type_at(
+            loft("two_point", relief="in", deep=4.0, wide="whole", columns="3"), "things.1.wide", refused.value.nearest
+        )
+    )
+
+
+def test_sunk_through_the_wall_is_refused_with_the_most_that_works() -> None:
+    with pytest.raises(GeometryError) as refused:
+        draw(loft("two_point", "face_right", relief="in", deep=300.0))
+    assert (refused.value.code, refused.value.about) == ("too_deep", "things.1.deep")
+    draw(
+        set_at(
+            loft("two_point", "face_right", relief="in", deep=300.0),
+            "things.1.deep",
+            float(refused.value.nearest.split()[0]),
+        )
+    )
+
+
 def test_one_is_told_fully_and_the_others_in_one_step() -> None:
     steps = {step.title: step for step in draw(loft("two_point", columns="4", rows="3", relief="out")).steps}
     first, more = (steps[f"Windows: the {which} on the right side"] for which in ("first one", "others"))
@@ -188,7 +256,7 @@ def test_new_ones_lie_on_the_last_thing_that_has_a_face() -> None:
     )
 
 
-@pytest.mark.parametrize("relief", ["flat", "out"])
+@pytest.mark.parametrize("relief", ["flat", "out", "in"])
 def test_a_perfect_answer_is_perfect(relief: str) -> None:
     exercise = loft("two_point", "face_right", columns="2", relief=relief, deep=9.0)
     lines = [line for line in draw(exercise).lines if line.role in ("edge", "detail") and line.visible and line.thing]

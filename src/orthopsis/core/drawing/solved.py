@@ -11,6 +11,7 @@ from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.built import Built, build
 from orthopsis.core.drawing.lines import light_block
+from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
@@ -61,7 +62,7 @@ def solve(prepared: Prepared) -> Solved:
     for names, block in light:
         light_ids |= {name: len(lines) + i for i, name in enumerate(names)}
         lines += block.numbered(len(lines))
-    seen = [_seen(placed, thing.solid) for placed, thing in zip(prepared.things, built, strict=True)]
+    seen = [_seen(prepared, placed, thing.solid) for placed, thing in zip(prepared.things, built, strict=True)]
     first = len(lines)
     _add_final(lines, prepared, seen, built)
     _add_behind(lines, prepared, board, seen, built)
@@ -86,8 +87,15 @@ def _drawing_order(prepared: Prepared) -> list[int]:
     return order
 
 
-def _seen(placed: Placed, solid: Solid) -> Seen:
-    """Return a solid for sight, enlarged about the eye where it is joined to another: its picture stays."""
+def _seen(prepared: Prepared, placed: Placed, solid: Solid) -> Seen:
+    """Return a solid for sight, with the holes that others cut out of it.
+
+    It is enlarged about the eye where it is joined to another: its picture stays.
+    """
+    for other in prepared.things:
+        anchor = other.setting.anchor
+        if anchor is not None and anchor.thing == placed.values.name and other.standing.holes:
+            solid = pierced(solid, other.standing)
     if placed.factor != 1.0:
         solid = enlarged(solid, placed.factor)
     return Seen(solid, placed.setting.frame.eye, placed.standing.is_see_through, placed.layer)

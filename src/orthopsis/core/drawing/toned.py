@@ -1,6 +1,6 @@
 """Which tone has each face that shows, and the fields that patterns put on it? Far faces come first."""
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 
 from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built
@@ -27,7 +27,8 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
             faces = painted_together([seen[i] for i in group])
         for i, face in faces:
             thing = built[group[i]]
-            loops: list[list[Place]] = [[thing.page[c] for c in loop] for loop in face.loops]
+            page = thing.page if seen[group[i]].solid is thing.solid else _page(seen[group[i]])
+            loops: list[list[Place]] = [[page[c] for c in loop] for loop in face.loops]
             is_outer = face.name in thing.outward
             tone = face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light)
             placed = prepared.things[group[i]]
@@ -37,6 +38,11 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
             for by, own in fields.get((name, face.name), ()):
                 result.append(TonedFace(thing=by, name=face.name, loops=own, tone=CONTRAST[tone]))
     return result
+
+
+def _page(seen: Seen) -> Mapping[str, Place]:
+    """Return the corners of a solid on the page, those of holes in it too."""
+    return seen.solid.picture(seen.eye)
 
 
 def _fields(prepared: Prepared) -> dict[tuple[str, str], list[tuple[str, list[list[Place]]]]]:

@@ -19,6 +19,7 @@ from orthopsis.core.things.parameters import PLACE, Value
 from orthopsis.core.things.setting import Anchor, Joint, Setting
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim, AimRole
+from orthopsis.core.view.eye import Array
 
 
 @dataclass(frozen=True, slots=True)
@@ -142,6 +143,11 @@ class Standing:
     def made(self) -> frozenset[str]:
         """Full names of the points and lines that the recipe makes: what the hand has drawn of it."""
         return frozenset(name for move in self.recipe for name in outputs(move.act))
+
+    @cached_property
+    def holes(self) -> Mapping[str, tuple[Array, ...]]:
+        """What it cuts out of faces of the thing it hangs on: by the face, the corners of each hole in the world."""
+        return {}
 
     @cached_property
     def covers(self) -> frozenset[frozenset[str]]:

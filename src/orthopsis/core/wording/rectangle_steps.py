@@ -80,4 +80,32 @@ RECTANGLE: dict[str, StepPhrases] = {
         "Measuring each of them: farther away it is less.",
         "ruler and set square",
     ),
+    "rectangles.first_in": StepPhrases(
+        "how thick the wall is at the first one",
+        (
+            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} into the wall. From "
+            "there draw "
+            "its back like its front, and join the corners that show inside. Count: {count}.",
+            "From its first corner measure {deep} into the wall, along the line that runs {outward}. Draw the "
+            "back from "
+            "there, like the front, and join the corners that show inside: {lines}.",
+            "The reveal: {deep} along the line that runs {outward}; the back likewise, and the edges that show: "
+            "{lines}.",
+        ),
+        "The wall is equally thick at the top and the bottom; its edges run to the other point.",
+        "Making the wall thicker at one side than at the other.",
+        "ruler and set square",
+    ),
+    "rectangles.more_in": StepPhrases(
+        "how thick the wall is at the others",
+        (
+            "Draw the wall's thickness at the others in the same way, in one line with the first one's. Count: "
+            "{count}.",
+            "Draw the thickness of the wall at the others likewise, in line with the first one's: {lines}.",
+            "The reveals of the others, in line with the first one's: {lines}.",
+        ),
+        "The wall is equally thick at each opening.",
+        "Measuring each of them: farther away it is less.",
+        "ruler and set square",
+    ),
 }

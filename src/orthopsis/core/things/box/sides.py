@@ -54,6 +54,21 @@ def _back_of_side(block: Block, role: Role) -> Back:
     )
 
 
+def _back_of_level(block: Block, level: str) -> Back:
+    """Return where the block ends over or under a level face."""
+    n, over = block.values.full, "top" if level == "bottom" else "bottom"
+    left, right = (block.end_corner(role, over) for role in ROLES)
+    up = block.axes[1]["up"]
+    return Back(
+        low=n(f"near.{over}"),
+        high=n(f"left.{over}"),
+        far_low=n(f"right.{over}"),
+        far_high=n(f"far.{over}"),
+        page=(block.near_edge[over], right, far_corner(block, over), left),
+        vector=vector(up if level == block.first else -up),
+    )
+
+
 def far_corner(block: Block, level: str) -> Point:
     """Return where the corner lies on the page that comes by itself.
 
@@ -93,6 +108,7 @@ def level_panel(block: Block, level: str) -> Panel:
         axes=(vector(vectors["right"]), vector(vectors["left"])),
         first_says=f"{level} edge of the left side",
         is_level=True,
+        back=_back_of_level(block, level),
         is_seen=block.shows(level),
         outward=away_from(vectors["up"] if level == block.first else -vectors["up"]),
     )

@@ -1,6 +1,7 @@
 """Rectangles on a face, such as windows, doors, steps before them, chimneys: one, or in rows and columns.
 
-They lie flat on the face or stand out of it. It knows where they are on it; whose face it is does not matter.
+They lie flat on the face, stand out of it or are sunk into it. It knows where they are on it; whose face it is does
+not matter.
 """
 
 from orthopsis.core.things.declare import ThingKind
@@ -20,8 +21,8 @@ RECTANGLES = ThingKind(
         Choice("rows", "how many there are up", _COUNTS, "1"),
         Choice("wide", "how wide each is", SHARES, "half"),
         Choice("tall", "how tall each is", SHARES, "three_quarters"),
-        Choice("relief", "whether they stand out", RELIEFS, "flat"),
-        Length("deep", "how far they stand out", 6.0, 0.5, 1000.0),
+        Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
+        Length("deep", "how deep they are", 6.0, 0.5, 1000.0),
     ),
     in_view={"one_point": Rectangles, "two_point": Rectangles, "three_point": Rectangles},
     hangs="on_face",

@@ -18,9 +18,9 @@ def recipe(shapes: RectangleShapes) -> list[Move]:
     for number in range(len(layout)):
         breath = f"rectangles.{'more' if number else 'first'}_{how}"
         moves += [shapes.values.move("divide", breath, act) for act in _flat(shapes, grid, number)]
-    if shapes.stands_out:
+    if not shapes.is_flat:
         for number in range(len(layout)):
-            breath = "rectangles.more_out" if number else "rectangles.first_out"
+            breath = f"rectangles.{'more' if number else 'first'}_{'in' if shapes.is_sunk else 'out'}"
             moves += [shapes.values.move("back", breath, act) for act in _out(shapes, number)]
     return moves
 

@@ -16,7 +16,7 @@ from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
 
-RELIEFS = {"flat": "flat on it", "out": "out of it"}
+RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it"}
 
 
 class Rectangles(RectangleShapes):
@@ -24,9 +24,10 @@ class Rectangles(RectangleShapes):
 
     sentence: tuple[Clause, ...] = (
         Clause("{columns} along and {rows} up, each {wide} of its part wide and {tall} of it tall. "),
-        Clause("Free, taken, free: {along} along the face, {up} up. They are {relief}", {"relief": ("flat",)}),
-        Clause("Free, taken, free: {along} along the face, {up} up. They stand {relief}, {deep}", {"relief": ("out",)}),
-        Clause("."),
+        Clause("Free, taken, free: {along} along the face, {up} up. "),
+        Clause("They are {relief}.", {"relief": ("flat",)}),
+        Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
+        Clause("They are {relief}, {deep} deep.", {"relief": ("in",)}),
     )
 
     @classmethod
@@ -51,8 +52,13 @@ class Rectangles(RectangleShapes):
             "begin": Handle("Move where they begin", at[0], changes, partial(self._drag, is_end=False), "corner"),
             "end": Handle("Move where they end", at[1], changes, partial(self._drag, is_end=True), "size"),
         }
-        if self.stands_out:
-            found["deep"] = Handle("Change how far they stand out", self.first_out, ("deep",), self._drag_deep)
+        if not self.is_flat:
+            found["deep"] = Handle(
+                "Change how deep they are" if self.is_sunk else "Change how far they stand out",
+                self.first_out,
+                ("deep",),
+                self._drag_deep,
+            )
         return found
 
     def _drag(self, at: Point, *, is_end: bool) -> Mapping[str, Value]:
@@ -82,5 +88,5 @@ class Rectangles(RectangleShapes):
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
-        """How far they stand out."""
-        return {"deep": (self.page[0][0], self.first_out)} if self.stands_out else {}
+        """How far they stand out, or how deep they are."""
+        return {} if self.is_flat else {"deep": (self.page[0][0], self.first_out)}

@@ -1,14 +1,20 @@
 """The shape of rectangles on a face: in the world for the view route, and on the page what of them shows."""
 
-from collections.abc import Sequence
+import itertools
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
 from propcache.api import cached_property
 
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, toward
 from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.rectangles.layout import Layout, layout_of
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
@@ -19,13 +25,39 @@ SIDES = ("low", "far", "high", "near")
 """The sides, each from the corner of the same number to the next."""
 
 
+DEEPEST = 0.9
+"""Nothing is sunk deeper than this share of the body (no source)."""
+
+
 class RectangleShapes(Standing):
     """The shape of rectangles on a face."""
 
     @cached_property
     def layout(self) -> Layout:
-        """Where they lie on the face."""
-        return layout_of(self.values, self._marks)
+        """Where they lie on the face.
+
+        Raises:
+            GeometryError: they are sunk in, and nothing would be left of the wall at the rim or between them.
+        """
+        layout = layout_of(self.values, self._marks)
+        if self.is_sunk:
+            # A door may reach the ground.
+            self._check_wall("along", "wide", layout.along, 0.0)
+            self._check_wall("up", "tall", layout.up, -1.0 if self.panel.around[0] == "bottom" else 0.0)
+        return layout
+
+    def _check_wall(self, part: str, size: str, taken: Sequence[tuple[float, float]], begin: float) -> None:
+        """Refuse what would leave nothing of the wall, along or up."""
+        why = ""
+        if not (begin < taken[0][0] - SAME_SHARE and taken[-1][1] + SAME_SHARE < 1.0):
+            why, fix = f"through the edge of the {self.panel.says}", "Leave some of the face free there."
+            about, nearest = part, "1:6:1"
+        elif any(after[0] - before[1] <= SAME_SHARE for before, after in itertools.pairwise(taken)):
+            why, fix = "into each other", "Make each less than the whole of its part."
+            about, nearest = size, "three quarters"
+        if why:
+            text = f"“{self.values.name}” would be sunk {why}."
+            raise GeometryError("no_wall_left", text, fix, about=about, nearest=nearest)
 
     @property
     def _marks(self) -> tuple[float, float]:
@@ -40,9 +72,14 @@ class RectangleShapes(Standing):
         return (panel.bottom_mm / division if panel.is_true else up, up)
 
     @property
-    def stands_out(self) -> bool:
-        """Whether they stand out of the face."""
-        return self.values.word("relief") == "out"
+    def is_flat(self) -> bool:
+        """Whether they lie flat on the face."""
+        return self.values.word("relief") == "flat"
+
+    @property
+    def is_sunk(self) -> bool:
+        """Whether they are sunk into the face; else they stand out of it, or lie flat."""
+        return self.values.word("relief") == "in"
 
     @property
     def is_see_through(self) -> bool:
@@ -67,44 +104,76 @@ class RectangleShapes(Standing):
         shares = [corner for corners in self.layout.rectangles for corner in corners]
         flat, count = self.panel.places(shares), len(self.layout.rectangles)
         families = (self.panel.along.family, self.panel.up.family)
-        if not self.stands_out:
+        if self.is_flat:
             return Solid(_flat(count, families), flat)
-        places = np.stack((flat, flat + self.outward), axis=1).reshape(-1, 3)
-        turned = (self.panel.turned, *self.panel.around)
-        topology = _blocks(count, families, self.panel.out.family, turned, is_mirrored=self._is_mirrored)
-        return Solid(topology, places)
+        places = np.stack((flat, flat + self.carried), axis=1).reshape(-1, 3)
+        low, far, high, near = self.panel.around
+        turned = (self.panel.turned, *((high, near, low, far) if self.is_sunk else (low, far, high, near)))
+        kind = _Kind(families, self.panel.out.family, turned, self._is_mirrored, self.is_sunk)
+        return Solid(_blocks(count, kind), places)
 
     @cached_property
-    def outward(self) -> Array:
-        """The way by which they stand out, in the world, mm.
-
-        It is measured on the page from the first corner of the first one, away from the point to which the direction
-        runs: a share s of the way to a point is the length s / (1 - s) in depths of its start (from memory).
-        """
-        eye, deep, goal = self.setting.frame.eye, self.values.mm("deep"), self.panel.out.goal
+    def way(self) -> Array:
+        """The world direction in which they are carried, length 1: out of the face or into it."""
         assert self.panel.outward is not None
-        way = np.array(self.panel.outward)
+        return np.array(self.panel.outward) * (-1 if self.is_sunk else 1)
+
+    @cached_property
+    def carried(self) -> Array:
+        """The way by which they stand out or are sunk, in the world, mm.
+
+        It is measured on the page from the first corner of the first one, toward the point to which the direction runs
+        or away from it: a share s of the way to a point is the length s / (1 - s) in depths of its start (from memory).
+
+        Raises:
+            GeometryError: it is longer than the way to the point, or they would be sunk through the body.
+        """
+        eye, deep, goal, way = self.setting.frame.eye, self.values.mm("deep"), self.panel.out.goal, self.way
         start = self.panel.places([self.layout.rectangles[0][0]])[0]
         if goal.is_ideal:
-            return np.asarray(way * deep * start[2] / eye.distance_mm)
-        x, y = eye.see(start[None])[0].tolist()
-        reach = distance(Point(x, y), goal)
-        share = deep / reach if self.leads_away else -deep / reach
-        return np.asarray(way * (share / (1 - share) * start[2] / way[2]))
+            length = deep * start[2] / eye.distance_mm
+        else:
+            x, y = eye.see(start[None])[0].tolist()
+            reach = distance(Point(x, y), goal)
+            if self.leads_away and deep > FARTHEST_SHARE * reach:
+                raise self._too_deep(FARTHEST_SHARE * reach)
+            share = deep / reach if self.leads_away else -deep / reach
+            length = share / (1 - share) * start[2] / way[2]
+        back = self.panel.back
+        room = float(np.linalg.norm(back.vector)) if back is not None else np.inf
+        if self.is_sunk and length >= room:
+            raise self._too_deep(deep * DEEPEST * room / length)
+        return np.asarray(way * length)
+
+    def _too_deep(self, longest_mm: float) -> GeometryError:
+        sheet = self.setting.sheet
+        most = format_limit(max(longest_mm, sheet.division_mm), sheet.units, sheet.division_mm, is_least=False)
+        return GeometryError(
+            "too_deep",
+            f"“{self.values.name}” would be deeper than there is room.",
+            f"The most that works is about {most}.",
+            about="deep",
+            nearest=most,
+        )
 
     @property
     def leads_away(self) -> bool:
-        """Whether outward leads toward the point of its direction, and not away from it toward the viewer."""
-        assert self.panel.outward is not None
-        return self.panel.outward[2] > 0
+        """Whether they are carried toward the point of their direction, and not away from it toward the viewer."""
+        return bool(self.way[2] > 0)
+
+    @cached_property
+    def holes(self) -> Mapping[str, tuple[Array, ...]]:
+        """What is cut out of faces of the other thing: by the face, the corners of each hole in the world, (4, 3)."""
+        if not self.is_sunk:
+            return {}
+        return {self.panel.face: tuple(self.panel.places(corners) for corners in self.layout.rectangles)}
 
     @property
     def sign(self) -> int:
         """Which way it is measured on the page: 1 toward the point, to the right or up, -1 the other way."""
-        assert self.panel.outward is not None
         if not self.panel.out.goal.is_ideal:
             return 1 if self.leads_away else -1
-        x, y, _ = self.panel.outward
+        x, y, _ = self.way
         return 1 if x + y > 0 else -1
 
     @cached_property
@@ -116,7 +185,7 @@ class RectangleShapes(Standing):
     def front_on_page(self, number: int) -> list[Point]:
         """Return the corners of a front on the page."""
         shares = self.layout.rectangles[number]
-        seen = self.setting.frame.eye.see(self.panel.places(shares) + self.outward)
+        seen = self.setting.frame.eye.see(self.panel.places(shares) + self.carried)
         return [Point(x, y) for x, y in seen.tolist()]
 
     def edge_mm(self, number: int, corner: int) -> float:
@@ -136,7 +205,7 @@ class RectangleShapes(Standing):
         return bool(np.cross(along, up) @ np.array(self.panel.outward) > 0)
 
     def shown_sides(self, front: Sequence[Point], wall: Sequence[Point]) -> tuple[int, ...]:
-        """Return which sides of one that stands out show: those whose corners run round as the eye sees outer faces."""
+        """Return which sides of one show: those whose corners run round as the eye sees outer faces."""
         turn = -1 if self._is_mirrored else 1
         sides = ((front[(i + 1) % 4], front[i], wall[i], wall[(i + 1) % 4]) for i in range(4))
         return tuple(i for i, side in enumerate(sides) if turn * signed_area(side) > 0)
@@ -157,17 +226,30 @@ def _around(part: str, end: str, families: tuple[str, str]) -> list[Edge]:
     ]
 
 
+@dataclass(frozen=True, slots=True)
+class _Kind:
+    """How rectangles with depth are built: their directions, how their faces are turned, which way round they run."""
+
+    families: tuple[str, str]
+    out: str
+    turned: tuple[str, ...]
+    is_mirrored: bool
+    is_sunk: bool
+
+
 @lru_cache(maxsize=256)
-def _blocks(count: int, families: tuple[str, str], out: str, turned: tuple[str, ...], *, is_mirrored: bool) -> Topology:
+def _blocks(count: int, kind: _Kind) -> Topology:
     names, faces, edges = list[str](), list[Face](), list[Edge]()
     for part in (RectangleShapes.part(k) for k in range(count)):
         wall, front = ([f"{part}.{end}{corner}" for corner in CORNERS] for end in ("", "front."))
         names += [name for pair in zip(wall, front, strict=True) for name in pair]
-        mine = [Face(f"{part}.front", tuple(front), turned[0]), Face(f"{part}.wall", tuple(wall[::-1]), "back")]
+        mine = [Face(f"{part}.front", tuple(front), kind.turned[0])]
+        if not kind.is_sunk:
+            mine.append(Face(f"{part}.wall", tuple(wall[::-1]), "back"))
         for i, side in enumerate(SIDES):
             j = (i + 1) % 4
-            mine.append(Face(f"{part}.{side}", (front[j], front[i], wall[i], wall[j]), turned[i + 1]))
-        faces += [Face(f.name, f.corners[::-1], f.turned) for f in mine] if is_mirrored else mine
-        edges += _around(part, "", families) + _around(part, "front.", families)
-        edges += [Edge(f"{part}.depth.{c}", w, f, out) for c, w, f in zip(CORNERS, wall, front, strict=True)]
+            mine.append(Face(f"{part}.{side}", (front[j], front[i], wall[i], wall[j]), kind.turned[i + 1]))
+        faces += [Face(f.name, f.corners[::-1], f.turned) for f in mine] if kind.is_mirrored else mine
+        edges += _around(part, "", kind.families) + _around(part, "front.", kind.families)
+        edges += [Edge(f"{part}.depth.{c}", w, f, kind.out) for c, w, f in zip(CORNERS, wall, front, strict=True)]
     return Topology(tuple(names), tuple(faces), tuple(edges))

@@ -1,0 +1,36 @@
+"""A solid with holes in its faces, where another thing is sunk into it: one looks through them."""
+
+from dataclasses import replace
+from functools import lru_cache
+
+import numpy as np
+
+from orthopsis.core.sight.solid import Face, Solid, Topology
+from orthopsis.core.things.standing import Standing
+
+
+@lru_cache(maxsize=128)
+def pierced(solid: Solid, by: Standing) -> Solid:
+    """Return a solid with the holes that a thing cuts out of its faces; edges and other faces stay."""
+    names, places, faces = list(solid.names), [solid.places], list[Face]()
+    for face in solid.faces:
+        holes = list(face.holes)
+        for number, corners in enumerate(by.holes.get(face.name, ())):
+            loop = tuple(f"{by.values.full('hole')}.{number}.{i}" for i in range(len(corners)))
+            names += loop
+            places.append(corners)
+            holes.append(loop if _runs_against(solid, face, corners) else loop[::-1])
+        faces.append(replace(face, holes=tuple(holes)))
+    topology = Topology(tuple(names), tuple(faces), solid.edges, is_open=solid.is_open)
+    return Solid(topology, np.vstack(places))
+
+
+def _runs_against(solid: Solid, face: Face, hole: np.ndarray[tuple[int, int], np.dtype[np.float64]]) -> bool:
+    """Tell whether a hole's corners run round the other way than those of its face."""
+    outline = solid.places[[solid.index(name) for name in face.corners]]
+    return bool(_normal(outline) @ _normal(hole) < 0)
+
+
+def _normal(corners: np.ndarray[tuple[int, int], np.dtype[np.float64]]) -> np.ndarray[tuple[int], np.dtype[np.float64]]:
+    """Return the doubled area vector of a plane loop."""
+    return np.asarray(np.cross(corners, np.roll(corners, -1, axis=0)).sum(axis=0))
