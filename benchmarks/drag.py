@@ -4,7 +4,7 @@ import statistics
 
 from playwright.sync_api import Page
 
-from grids import grid_of_boxes, rows_of_letters, word
+from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, word
 from orthopsis.core.document.document import Exercise
 from report import percentile, report
 from serving import signed_in
@@ -61,6 +61,7 @@ def main() -> None:
             ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),
             ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
             ("letters_12", rows_of_letters(12), "Move the shape: Letter 1", "one of 12 block letters"),
+            ("windows_216", boxes_with_windows(12), "Move the box: Box 1", "one of 12 boxes with 216 windows"),
             ("word_12", word("BREAKWATERS8"), "Move the word: Word", "a word of 12 block letters"),
         )
         for name, exercise, label, what in cases:

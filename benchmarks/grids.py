@@ -29,6 +29,19 @@ def grid_of_boxes(count: int) -> Exercise:
     )
 
 
+def boxes_with_windows(boxes: int, columns: int = 6, rows: int = 3) -> Exercise:
+    """Return an A3 sheet with this many boxes, each with windows on its front."""
+    document = grid_of_boxes(boxes).document()
+    windows = [
+        {
+            "kind": "rectangles", "name": f"Windows {i + 1}", "joined_to": thing["name"], "joined_by": "face_front",
+            "columns": str(columns), "rows": str(rows),
+        }
+        for i, thing in enumerate(document["things"])
+    ]  # fmt: skip
+    return read_exercise({**document, "things": [*document["things"], *windows]})
+
+
 def rows_of_letters(count: int) -> Exercise:
     """Return an A3 sheet with this many block letters in rows about the point, up to twelve corners each."""
     things = []

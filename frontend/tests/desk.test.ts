@@ -6,6 +6,7 @@ import { defineComponent, h } from 'vue'
 
 import type { Drawing } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
+import ExerciseWords from '@/views/desk/ExerciseWords.vue'
 import MarginAdvice from '@/views/desk/MarginAdvice.vue'
 import StepLadder from '@/views/desk/StepLadder.vue'
 
@@ -77,6 +78,36 @@ afterEach(() => {
 })
 
 const button = (name: string) => view.findAll('button').find((b) => b.text() === name)!
+
+describe('what can be added', () => {
+  const KINDS = [
+    { kind: 'box', title: 'Box', adds: 'a box', hangs: false },
+    { kind: 'rectangles', title: 'Windows', adds: 'windows', hangs: true },
+  ]
+  const crate = {
+    about: 'things.0',
+    title: 'Crate',
+    pieces: [{ text: 'A crate.', path: '', kind: 'words', value: '' }],
+  }
+  const offered = () => view.findAll('.add button').map((b) => b.text())
+
+  async function words(sentences: object[]): Promise<void> {
+    application({ 'GET /api/desk/kinds': KINDS })
+    useExercise().drawing = { ...DRAWING, sentences } as unknown as Drawing
+    view = shown(ExerciseWords, { chosen: '' })
+    await flushPromises()
+  }
+
+  it('is what stands for itself while the sheet is empty', async () => {
+    await words([])
+    expect(offered()).toEqual(['Add a box'])
+  })
+
+  it('is also what hangs on another thing, once there is one', async () => {
+    await words([crate])
+    expect(offered()).toEqual(['Add a box', 'Add windows'])
+  })
+})
 
 describe('the margin', () => {
   it('shows first what is about the thing that is chosen', () => {

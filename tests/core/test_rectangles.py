@@ -264,3 +264,12 @@ def test_a_perfect_answer_is_perfect(relief: str) -> None:
     checked = check(exercise, [level, *(Stroke(Point(*line.start), Point(*line.end)) for line in lines)])
     assert checked.missing == []
     assert {line.verdict for line in checked.lines} <= {"fine", "cannot_tell"}
+
+
+def test_the_thickness_of_a_wall_is_not_said_to_be_too_thin_but_a_roof_s_slope_is() -> None:
+    sunk = draw(loft("two_point", relief="in", deep=3.0)).advice
+    assert not [a for a in sunk if a.code == "side_too_thin" and a.about == "things.1"]
+    flat = {"kind": "gable_roof", "name": "Roof", "joined_to": "Loft", "joined_by": "face_right", "rise": 30.0}
+    host = box("Loft", 60.0, 90.0, 90.0, 90.0, depth_by="measured", depth=80.0)
+    roof = draw(exercise_of(host, flat, views=[{"kind": "one_point", "x_mm": 260.0}])).advice
+    assert [a.about for a in roof if a.code == "side_too_thin"] == ["things.1"]

@@ -28,7 +28,7 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
     if anchor is None:
         return
     if placed.standing.is_body:
-        yield from on_body(solved, placed, _base(solved, placed), thin=placed.kind.lies_on_face)
+        yield from on_body(solved, placed, _base(solved, placed))
     if placed.kind.lies_on_face and anchor.panel is None:
         document = solved.prepared.exercise.things[placed.index]
         host = solved.prepared.by_name[anchor.thing]

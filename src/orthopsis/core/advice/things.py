@@ -36,16 +36,12 @@ def on_thing(solved: Solved, placed: Placed) -> Iterator[Advice]:
     yield from _said_of(solved, placed, lambda code, shifts: None)
 
 
-def on_body(solved: Solved, placed: Placed, base: Placed, *, thin: bool) -> Iterator[Advice]:
-    """Yield advice on a body that hangs on another thing: it is moved with the thing that bears all.
-
-    Args:
-        thin: whether thin sides are said; those of copies grow thinner by themselves.
-    """
+def on_body(solved: Solved, placed: Placed, base: Placed) -> Iterator[Advice]:
+    """Yield advice on a body that hangs on another thing: it is moved with the thing that bears all."""
     drawn = drawn_points(solved, placed)
     if drawn:
         yield from _off_paper(solved, placed, base, drawn)
-        if thin:
+        if not placed.standing.may_be_thin:
             yield from _thin_sides(solved, placed, lambda code, shifts: [])
 
 

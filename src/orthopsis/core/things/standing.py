@@ -220,6 +220,11 @@ class Standing:
         return bool(self.solid.faces)
 
     @property
+    def may_be_thin(self) -> bool:
+        """Whether thin sides are meant so, such as the thickness of a wall, or come by themselves farther away."""
+        return False
+
+    @property
     def anchor(self) -> Anchor:
         """What it is joined to, of a thing that is joined to another."""
         assert self.setting.anchor is not None

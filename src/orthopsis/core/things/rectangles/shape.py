@@ -82,6 +82,11 @@ class RectangleShapes(Standing):
         return self.values.word("relief") == "in"
 
     @property
+    def may_be_thin(self) -> bool:
+        """The thickness of a wall, a frame or a step is thin."""
+        return True
+
+    @property
     def is_see_through(self) -> bool:
         """Whether what bears them is see-through."""
         return self.host.is_see_through

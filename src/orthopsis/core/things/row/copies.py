@@ -241,6 +241,11 @@ class Copies(Standing):
         return tuple(result)
 
     @property
+    def may_be_thin(self) -> bool:
+        """Copies grow thinner with distance by themselves."""
+        return True
+
+    @property
     def is_see_through(self) -> bool:
         """Whether the first one is see-through."""
         return self.host.is_see_through
