@@ -2,8 +2,10 @@
 
 import math
 from collections.abc import Callable, Iterator
+from functools import lru_cache
 
 import shapely
+from shapely.geometry.base import BaseGeometry
 
 from orthopsis.core.advice.moving import TIMES, Shift, moved_until_unsaid
 from orthopsis.core.advice.piece import drawn_points, piece
@@ -218,16 +220,22 @@ def _thin_sides(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice
 
 def _is_seen(solved: Solved, thing: str, face: str) -> bool:
     """Tell whether a face shows for the most part: what stands before it, or under it, may cover it."""
-    own: shapely.Geometry = shapely.Polygon()
-    before: list[shapely.Geometry] = []
-    for painted in toned_faces(solved.prepared, solved.seen, solved.built):
-        shape = shapely.make_valid(shapely.Polygon(painted.loops[0], painted.loops[1:]))
-        if (painted.thing, painted.name) == (thing, face):
-            own, before = shape, []
-        else:
-            before.append(shape)
+    names, shapes, tree = _shown_faces(solved)
+    number = max((i for i, name in enumerate(names) if name == (thing, face)), default=-1)
+    if number < 0:
+        return False
+    own = shapes[number]
+    before = [shapes[i] for i in tree.query(own).tolist() if i > number]
     left = shapely.difference(own, shapely.union_all(before))
     return bool(shapely.area(left) > SEEN_SHARE * shapely.area(own))
+
+
+@lru_cache(maxsize=2)
+def _shown_faces(solved: Solved) -> tuple[list[tuple[str, str]], list[BaseGeometry], shapely.STRtree]:
+    """Return the faces that show by thing and name, the far ones first, their shapes on the page, and these to ask."""
+    painted = toned_faces(solved.prepared, solved.seen, solved.built)
+    shapes = [shapely.make_valid(shapely.Polygon(one.loops[0], one.loops[1:])) for one in painted]
+    return [(one.thing, one.name) for one in painted], shapes, shapely.STRtree(shapes)
 
 
 def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:

@@ -22,9 +22,9 @@ from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.solid import Solid
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Solved:
-    """The board after all moves, the moves by thing, and what the eye sees."""
+    """The board after all moves, the moves by thing, and what the eye sees; one is equal only to itself."""
 
     prepared: Prepared
     moves: tuple[Move, ...]
