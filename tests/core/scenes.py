@@ -8,6 +8,7 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.scene.prepared import prepare
@@ -261,6 +262,15 @@ def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exe
         "relief": draw(st.sampled_from(reliefs)), "deep": draw(st.floats(1.0, 12.0)),
     }  # fmt: skip
     return exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
+
+
+def solved(exercise: Exercise) -> Solved:
+    """Return it solved, or skip an example that cannot be drawn."""
+    try:
+        return solve(prepare(exercise))
+    except GeometryError:
+        assume(False)
+        raise
 
 
 def faces_of(exercise: Exercise) -> dict[str, Panel]:

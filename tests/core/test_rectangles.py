@@ -9,19 +9,17 @@ import pytest
 import shapely
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
-from scenes import VIEWS, assert_same_point, windowed
+from scenes import VIEWS, assert_same_point, solved, windowed
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Sight
 from orthopsis.core.sight.solid import faces_toward_eye
 from orthopsis.core.things.rectangles.layout import STEPS, ratio_of
@@ -40,15 +38,6 @@ def loft(view: str = "two_point", by: str = "face_right", **windows: Any) -> Exe
         host = box("Loft", 40.0, 60.0, 110.0, 120.0, depth_by="measured", depth=80.0)
     on = {"kind": "rectangles", "name": "Windows", "joined_to": "Loft", "joined_by": by}
     return exercise_of(host, {**on, **windows}, views=[VIEWS[view]])
-
-
-def solved(exercise: Exercise) -> Solved:
-    """Return it solved, or skip an example that cannot be drawn."""
-    try:
-        return solve(prepare(exercise))
-    except GeometryError:
-        assume(False)
-        raise
 
 
 @settings(max_examples=400)
