@@ -1,11 +1,15 @@
 """From a pointer move to the new picture on the Desk, in the real browser, server and browser on this machine."""
 
 import statistics
+import time
 
 from playwright.sync_api import Page
 
 from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, word
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.change import change
+from orthopsis.core.editing.edit_together import drag_together
+from orthopsis.core.exercise.solve import draw_picture
 from report import percentile, report
 from serving import signed_in
 
@@ -54,8 +58,28 @@ def measure(page: Page, address: str, exercise: Exercise, label: str) -> list[fl
     return list(page.evaluate(DRAG, {"label": label, "moves": MOVES}))
 
 
+def moved() -> None:
+    """Print what one move costs the server when one of a hundred boxes is moved, and how much it sends."""
+    exercise = grid_of_boxes(100)
+    shown = draw_picture(exercise)
+    at = next(handle.at for handle in shown.handles if handle.id == "things.50.place")
+    times, sizes = [], []
+    for i in range(MOVES):
+        begin = time.perf_counter()
+        exercise = drag_together(exercise, "things.50.place", at[0] + i % 17, at[1] + i % 11, [])
+        picture = draw_picture(exercise)
+        said = change(shown, picture).model_dump_json(by_alias=True)
+        times.append((time.perf_counter() - begin) * 1000)
+        sizes.append(len(said) / 1000)
+        shown = picture
+    on = f"one of 100 boxes moved, median of {MOVES} moves"
+    report("drag.moved_100", statistics.median(times), "ms", "<=15", statistics.median(times) <= 15, f"server; {on}")
+    report("drag.sent_100", max(sizes), "kB", "<=40", max(sizes) <= 40, f"the most that is sent; {on}")
+
+
 def main() -> None:
-    """Print p50 and p95 for six and twelve boxes, and for twelve letters."""
+    """Print p50 and p95 of a move from hand to picture, and what a move costs the server among many things."""
+    moved()
     with signed_in() as (page, address):
         cases = (
             ("6", grid_of_boxes(6), "Move the box: Box 1", "one of 6 boxes"),

@@ -25,7 +25,10 @@ class FakeSocket {
     const message = JSON.parse(text) as { exercise?: object; drag?: { x: number } }
     said.push(message as Record<string, unknown>)
     this.exercise = { ...this.exercise, ...message.exercise, ...(message.drag && { x: message.drag.x }) }
-    const reply = message.drag ? { picture: { lines: [] } } : { exercise: this.exercise }
+    const picture = { lines: [], faces: [], handles: [], measures: [] }
+    const change = { ...picture, eye_level_mm: message.drag?.x, gone_lines: [], gone_handles: [], gone_measures: [] }
+    const moved = message.exercise ? { picture } : { change: { ...change, painted: [] } }
+    const reply = message.drag ? moved : { exercise: this.exercise }
     queueMicrotask(() => this.onmessage?.({ data: JSON.stringify(reply) }))
   }
 }

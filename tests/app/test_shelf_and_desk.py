@@ -74,6 +74,24 @@ def test_a_drag_is_a_conversation_in_which_a_refused_move_changes_nothing(
         assert socket.receive_json()["exercise"]["views"][0]["x_mm"] == 187
 
 
+def test_each_further_move_is_answered_with_what_is_other_in_the_picture(teacher: TestClient, crates: Exercise) -> None:
+    def move(x: float) -> dict[str, object]:
+        return {"drag": {"op": "drag", "handle": "things.0.place", "x": x, "y": 40}}
+
+    with teacher.websocket_connect("/api/desk/dragging") as socket:
+        socket.send_json({"exercise": crates.document(), **move(60)})
+        whole = socket.receive_json()["picture"]
+        socket.send_json(move(62))
+        change = socket.receive_json()["change"]
+        moved = crates.things[0].name
+        assert change["lines"]
+        assert moved in {line["thing"] for line in change["lines"]}
+        assert len(change["lines"]) < len(whole["lines"])
+        assert [face["id"] for face in whole["faces"]] == change["painted"]
+        socket.send_json({"exercise": crates.document(), **move(60)})
+        assert socket.receive_json()["picture"]["lines"] == whole["lines"], "an exercise said anew begins anew"
+
+
 def test_a_drag_of_nobody_is_refused(client: TestClient) -> None:
     with pytest.raises(WebSocketDisconnect), client.websocket_connect("/api/desk/dragging"):
         pass

@@ -1,9 +1,12 @@
 /**
- * A drag as a conversation over one socket: each move is answered with the picture. Where no socket can be had (some
- * school networks refuse them) every move is a request of its own, with the whole exercise.
+ * A drag as a conversation over one socket: the first move is answered with the picture, each further one with what is
+ * other in it. Where no socket can be had (some school networks refuse them) every move is a request of its own, with
+ * the whole exercise.
  */
+import { changed } from '@/sheet/change'
+
 import { api, ask, ProblemError, UNREACHABLE } from './client'
-import type { ExerciseDocument, Picture, Place, Problem } from './types'
+import type { ExerciseDocument, Picture, PictureChange, Place, Problem } from './types'
 
 export interface Drag {
   handle: string
@@ -15,6 +18,7 @@ export interface Drag {
 
 interface Reply {
   picture?: Picture
+  change?: PictureChange
   exercise?: ExerciseDocument
   problem?: Problem
 }
@@ -26,6 +30,7 @@ export class Dragging {
   private socket: Promise<WebSocket | null> | null = null
   private exercise: ExerciseDocument = {}
   private isTold = false
+  private picture: Picture | null = null
   private last: Promise<unknown> = Promise.resolve()
 
   /** A drag begins on this exercise. */
@@ -44,7 +49,8 @@ export class Dragging {
     }
     const reply = await this.say(socket, this.isTold ? { drag } : { exercise: this.exercise, drag })
     this.isTold = true
-    return reply.picture!
+    this.picture = reply.picture ?? changed(this.picture!, reply.change!)
+    return this.picture
   }
 
   /** The exercise as the hand has left it. */
@@ -79,6 +85,7 @@ export class Dragging {
     return new Promise((done, fail) => {
       const lost = () => {
         this.socket = null
+        this.isTold = false
         fail(new ProblemError(0, UNREACHABLE))
       }
       if (socket.readyState !== WebSocket.OPEN) return lost()

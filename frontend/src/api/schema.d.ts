@@ -2588,6 +2588,8 @@ export interface components {
          *     ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
          */
         TonedFace: {
+            /** Id */
+            id: number;
             /** Thing */
             thing: string;
             /** Name */

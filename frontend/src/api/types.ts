@@ -30,6 +30,11 @@ export type VersionLine = S['VersionLine']
 export type TeacherLine = S['TeacherLine']
 export type Who = S['Who']
 export type Act = S['ActRequest']['act']
+/** What is other in a picture after a move of the hand, as the socket says it; `painted`: all faces, the far ones first. */
+export type PictureChange = Pick<
+  Picture,
+  'eye_level_mm' | 'vanishing_points' | 'aims' | 'strips' | 'lines' | 'faces' | 'handles' | 'measures'
+> & { gone_lines: number[]; gone_handles: string[]; gone_measures: string[]; painted: number[] }
 /** The exercise document: kept and sent back as it is; only the core knows what is in it. */
 export type ExerciseDocument = { [key: string]: unknown }
 export type Place = [number, number]

@@ -36,8 +36,16 @@ function finished(line: DrawnLine): Look {
   return line.role === 'detail' ? 'thin' : 'dark'
 }
 
+/** A line that has not changed is the same one in the next picture, and so is its path. */
+const pathOfLine = new WeakMap<DrawnLine, string>()
+
 function pathOf(line: DrawnLine): string {
-  return `M${[line.from, ...line.bend, line.to].map((place) => at(place).join(' ')).join('L')}`
+  let path = pathOfLine.get(line)
+  if (path === undefined) {
+    path = `M${[line.from, ...line.bend, line.to].map((place) => at(place).join(' ')).join('L')}`
+    pathOfLine.set(line, path)
+  }
+  return path
 }
 
 /** Lines to a distance or measuring point stay in sight, those that only divide a face do not. */

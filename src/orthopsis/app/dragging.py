@@ -1,9 +1,11 @@
 """A handle being dragged: a conversation over one socket, so that a move costs neither a new request nor the document.
 
-The browser says ``{"exercise": ..., "drag": ...}`` first, then ``{"drag": ...}`` for each move, and is answered
-``{"picture": ...}`` or ``{"problem": ...}``; a refused move leaves the exercise as it was. ``{"rest": true}`` is
-answered ``{"exercise": ...}``. Nothing is kept.
+The browser says ``{"exercise": ..., "drag": ...}`` first and is answered ``{"picture": ...}``; then it says ``{"drag":
+...}`` for each move and is answered ``{"change": ...}``: what is other in the picture. ``{"problem": ...}`` says that a
+move is refused; it leaves all as it was. ``{"rest": true}`` is answered ``{"exercise": ...}``. Nothing is kept.
 """
+
+from dataclasses import dataclass
 
 from fastapi import APIRouter, WebSocket, WebSocketDisconnect
 from fastapi.concurrency import run_in_threadpool
@@ -14,6 +16,7 @@ from orthopsis.app.problems import Problem, problem_of
 from orthopsis.app.session import COOKIE, is_other_host, is_other_site, is_signed_in
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.drawing.change import PictureChange, change
 from orthopsis.core.editing.edit_together import drag_together
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw_picture
@@ -34,9 +37,15 @@ class DragMessage(BaseModel):
 
 
 class PictureReply(BaseModel):
-    """The picture after a move."""
+    """The picture after the first move."""
 
     picture: Picture
+
+
+class ChangeReply(BaseModel):
+    """What is other in the picture after a further move."""
+
+    change: PictureChange
 
 
 class ExerciseReply(BaseModel):
@@ -51,7 +60,15 @@ class ProblemReply(BaseModel):
     problem: Problem
 
 
-Reply = PictureReply | ExerciseReply | ProblemReply
+Reply = PictureReply | ChangeReply | ExerciseReply | ProblemReply
+
+
+@dataclass(frozen=True, slots=True)
+class Held:
+    """What is being dragged: the exercise as it is, and the picture that the browser shows of it, if any."""
+
+    exercise: Exercise
+    shown: Picture | None = None
 
 
 @router.websocket("/api/desk/dragging")
@@ -62,42 +79,45 @@ async def dragging(socket: WebSocket) -> None:
         await socket.close(REFUSED)
         return
     await socket.accept()
-    exercise: Exercise | None = None
+    held: Held | None = None
     try:
         while True:
             message = await socket.receive()
             if message["type"] == "websocket.disconnect":
                 return
             text = message.get("text") or (message.get("bytes") or b"").decode(errors="replace")
-            exercise, reply = await run_in_threadpool(_moved, exercise, text)
+            held, reply = await run_in_threadpool(_moved, held, text)
             await socket.send_text(reply)
     except WebSocketDisconnect:
         return
 
 
-def _moved(exercise: Exercise | None, text: str) -> tuple[Exercise | None, str]:
-    """Return the exercise after a message, and the reply."""
+def _moved(held: Held | None, text: str) -> tuple[Held | None, str]:
+    """Return what is held after a message, and the reply."""
     try:
         reply: Reply
         message = DragMessage.model_validate_json(text)
         if message.exercise is not None:
-            exercise = read_exercise(message.exercise)
-        exercise, reply = _answer(exercise, message)
+            held = Held(read_exercise(message.exercise))
+        held, reply = _answer(held, message)
     except GeometryError as error:
         reply = ProblemReply(problem=problem_of(error))
     except ValidationError as error:
         reply = _unusable(f"The message cannot be used: {error.errors()[0]['msg']}.")
-    return exercise, reply.model_dump_json(by_alias=True)
+    return held, reply.model_dump_json(by_alias=True)
 
 
-def _answer(exercise: Exercise | None, message: DragMessage) -> tuple[Exercise | None, Reply]:
-    if exercise is None:
+def _answer(held: Held | None, message: DragMessage) -> tuple[Held | None, Reply]:
+    if held is None:
         return None, _unusable("Nothing is being dragged.")
     if message.drag is None:
-        return exercise, ExerciseReply(exercise=exercise.document())
+        return held, ExerciseReply(exercise=held.exercise.document())
     act = message.drag
-    moved = drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
-    return moved, PictureReply(picture=draw_picture(moved))
+    moved = drag_together(held.exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
+    picture = draw_picture(moved)
+    if held.shown is None:
+        return Held(moved, picture), PictureReply(picture=picture)
+    return Held(moved, picture), ChangeReply(change=change(held.shown, picture))
 
 
 def _unusable(why: str) -> ProblemReply:

@@ -4,6 +4,7 @@ The application runs in processes of its own, and is begun anew when one of them
 keeps the others alive, and takes them with it when it ends.
 """
 
+import gc
 import os
 import socket
 import threading
@@ -48,6 +49,7 @@ def launch(settings: Settings, listening: socket.socket, *, demo: bool, say: Cal
     config = uvicorn.Config(
         partial(_served, settings), factory=True, workers=PROCESSES, http=PatientProtocol, log_level="warning",
         proxy_headers=False, timeout_graceful_shutdown=3, timeout_worker_healthcheck=HEALTH_S,
+        ws_per_message_deflate=False,  # packing takes longer than the way on the same machine
     )  # fmt: skip
     threading.Thread(target=_announce, args=(listening.getsockname()[1], is_demo_open), daemon=True).start()
     reader.start()
@@ -61,7 +63,19 @@ def launch(settings: Settings, listening: socket.socket, *, demo: bool, say: Cal
 def _served(settings: Settings) -> FastAPI:
     """Return the application in a process of its own."""
     end_with_parent()
-    return create_app(settings)
+    application = create_app(settings)
+    _rarely_look_for_garbage()
+    return application
+
+
+def _rarely_look_for_garbage() -> None:
+    """Leave what has been loaded, and most of what is kept, alone: a drawing goes by itself when nobody holds it.
+
+    To look through all of it again and again would take longer than a drawing, and now and then stop a hand.
+    """
+    gc.collect()
+    gc.freeze()
+    gc.set_threshold(10_000, 5, 1000)
 
 
 class _Serving(Multiprocess):

@@ -247,14 +247,14 @@ def outputs(act: Act) -> set[str]:
 
 def renamed(act: Act, names: Mapping[str, str]) -> Act:
     """Return an act with other names for some of the points and lines that it takes up or makes."""
-
-    def other(value: object) -> object:
-        if isinstance(value, tuple):
-            return tuple(other(v) for v in value)
-        return names.get(value, value) if isinstance(value, str) else value
-
-    changes: dict[str, Any] = {field.name: other(getattr(act, field.name)) for field in fields(act)}
+    changes: dict[str, Any] = {field.name: _renamed(getattr(act, field.name), names) for field in fields(act)}
     return replace(act, **changes)
+
+
+def _renamed(value: object, names: Mapping[str, str]) -> object:
+    if isinstance(value, tuple):
+        return tuple(_renamed(v, names) for v in value)
+    return names.get(value, value) if isinstance(value, str) else value
 
 
 @dataclass(frozen=True, slots=True)

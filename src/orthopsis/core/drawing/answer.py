@@ -60,6 +60,7 @@ class TonedFace(Part):
     ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
     """
 
+    id: int
     thing: str
     name: str
     loops: list[list[Place]]

@@ -4,7 +4,9 @@ All of it follows from the thing's values and what it stands in, so it is kept: 
 are not built again.
 """
 
-from dataclasses import dataclass
+import math
+from collections.abc import Collection, Mapping
+from dataclasses import dataclass, field
 from functools import lru_cache
 from threading import RLock
 
@@ -12,7 +14,10 @@ from cachetools import LRUCache, cached
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
-from orthopsis.core.drawing.lines import EdgePieces, LineBlock, light_block
+from orthopsis.core.drawing.answer import HandlePlace, MeasureMark, TonedFace
+from orthopsis.core.drawing.last import Last
+from orthopsis.core.drawing.lines import EdgePieces, LightLines
+from orthopsis.core.light.tone import LightSide
 from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sight.hidden import Seen
@@ -23,8 +28,12 @@ from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import frame_aims
 from orthopsis.core.view.frame import Frame
 
+Box = tuple[float, float, float, float]
+Tones = Mapping[str, TonedFace]
+Marks = tuple[tuple[HandlePlace, ...], tuple[MeasureMark, ...]]
 
-@dataclass(frozen=True, slots=True)
+
+@dataclass(frozen=True, slots=True, eq=False)
 class Built:
     """A thing by both routes.
 
@@ -33,10 +42,13 @@ class Built:
         points, lines: what they make, by full name.
         solid: its shape in the world.
         page: its corners as the eye sees them, page mm.
+        box: the rectangle about it on the page: left, low, right, high; beyond any page where nothing is drawn.
         faces: the faces that show, the far ones first.
         outward: names of the faces whose outer side is seen.
-        light_names, light: the full names of its light lines, and the lines.
+        light: its light lines.
         edges: its edges as lines.
+        tones: its faces with their tones, as they were painted last.
+        marks: its handles and measures, as they were shown last.
     """
 
     moves: tuple[Move, ...]
@@ -44,11 +56,13 @@ class Built:
     lines: dict[str, Ruled]
     solid: Solid
     page: dict[str, tuple[float, float]]
+    box: Box
     faces: tuple[Face, ...]
     outward: frozenset[str]
-    light_names: tuple[str, ...]
-    light: LineBlock
+    light: LightLines
     edges: EdgePieces
+    tones: Last[tuple[Seen, LightSide, int], Tones] = field(default_factory=Last)
+    marks: Last[tuple[int, frozenset[str]], Marks] = field(default_factory=Last)
 
 
 def build(placed: Placed) -> Built:
@@ -60,8 +74,8 @@ def build(placed: Placed) -> Built:
     return _build(placed.standing)
 
 
-MOST_KEPT = 60_000
-"""So many moves and corners are kept, built: some 150 MB of words, or the boxes of thirty full sheets."""
+MOST_KEPT = 25_000
+"""So many moves and corners are kept, built: some 60 MB of words, or the boxes of twelve full sheets."""
 
 
 def _weight(built: Built) -> int:
@@ -84,19 +98,25 @@ def _build(standing: Standing) -> Built:
     page = solid.picture(setting.frame.eye)
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
-    light_names, light = light_block(own_lines.values())
     return Built(
         moves,
         own_points,
         own_lines,
         solid,
         page,
+        _box(page.values()),
         tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
         frozenset(face.name for face in faces_toward_eye(solid, page)),
-        light_names,
-        light,
+        LightLines(own_lines.values()),
         EdgePieces(standing.values.name, own_points, own_lines),
     )
+
+
+def _box(corners: Collection[tuple[float, float]]) -> Box:
+    if not corners:
+        return (math.inf,) * 4
+    xs, ys = zip(*corners, strict=True)
+    return (min(xs), min(ys), max(xs), max(ys))
 
 
 def forget() -> None:

@@ -1,14 +1,15 @@
 """The lines of a picture, in blocks that stay as they are while other things change.
 
-The light lines of a thing are one block, the pieces of its edges that are seen or hidden another. Lines are numbered
-one after the other through all blocks; a block keeps its last numbering.
+The light lines of a thing are one block, the pieces of its edges that are seen or hidden another. Each block has
+numbers of its own, so that no line is called otherwise because another thing has changed.
 """
 
-from collections.abc import Callable, Iterable, Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 
 from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.curves import bend, curve_pieces
+from orthopsis.core.drawing.last import Last
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import Piece
@@ -18,29 +19,28 @@ Edges = frozenset[frozenset[str]]
 """Edges by the full names of their ends."""
 
 
-class LineBlock:
-    """Lines that change together."""
-
-    def __init__(self, make: Callable[[int], Iterable[DrawnLine]]) -> None:
-        self._make = make
-        self._last: tuple[int, tuple[DrawnLine, ...]] | None = None
-
-    def numbered(self, first: int) -> tuple[DrawnLine, ...]:
-        """Return the lines, numbered from ``first``."""
-        last = self._last
-        if last is None or last[0] != first:
-            last = self._last = (first, tuple(self._make(first)))
-        return last[1]
+IDS = 100_000
+"""So many ids a block has; a word of the most letters has a tenth of that."""
 
 
-def light_block(lines: Iterable[Ruled]) -> tuple[tuple[str, ...], LineBlock]:
-    """Return the full names of the light lines that the pencil drew, and the lines."""
-    drawn = [ruled for ruled in lines if ruled.role != "unseen"]
+class LightLines:
+    """The light lines that the pencil drew of a thing, or of the sheet itself.
 
-    def make(first: int) -> Iterator[DrawnLine]:
-        return (_light_line(number, ruled) for number, ruled in enumerate(drawn, start=first))
+    Attributes:
+        names: their full names.
+    """
 
-    return tuple(ruled.name for ruled in drawn), LineBlock(make)
+    def __init__(self, lines: Iterable[Ruled]) -> None:
+        self._drawn = [ruled for ruled in lines if ruled.role != "unseen"]
+        self.names = tuple(ruled.name for ruled in self._drawn)
+        self._last = Last[int, tuple[DrawnLine, ...]]()
+
+    def numbered(self, block: int) -> tuple[DrawnLine, ...]:
+        """Return the lines, with the ids of this block."""
+        first = block * IDS
+        return self._last.answer(
+            block, lambda: tuple(_light_line(number, ruled) for number, ruled in enumerate(self._drawn, start=first))
+        )
 
 
 def _light_line(number: int, ruled: Ruled) -> DrawnLine:
@@ -70,22 +70,17 @@ class EdgePieces:
 
     def __init__(self, thing: str, points: dict[str, Point], lines: dict[str, Ruled]) -> None:
         self._thing, self._points, self._lines = thing, points, lines
-        self._last: tuple[Sequence[Piece], Role, Edges, LineBlock] | None = None
+        self._last = Last[tuple[int, Role, Edges, Sequence[Piece]], tuple[DrawnLine, ...]]()
 
-    def block(self, pieces: Sequence[Piece], role: Role, covered: Edges) -> LineBlock:
-        """Return the lines between the points that the construction made.
+    def numbered(self, block: int, pieces: Sequence[Piece], role: Role, covered: Edges) -> tuple[DrawnLine, ...]:
+        """Return the lines between the points that the construction made, with the ids of this block.
 
         Args:
             covered: edges that are gone because another thing goes on in their plane.
         """
-        last = self._last
-        if last is None or last[1:3] != (role, covered) or last[0] != pieces:
-
-            def make(first: int) -> Iterator[DrawnLine]:
-                return self._cut(pieces, role, covered, first)
-
-            last = self._last = (pieces, role, covered, LineBlock(make))
-        return last[3]
+        return self._last.answer(
+            (block, role, covered, pieces), lambda: tuple(self._cut(pieces, role, covered, block * IDS))
+        )
 
     def _cut(self, pieces: Sequence[Piece], role: Role, covered: Edges, number: int) -> Iterator[DrawnLine]:
         straight = [piece for piece in pieces if piece.edge.angles is None]

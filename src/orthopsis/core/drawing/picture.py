@@ -1,6 +1,10 @@
 """The picture of a solved exercise: its points, lines, faces, handles and measures, as the screen takes them."""
 
+from collections.abc import Iterator
+from itertools import chain
+
 from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, SheetSize, TapedStrip
+from orthopsis.core.drawing.built import Built, Marks
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.drawing.toned import toned_faces
 from orthopsis.core.plane.homogeneous import Point, toward
@@ -19,6 +23,7 @@ def picture(solved: Solved) -> Picture:
     sheet = prepared.sheet
     aims = _aims(solved)
     names = {aim.name for aim in aims}
+    marks = [_marks(prepared, *one) for one in zip(prepared.things, solved.built, strict=True)]
     return Picture(
         sheet=SheetSize(
             width_mm=sheet.width_mm,
@@ -43,8 +48,8 @@ def picture(solved: Solved) -> Picture:
         points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
-        handles=_handles(solved),
-        measures=_measures(solved),
+        handles=[*_sheet_handles(prepared), *chain(*(handles for handles, _ in marks))],
+        measures=[*_sheet_measures(prepared), *chain(*(measures for _, measures in marks))],
     )
 
 
@@ -71,55 +76,56 @@ def _from_level(prepared: Prepared, at: Point) -> str:
     return f"{prepared.length(round_to(abs(over), prepared.sheet.division_mm))} {'above' if over > 0 else 'below'}"
 
 
-def _handles(solved: Solved) -> list[HandlePlace]:
-    prepared = solved.prepared
+def _sheet_handles(prepared: Prepared) -> Iterator[HandlePlace]:
+    """Yield the handles of the eye level and of the views."""
     level = prepared.eye_level_mm
-    result = [HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level", shape="point")]
+    yield HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level", shape="point")
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         for name, held in VIEWS[view.kind].handles.items():
             about, at = f"views.{i}", held.at(view, frame).xy
-            result.append(HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point"))
-    for placed in prepared.things:
-        anchor = placed.setting.anchor
-        if anchor is not None and anchor.in_line is not None:
-            about, says = f"things.{placed.index}", f"Change the gap: {placed.values.name}"
-            foot = toward(anchor.at, anchor.in_line.goal, anchor.in_line.gap_mm)
-            result.append(HandlePlace(id=f"{about}.{GAP}", at=foot.xy, says=says, about=about, shape="point"))
-        for name, handle in placed.standing.handles.items():
-            if not set(handle.changes) <= placed.given:
-                about, says = f"things.{placed.index}", f"{handle.says}: {placed.values.name}"
-                result.append(
-                    HandlePlace(id=f"{about}.{name}", at=handle.at.xy, says=says, about=about, shape=handle.shape)
-                )
-    return result
+            yield HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point")
 
 
-def _measures(solved: Solved) -> list[MeasureMark]:
-    prepared = solved.prepared
+def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:
+    """Yield the measures of the eye level and of the views."""
     level = prepared.eye_level_mm
-    result = [_mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)]
+    yield _mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         for held in VIEWS[view.kind].handles.values():
             at = held.at(view, frame)
             for field in held.measures:
                 start = Point(at.x, 0.0) if field.endswith("y_mm") else Point(0.0, at.y)
-                result.append(_mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field)))
-    for placed in prepared.things:
-        result += _thing_measures(prepared, placed)
-    return result
+                yield _mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field))
 
 
-def _thing_measures(prepared: Prepared, placed: Placed) -> list[MeasureMark]:
-    anchor = placed.setting.anchor
-    gaps = []
+def _marks(prepared: Prepared, placed: Placed, thing: Built) -> Marks:
+    """Return the handles and measures of a thing; the same ones while nothing of it changes."""
+    return thing.marks.answer(
+        (placed.index, placed.given),
+        lambda: (tuple(_thing_handles(placed)), tuple(_thing_measures(prepared, placed))),
+    )
+
+
+def _thing_handles(placed: Placed) -> Iterator[HandlePlace]:
+    about, anchor = f"things.{placed.index}", placed.setting.anchor
+    if anchor is not None and anchor.in_line is not None:
+        says = f"Change the gap: {placed.values.name}"
+        foot = toward(anchor.at, anchor.in_line.goal, anchor.in_line.gap_mm)
+        yield HandlePlace(id=f"{about}.{GAP}", at=foot.xy, says=says, about=about, shape="point")
+    for name, handle in placed.standing.handles.items():
+        if not set(handle.changes) <= placed.given:
+            says = f"{handle.says}: {placed.values.name}"
+            yield HandlePlace(id=f"{about}.{name}", at=handle.at.xy, says=says, about=about, shape=handle.shape)
+
+
+def _thing_measures(prepared: Prepared, placed: Placed) -> Iterator[MeasureMark]:
+    about, anchor = f"things.{placed.index}", placed.setting.anchor
     if anchor is not None and (line := anchor.in_line) is not None:
         foot = toward(anchor.at, line.goal, line.gap_mm)
-        gaps.append(_mark(prepared, f"things.{placed.index}.{GAP}", anchor.at, foot, line.gap_mm))
-    return gaps + [
-        _mark(prepared, f"things.{placed.index}.{name}", start, end, placed.values.mm(name))
-        for name, (start, end) in placed.standing.spans.items()
-        if isinstance(placed.kind.parameter(name), Length) and name not in placed.given
-    ]
+        yield _mark(prepared, f"{about}.{GAP}", anchor.at, foot, line.gap_mm)
+    for name, (start, end) in placed.standing.spans.items():
+        if isinstance(placed.kind.parameter(name), Length) and name not in placed.given:
+            yield _mark(prepared, f"{about}.{name}", start, end, placed.values.mm(name))
 
 
 def _mark(prepared: Prepared, path: str, start: Point, end: Point, mm: float) -> MeasureMark:

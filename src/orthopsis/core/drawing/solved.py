@@ -1,41 +1,68 @@
 """From an exercise to all that is drawn and seen of it: execute the recipes, look what is seen, number the lines."""
 
-import math
-from collections.abc import Iterable, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 from dataclasses import dataclass
+from itertools import chain, count
 
 import numpy as np
+from propcache.api import cached_property
 
 from orthopsis.core.construct.engine import Board, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.built import Built, build
-from orthopsis.core.drawing.lines import light_block
+from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
-from orthopsis.core.scene.placed import Placed, placed_errors
+from orthopsis.core.scene.placed import placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
-from orthopsis.core.sight.solid import Solid
+
+SETUP, BEHIND = 0, 1
+"""The blocks of lines of the sheet itself: what is drawn on it first, and what is seen of that behind all things."""
 
 
-@dataclass(frozen=True, slots=True, eq=False)
+@dataclass(frozen=True, eq=False)
 class Solved:
-    """The board after all moves, the moves by thing, and what the eye sees; one is equal only to itself."""
+    """The board after all moves, the moves by thing, and what the eye sees; one is equal only to itself.
+
+    Attributes:
+        prepared: the exercise.
+        moves: all moves, as they are made.
+        board: what they make.
+        light: the light lines in blocks as they are drawn: by their full names, and the lines.
+        edges: for each thing the pieces of its edges.
+        behind: what is seen of the eye level and of the margin.
+        seen: what the eye sees of each thing.
+        built: each thing by both routes.
+    """
 
     prepared: Prepared
     moves: tuple[Move, ...]
     board: Board
-    lines: tuple[DrawnLine, ...]
-    light_ids: dict[str, int]
-    """Line id of each ruled line, by its full name."""
-    final_ids: tuple[int, ...]
-    """Ids of the pieces that the finished drawing keeps."""
+    light: tuple[tuple[tuple[str, ...], tuple[DrawnLine, ...]], ...]
+    edges: tuple[tuple[DrawnLine, ...], ...]
+    behind: tuple[DrawnLine, ...]
     seen: tuple[Seen, ...]
     built: tuple[Built, ...]
+
+    @property
+    def lines(self) -> Iterator[DrawnLine]:
+        """All lines: the light ones, those of the finished drawing, and what is seen behind the things."""
+        return chain(*(lines for _, lines in self.light), *self.edges, self.behind)
+
+    @property
+    def final(self) -> Iterator[DrawnLine]:
+        """The pieces that the finished drawing keeps."""
+        return (line for line in chain(*self.edges, self.behind) if line.visible)
+
+    @cached_property
+    def light_ids(self) -> dict[str, int]:
+        """Line id of each ruled line, by its full name."""
+        return {name: line.id for names, lines in self.light for name, line in zip(names, lines, strict=True)}
 
 
 def solve(prepared: Prepared) -> Solved:
@@ -47,58 +74,67 @@ def solve(prepared: Prepared) -> Solved:
     board = Board(prepared.sheet)
     moves = _setup_moves(prepared)
     execute(moves, board)
-    light = [light_block(board.lines.values())]
+    setup = LightLines(board.lines.values())
+    light = [(setup.names, setup.numbered(SETUP))]
     built = []
     for placed in prepared.things:
         with placed_errors(placed):
             thing = build(placed)
         built.append(thing)
     for number in _drawing_order(prepared):
-        moves += built[number].moves
-        board.points |= built[number].points
-        board.lines |= built[number].lines
-        light.append((built[number].light_names, built[number].light))
-    lines, light_ids = list[DrawnLine](), dict[str, int]()
-    for names, block in light:
-        light_ids |= {name: len(lines) + i for i, name in enumerate(names)}
-        lines += block.numbered(len(lines))
-    seen = [_seen(prepared, placed, thing.solid) for placed, thing in zip(prepared.things, built, strict=True)]
-    first = len(lines)
-    _add_final(lines, prepared, seen, built)
-    _add_behind(lines, prepared, board, seen, built)
-    final = tuple(line.id for line in lines[first:] if line.visible)
-    return Solved(prepared, tuple(moves), board, tuple(lines), light_ids, final, tuple(seen), tuple(built))
+        thing = built[number]
+        moves += thing.moves
+        board.points |= thing.points
+        board.lines |= thing.lines
+        light.append((thing.light.names, thing.light.numbered(block_of(number))))
+    seen = _seen(prepared, built)
+    return Solved(
+        prepared,
+        tuple(moves),
+        board,
+        tuple(light),
+        tuple(_edges(prepared, seen, built)),
+        tuple(_behind(prepared, board, seen, built)),
+        seen,
+        tuple(built),
+    )
+
+
+def block_of(index: int, *, is_final: bool = False) -> int:
+    """Return the block of a thing's lines: of its light ones, or of those of the finished drawing."""
+    return BEHIND + 1 + 2 * index + is_final
 
 
 def _drawing_order(prepared: Prepared) -> list[int]:
     """Return the numbers of the things as they are drawn: what stands on another after that, patterns last."""
     order: list[int] = []
-
-    def add(placed: Placed) -> None:
-        anchor = placed.setting.anchor
-        other = prepared.thing(anchor.thing) if anchor is not None else None
-        if other is not None and other.index not in order:
-            add(other)
-        if placed.index not in order:
-            order.append(placed.index)
-
     for placed in sorted(prepared.things, key=lambda p: p.kind.is_late):
-        add(placed)
+        below = [placed]
+        while (anchor := below[-1].setting.anchor) is not None and (other := prepared.thing(anchor.thing)) is not None:
+            below.append(other)
+        order += [one.index for one in reversed(below) if one.index not in order]
     return order
 
 
-def _seen(prepared: Prepared, placed: Placed, solid: Solid) -> Seen:
-    """Return a solid for sight, with the holes that others cut out of it.
+def _seen(prepared: Prepared, built: Sequence[Built]) -> tuple[Seen, ...]:
+    """Return the solids for sight, with the holes that others cut out of them.
 
-    It is enlarged about the eye where it is joined to another: its picture stays.
+    One that is joined to another is enlarged about the eye: its picture stays.
     """
+    solids = {placed.values.name: thing.solid for placed, thing in zip(prepared.things, built, strict=True)}
     for other in prepared.things:
         anchor = other.setting.anchor
-        if anchor is not None and anchor.thing == placed.values.name and other.standing.holes:
-            solid = pierced(solid, other.standing)
-    if placed.factor != 1.0:
-        solid = enlarged(solid, placed.factor)
-    return Seen(solid, placed.setting.frame.eye, placed.standing.is_see_through, placed.layer)
+        if anchor is not None and other.standing.holes:
+            solids[anchor.thing] = pierced(solids[anchor.thing], other.standing)
+    return tuple(
+        Seen(
+            enlarged(solid, placed.factor) if placed.factor != 1.0 else solid,
+            placed.setting.frame.eye,
+            placed.standing.is_see_through,
+            placed.layer,
+        )
+        for placed, solid in zip(prepared.things, solids.values(), strict=True)
+    )
 
 
 def _setup_moves(prepared: Prepared) -> list[Move]:
@@ -115,40 +151,31 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     return moves
 
 
-def _add_final(lines: list[DrawnLine], prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> None:
-    """Add the seen and hidden pieces of each edge, between the points that the construction made."""
+def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[tuple[DrawnLine, ...]]:
+    """Yield for each thing the seen and hidden pieces of its edges, between the points that the construction made."""
     covered: frozenset[frozenset[str]] = frozenset().union(*(placed.standing.covers for placed in prepared.things))
-    boxes = np.array([_box(thing) for thing in built]).reshape(-1, 4)
+    boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
     for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
         role: Role = "edge" if placed.standing.is_body else "detail"
-        lines += thing.edges.block(pieces, role, covered).numbered(len(lines))
+        yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, covered)
 
 
-def _add_behind(
-    lines: list[DrawnLine], prepared: Prepared, board: Board, seen: Sequence[Seen], built: Sequence[Built]
-) -> None:
-    """Add what is seen of the eye level and of the margin, behind all things."""
+def _behind(prepared: Prepared, board: Board, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[DrawnLine]:
+    """Yield what is seen of the eye level and of the margin, behind all things."""
     level, width = board.lines[EYE_LEVEL].start.y, prepared.sheet.width_mm
     behind = {EYE_LEVEL: (Point(0.0, level), Point(width, level))}
     behind |= {n: (board.lines[n].start, board.lines[n].end) for n in MARGIN if n in board.lines}
-    things = tuple(thing for thing, one in zip(seen, built, strict=True) if _meets(_box(one), behind.values()))
+    things = tuple(thing for thing, one in zip(seen, built, strict=True) if _meets(one.box, behind.values()))
+    ids = count(BEHIND * IDS)
     for name, (low, high) in behind.items():
         family = "level" if abs(low.y - high.y) < abs(low.x - high.x) else "upright"
         for t0, t1 in seen_behind(things, low.xy, high.xy):
             start, end = between(low, high, t0).xy, between(low, high, t1).xy
-            lines.append(_behind_line(len(lines), name, family, start, end))
+            yield _behind_line(next(ids), name, family, start, end)
 
 
 def _behind_line(number: int, name: str, family: str, start: Place, end: Place) -> DrawnLine:
     return DrawnLine(id=number, thing="", name=name, start=start, end=end, role="detail", family=family, visible=True)
-
-
-def _box(thing: Built) -> tuple[float, float, float, float]:
-    """Return the rectangle about a thing on the page; of one of which nothing is drawn, one beyond any page."""
-    if not thing.page:
-        return (math.inf,) * 4
-    xs, ys = zip(*thing.page.values(), strict=True)
-    return (min(xs), min(ys), max(xs), max(ys))
 
 
 def _meets(box: tuple[float, float, float, float], lines: Iterable[tuple[Point, Point]]) -> bool:

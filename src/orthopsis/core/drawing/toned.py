@@ -1,56 +1,83 @@
 """Which tone has each face that shows, and the fields that patterns put on it? Far faces come first."""
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Sequence
+from functools import lru_cache
 
 from orthopsis.core.drawing.answer import Place, TonedFace
-from orthopsis.core.drawing.built import Built
-from orthopsis.core.light.tone import CONTRAST, face_tone, inside_tone
+from orthopsis.core.drawing.built import Built, Tones
+from orthopsis.core.drawing.lines import IDS
+from orthopsis.core.light.tone import CONTRAST, LightSide, face_tone, inside_tone
+from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted_together
+from orthopsis.core.sight.solid import Face
+
+Fields = dict[tuple[str, str], list[tuple[Placed, int, list[list[Place]]]]]
 
 
 def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> list[TonedFace]:
     """Return the faces that show with their tones, the far ones first; of things in one layer by their true places."""
     light, fields = prepared.exercise.light, _fields(prepared)
-    result = []
     groups: dict[int, list[int]] = {}
     for number, one in enumerate(seen):
-        if not one.see_through:
+        if not one.see_through and one.solid.faces:
             groups.setdefault(one.layer, []).append(number)
+    result = []
     for layer in sorted(groups, reverse=True):
-        group = [i for i in groups[layer] if seen[i].solid.faces]
-        if not group:
-            continue
-        faces = [(0, face) for face in built[group[0]].faces]
-        if len(group) > 1:
-            faces = painted_together([seen[i] for i in group])
-        for i, face in faces:
-            thing = built[group[i]]
-            page = thing.page if seen[group[i]].solid is thing.solid else _page(seen[group[i]])
-            loops: list[list[Place]] = [[page[c] for c in loop] for loop in face.loops]
-            is_outer = face.name in thing.outward
-            tone = face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light)
-            placed = prepared.things[group[i]]
-            name, side = placed.values.name, f"{'' if is_outer else 'inner '}{face.turned}"
-            direction = "" if face.is_curved else f"{side}@{placed.setting.frame.name}"
-            result.append(TonedFace(thing=name, name=face.name, loops=loops, tone=tone, direction=direction))
-            for by, own in fields.get((name, face.name), ()):
-                result.append(TonedFace(thing=by, name=face.name, loops=own, tone=CONTRAST[tone]))
+        group = groups[layer]
+        tones = [_tones(prepared.things[i], seen[i], built[i], light) for i in group]
+        for i, face in _painted([seen[i] for i in group], built[group[0]]):
+            toned = tones[i][face.name]
+            result.append(toned)
+            for by, number, own in fields.get((toned.thing, face.name), ()):
+                tone = CONTRAST[toned.tone]
+                face_id = by.index * IDS + number
+                result.append(TonedFace(id=face_id, thing=by.values.name, name=face.name, loops=own, tone=tone))
     return result
 
 
-def _page(seen: Seen) -> Mapping[str, Place]:
-    """Return the corners of a solid on the page, those of holes in it too."""
-    return seen.solid.picture(seen.eye)
+def _painted(group: Sequence[Seen], first: Built) -> Sequence[tuple[int, Face]]:
+    """Return the faces that show of things in one layer, with the place of each in the group, the far ones first."""
+    if len(group) == 1:
+        return [(0, face) for face in first.faces]
+    return _painted_together(tuple(group))
 
 
-def _fields(prepared: Prepared) -> dict[tuple[str, str], list[tuple[str, list[list[Place]]]]]:
-    """Return what things on faces tone of them: by thing and face, the toning thing and the loops."""
-    found: dict[tuple[str, str], list[tuple[str, list[list[Place]]]]] = {}
+@lru_cache(maxsize=128)
+def _painted_together(group: tuple[Seen, ...]) -> Sequence[tuple[int, Face]]:
+    return tuple(painted_together(group))
+
+
+def _tones(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Tones:
+    """Return the faces of a thing with their tones, by name; the same ones while nothing of it changes."""
+    return thing.tones.answer(
+        (seen, light, placed.index), lambda: {face.name: face for face in _toned(placed, seen, thing, light)}
+    )
+
+
+def _toned(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Iterator[TonedFace]:
+    page = thing.page if seen.solid is thing.solid else seen.solid.picture(seen.eye)
+    frame = placed.setting.frame.name
+    for number, face in enumerate(seen.solid.faces):
+        is_outer = face.name in thing.outward
+        side = f"{'' if is_outer else 'inner '}{face.turned}"
+        yield TonedFace(
+            id=placed.index * IDS + number,
+            thing=placed.values.name,
+            name=face.name,
+            loops=[[page[c] for c in loop] for loop in face.loops],
+            tone=face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light),
+            direction="" if face.is_curved else f"{side}@{frame}",
+        )
+
+
+def _fields(prepared: Prepared) -> Fields:
+    """Return what things on faces tone of them: by thing and face, the toning thing, the field's number, its loops."""
+    found: Fields = {}
     for placed in prepared.things:
         if placed.setting.anchor is not None and placed.kind.lies_on_face:
-            for field in placed.standing.fields:
+            for number, field in enumerate(placed.standing.fields):
                 mine = found.setdefault((placed.setting.anchor.thing, field.face), [])
-                mine.append((placed.values.name, [list(loop) for loop in field.loops]))
+                mine.append((placed, number, [list(loop) for loop in field.loops]))
     return found

@@ -28,20 +28,36 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
     """
     number = {document.name: i for i, document in enumerate(documents)}
     done: dict[int, Placed] = {}
+    for index in range(len(documents)):
+        for one in reversed(_chain(index, documents, alone, number, done)):
+            document, placed = documents[one], replace(alone[one], layer=one)
+            if document.joined_to or placed.kind.hangs:
+                with placed_errors(placed):
+                    placed = _JOINS[placed.kind.hangs](placed, done[number[document.joined_to]], document)
+            done[one] = placed
+    return tuple(done[i] for i in range(len(documents)))
 
-    def place(index: int, below: tuple[int, ...]) -> Placed:
-        if index in done:
-            return done[index]
-        document, placed = documents[index], replace(alone[index], layer=index)
-        if document.joined_to or placed.kind.hangs:
-            with placed_errors(placed):
-                other = number.get(document.joined_to, -1)
-                _check(document, index, other, below, alone)
-                placed = _JOINS[placed.kind.hangs](placed, place(other, (*below, index)), document)
-        done[index] = placed
-        return placed
 
-    return tuple(place(i, ()) for i in range(len(documents)))
+def _chain(
+    index: int, documents: Sequence[ThingDocument], alone: Sequence[Placed], number: Mapping[str, int],
+    done: Mapping[int, Placed],
+) -> list[int]:  # fmt: skip
+    """Return a thing and, one after the other, those it is joined to, as far as they do not stand yet.
+
+    Raises:
+        GeometryError: one of them cannot be joined to the next.
+    """
+    chain: list[int] = []
+    while index not in done:
+        chain.append(index)
+        document = documents[index]
+        if not document.joined_to and not alone[index].kind.hangs:
+            break
+        other = number.get(document.joined_to, -1)
+        with placed_errors(alone[index]):
+            _check(document, index, other, tuple(chain), alone)
+        index = other
+    return chain
 
 
 def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ...], alone: Sequence[Placed]) -> None:

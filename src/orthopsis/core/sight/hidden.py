@@ -160,12 +160,19 @@ class Sight:
         return _joined(piece_edge, low, high, hidden)
 
     def _pairs(self, segments: _Segments) -> tuple[Index, Index]:
-        """Return edge and face numbers of the pairs whose boxes touch and of which the face may hide the edge."""
+        """Return edge and face numbers of the pairs whose boxes touch and of which the face may hide the edge.
+
+        Nearness changes evenly: a face that is nearer at neither end of an edge is so nowhere along it.
+        """
         low = np.minimum(segments.start, segments.end)
         high = np.maximum(segments.start, segments.end)
         edge, face = self._tree.query(_boxes(low, high))
         may = self._layer[face] < segments.hidden_below[edge]
         edge, face = edge[may], face[may]
+        nearer = self._layer[face] < segments.layer[edge]
+        for ends, near in ((segments.start, segments.near_start), (segments.end, segments.near_end)):
+            nearer |= self._is_nearer(face, ends[edge], near[edge])
+        edge, face = edge[nearer], face[nearer]
         order = np.argsort(edge, kind="stable")
         return edge[order], face[order]
 
@@ -231,15 +238,19 @@ class Sight:
         at, piece, screen = at[in_box], piece[in_box], screen[in_box]
         near = segments.near_start + 0.0
         nearness = near[piece_edge] + middle * (segments.near_end[piece_edge] - near[piece_edge])
-        plane = self._plane[screen]
-        here = plane[:, 0] * at[:, 0] + plane[:, 1] * at[:, 1] + plane[:, 2]
-        nearer = here > nearness[piece] + SAME_DEPTH * np.maximum(1.0, np.abs(nearness[piece]))
+        nearer = self._is_nearer(screen, at, nearness[piece])
         before = self._layer[screen] < segments.layer[piece_edge][piece]
         maybe = np.flatnonzero(nearer | before)
         hides = np.zeros(len(piece_edge), dtype=bool)
         inside = self._inside(at[maybe], screen[maybe])
         hides[piece[maybe[inside]]] = True
         return hides
+
+    def _is_nearer(self, face: Index, at: Array, nearness: Array) -> Mask:
+        """Tell of each place on the page, with its nearness, whether a face's plane is nearer to the eye there."""
+        plane = self._plane[face]
+        here = plane[:, 0] * at[:, 0] + plane[:, 1] * at[:, 1] + plane[:, 2]
+        return np.asarray(here > nearness + SAME_DEPTH * np.maximum(1.0, np.abs(nearness)))
 
     def _inside(self, at: Array, face: Index) -> Mask:
         """Tell of each point whether it lies inside its face, the outline left out."""

@@ -127,11 +127,18 @@ def _of_view(solved: Solved, breath: Breath, title: str) -> str:
 def _finish(solved: Solved) -> list[Step]:
     level = solved.prepared.wording.level
     light = list(solved.light_ids.values())
-    final = list(solved.final_ids)
-    edges = [i for i in final if solved.lines[i].thing]
+    final = list(solved.final)
+    edges = [line.id for line in final if line.thing]
     added = adornments(solved.prepared)
-    merged = len({(solved.lines[i].thing, solved.lines[i].name) for i in edges if solved.lines[i].thing not in added})
-    take_away = _plain(solved, "take_away", {}, step_minutes("take_away", len(light), level), draws=final, takes=light)
+    merged = len({(line.thing, line.name) for line in final if line.thing and line.thing not in added})
+    take_away = _plain(
+        solved,
+        "take_away",
+        {},
+        step_minutes("take_away", len(light), level),
+        draws=[line.id for line in final],
+        takes=light,
+    )
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
     tone_values = {"light": solved.prepared.exercise.light}

@@ -154,9 +154,9 @@ class Standing:
         """Edges of the other thing that go because this one goes on in their plane: by the full names of their ends."""
         return frozenset()
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
-        """The points that can be dragged now, by name."""
+        """The points that can be dragged now, by name; made anew each time, since they hold it themselves."""
         return {}
 
     @cached_property

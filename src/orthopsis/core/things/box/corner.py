@@ -69,7 +69,7 @@ class OfBlock(Block):
 
     moved_says = "Move the block"
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The two ends of the nearest edge and the ends of the sides."""
         place = tuple(p.name for p in FIRST_CORNER)

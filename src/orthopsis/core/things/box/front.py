@@ -58,7 +58,7 @@ class FrontBox(FrontBlock):
         """The hand's moves from the front face to the back edges."""
         return tuple(recipe(self))
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The lower left, the upper right, and the mark of a depth that can be dragged."""
         points, place = self.corners, tuple(p.name for p in FIRST_CORNER)

@@ -83,7 +83,7 @@ class Division(Standing):
         start, end = (low, far) if self.way == "repeat_near" else (far, low)
         return start, between(start, end, self.values.mm("bay") / self.panel.bottom_mm)
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The end of a repeated part."""
         if self.way not in REPEATED:

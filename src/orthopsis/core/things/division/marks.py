@@ -56,38 +56,47 @@ def _by_diagonal(values: Values, setting: Setting, panel: Panel, at: Divided) ->
 
 
 def _by_halving(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
-    n, told = values.full, list[tuple[str, Act]]()
+    told = list[tuple[str, Act]]()
     across = (panel.low, panel.far_low, panel.far_high, panel.high)
     centre = _centre(values, "whole", across, told)
 
-    def halve_along(low: int, high: int, quad: tuple[str, ...], middle: str) -> None:
-        """Halve the parts from mark ``low`` to ``high``; ``quad`` are their corners."""
-        i = (low + high) // 2
-        foot, head = n(f"foot.{i}"), n(f"measure.head.{i}")
-        for end, line, until in ((foot, "down", panel.bottom), (head, "rise", panel.top)):
-            run = Run(n(f"construction.{line}.{i}"), end, middle, panel.up.family, until, "construction")
-            told.append(("face.halves", run))
-        if i - low > 1:
-            near, far = (quad[0], foot, head, quad[3]), (foot, quad[1], quad[2], head)
-            halve_along(low, i, near, _centre(values, f"near.{i}", near, told))
-            halve_along(i, high, far, _centre(values, f"far.{i}", far, told))
-
-    def halve_up(low: int, high: int, quad: tuple[str, ...], middle: str) -> None:
-        j = (low + high) // 2
-        start, end = n(f"start.{j}"), n(f"measure.end.{j}")
-        for to, line, until in ((start, "level", panel.first), (end, "level_on", panel.far)):
-            run = Run(n(f"construction.{line}.{j}"), to, middle, panel.along.family, until, "construction")
-            told.append(("face.halves", run))
-        if j - low > 1:
-            under, over = (quad[0], quad[1], end, start), (start, end, quad[2], quad[3])
-            halve_up(low, j, under, _centre(values, f"under.{j}", under, told))
-            halve_up(j, high, over, _centre(values, f"over.{j}", over, told))
-
     if at.along:
-        halve_along(0, len(at.along) + 1, across, centre)
+        _halve_along(values, panel, (0, len(at.along) + 1), across, centre, told)
     if at.up:
-        halve_up(0, len(at.up) + 1, across, centre)
+        _halve_up(values, panel, (0, len(at.up) + 1), across, centre, told)
     return told
+
+
+def _halve_along(
+    values: Values, panel: Panel, ends: tuple[int, int], quad: tuple[str, ...], middle: str, told: Told
+) -> None:
+    """Halve the parts along between two marks; ``quad`` are their corners, ``middle`` is where its diagonals cross."""
+    (low, high), n = ends, values.full
+    i = (low + high) // 2
+    foot, head = n(f"foot.{i}"), n(f"measure.head.{i}")
+    for end, line, until in ((foot, "down", panel.bottom), (head, "rise", panel.top)):
+        run = Run(n(f"construction.{line}.{i}"), end, middle, panel.up.family, until, "construction")
+        told.append(("face.halves", run))
+    if i - low > 1:
+        near, far = (quad[0], foot, head, quad[3]), (foot, quad[1], quad[2], head)
+        _halve_along(values, panel, (low, i), near, _centre(values, f"near.{i}", near, told), told)
+        _halve_along(values, panel, (i, high), far, _centre(values, f"far.{i}", far, told), told)
+
+
+def _halve_up(
+    values: Values, panel: Panel, ends: tuple[int, int], quad: tuple[str, ...], middle: str, told: Told
+) -> None:
+    """Halve the parts up between two marks, as ``_halve_along`` does."""
+    (low, high), n = ends, values.full
+    j = (low + high) // 2
+    start, end = n(f"start.{j}"), n(f"measure.end.{j}")
+    for to, line, until in ((start, "level", panel.first), (end, "level_on", panel.far)):
+        run = Run(n(f"construction.{line}.{j}"), to, middle, panel.along.family, until, "construction")
+        told.append(("face.halves", run))
+    if j - low > 1:
+        under, over = (quad[0], quad[1], end, start), (start, end, quad[2], quad[3])
+        _halve_up(values, panel, (low, j), under, _centre(values, f"under.{j}", under, told), told)
+        _halve_up(values, panel, (j, high), over, _centre(values, f"over.{j}", over, told), told)
 
 
 def _centre(values: Values, name: str, quad: tuple[str, ...], told: Told) -> str:

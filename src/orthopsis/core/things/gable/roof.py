@@ -33,7 +33,7 @@ class GableRoof(GableShape):
         """The upper edges of the wall under the gable and of the one behind it, which is one plane with its own."""
         return frozenset(frozenset((face.high, face.far_high)) for face in (self.panel, self.back))
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """Where the height of the ridge is measured."""
         return {"rise": Handle("Change the height of the ridge", self.mark, ("rise",), self._drag_rise)}

@@ -128,7 +128,7 @@ class FrontWord(FrontProfile):
         """The lines whose place is free: the back's, if the depth is by eye."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """Those of a shape without its corners; those of other layouts are at the first letter, or at the point."""
         if self.layout == STRAIGHT:

@@ -99,7 +99,7 @@ class SideWord(SideProfile):
         """The lines whose place is free."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """Those of the block: the corners follow from the text."""
         return {name: handle for name, handle in super().handles.items() if handle.shape != "corner"}

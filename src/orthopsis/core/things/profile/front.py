@@ -194,7 +194,7 @@ class FrontProfile(Standing):
 
         return mark
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The lower left, the upper right, the mark of the depth, and each corner."""
         first, (width, height) = self.values.first, self.size

@@ -215,7 +215,7 @@ class SideProfile(OfBlock):
         parts = parts_of(self.outline, cut.on_panel)
         return {cut.panel.face: replace(cut.panel, says=cut.says, parts=parts)}
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """Those of the block, and each corner of the outline."""
         return {**super().handles, **corner_handles(self.outline, self._drag_corner)}

@@ -40,7 +40,7 @@ class Rectangles(RectangleShapes):
         """The hand's moves."""
         return tuple(recipe(self))
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the face that is taken, and how far they stand out."""
         (left, right), (low, high) = (taken(self.values, name) for name in ("along", "up"))

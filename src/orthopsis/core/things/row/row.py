@@ -31,7 +31,7 @@ class Row(Copies):
         """The hand's moves."""
         return tuple(recipe(self))
 
-    @cached_property
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The foot of the last one, which changes how many there are."""
         last = between(self.anchor.at, self.line.goal, self.share(self.numbers[-1]))
