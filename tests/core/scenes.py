@@ -17,6 +17,7 @@ from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from orthopsis.core.things.profile.shapes import READY
+from orthopsis.core.things.standing import Unheld
 
 Place = tuple[float, float]
 
@@ -195,7 +196,7 @@ WAYS = ("diagonal", "measuring", "page", "eye", "repeat_near", "repeat_far")
 def divided(draw: Any) -> Exercise:
     """Return a box anywhere with a division on a face of it that is drawn, in one of the ways there are."""
     exercise = draw(exercises(most=1))
-    faces = sorted(faces_of(exercise))
+    faces = sorted(drawn_faces_of(exercise))
     assume(faces)
     way = draw(st.sampled_from(WAYS))
     along, up = draw(st.sampled_from(["1", "2", "3", "7"])), draw(st.sampled_from(["1", "2", "5", "2:1:3"]))
@@ -210,7 +211,7 @@ def divided(draw: Any) -> Exercise:
 def patterned(draw: Any) -> Exercise:
     """Return a word, a shape or a box with a pattern on a face of it."""
     exercise = draw(words(looks=("solid",)) | laid_out() | profiles(looks=("solid",)) | exercises(most=1))
-    faces = sorted(faces_of(exercise))
+    faces = sorted(drawn_faces_of(exercise))
     assume(faces)
     host = exercise.things[0]
     pattern = {
@@ -249,7 +250,7 @@ def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 @st.composite
 def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exercise:
-    """Return a box anywhere with rectangles on a face of it that is drawn."""
+    """Return a box anywhere with rectangles on a face of it, also a hidden one."""
     exercise = draw(exercises(most=1))
     faces = sorted(faces_of(exercise))
     assume(faces)
@@ -259,9 +260,20 @@ def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exe
         "kind": "rectangles", "name": "Windows", "joined_to": "Box 1", "along": draw(ratio), "up": draw(ratio),
         "joined_by": f"face_{draw(st.sampled_from(faces))}", "columns": draw(st.sampled_from(["1", "2", "5"])),
         "rows": draw(st.sampled_from(["1", "3"])), "wide": draw(sizes), "tall": draw(sizes),
-        "relief": draw(st.sampled_from(reliefs)), "deep": draw(st.floats(1.0, 12.0)),
+        "spread": draw(st.sampled_from(["parts", "ends"])), "relief": draw(st.sampled_from(reliefs)),
+        "deep": draw(st.floats(1.0, 12.0)),
     }  # fmt: skip
-    return exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+def _is_unheld(exercise: Exercise) -> bool:
+    """Tell whether the second thing hangs on nothing, such as a hidden face whose lines cross too flat to be drawn."""
+    try:
+        return isinstance(prepare(exercise).things[1].standing, Unheld)
+    except GeometryError:
+        return False
 
 
 def solved(exercise: Exercise) -> Solved:
@@ -280,6 +292,11 @@ def faces_of(exercise: Exercise) -> dict[str, Panel]:
         return dict(placed.standing.faces)
     except GeometryError:
         return {}
+
+
+def drawn_faces_of(exercise: Exercise) -> list[str]:
+    """Return the faces of the first thing whose edges are drawn."""
+    return [key for key, panel in faces_of(exercise).items() if panel.is_drawn]
 
 
 def _views(exercise: Exercise) -> list[dict[str, Any]]:

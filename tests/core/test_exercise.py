@@ -77,7 +77,7 @@ def test_steps_come_in_the_handbook_s_order_and_end_with_what_is_seen(crates: Ex
     final = stage_after(drawing.steps, len(drawing.steps))
     edges = {line.id for line in drawing.lines if line.role == "edge" and line.visible}
     assert final.dark == edges
-    left = {drawing.lines[i].name for i in final.light}
+    left = {line.name for line in drawing.lines if line.id in final.light}
     assert left == {"eye level"}, "no construction line is left"
 
 

@@ -10,7 +10,17 @@ import pytest
 import shapely
 from hypothesis import assume, given, settings
 from hypothesis import strategies as st
-from scenes import CORNER, ROW, VIEWS, assert_same_point, divided, exercises, faces_of, patterned
+from scenes import (
+    CORNER,
+    ROW,
+    VIEWS,
+    assert_same_point,
+    divided,
+    drawn_faces_of,
+    exercises,
+    faces_of,
+    patterned,
+)
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
@@ -296,7 +306,7 @@ def test_letters_on_any_face_are_where_the_eye_sees_them_and_never_mirrored(
     host: Exercise, text: str, rim: str
 ) -> None:
     views = [view.model_dump(mode="json") for view in host.views]
-    for face in faces_of(host):
+    for face in drawn_faces_of(host):
         sign = {"kind": "lettering", "name": "Sign", "joined_to": "Box 1", "joined_by": f"face_{face}", "text": text}
         answer = solved(exercise_of(host.things[0].model_dump(mode="json"), {**sign, "rim": rim}, views=views))
         picture = answer.seen[1].solid.picture(answer.seen[1].eye)

@@ -24,7 +24,7 @@ ON_LEVEL_MM = 1e-6
 FLAT_DEG = 2.0
 """A line that leaves the eye level at less than this is hard to rule (no source)."""
 ABSURD_TIMES = 8.0
-"""A side this many times as long as the thing is tall was not meant so (no source)."""
+"""A side this many times as long as the thing is otherwise was not meant so (no source)."""
 SEEN_SHARE = 0.3
 """A face of which less than this share is seen is not drawn as a face (no source)."""
 THIN_MM = 4.0
@@ -143,16 +143,17 @@ def _absurd_depth(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Say that a side or a depth that was measured on the page is absurdly long in the world."""
     values, setting = placed.values, placed.setting
     sides = {"away": ("The depth", "depth_by")} if setting.frame.kind == "one_point" else _SIDES
-    tall = placed.standing.true_length("up")
+    roles = {"up", *sides} | ({"across"} if setting.frame.kind == "one_point" else set())
+    true = {role: placed.standing.true_length(role) for role in roles}
     for role, (side, how) in sides.items():
         if values.held.get(how) != "measured":
             continue
-        length = placed.standing.true_length(role)
-        if length > ABSURD_TIMES * tall:
-            shown = {"thing": values.name, "side": side, "value": f"{length / tall:.0f}"}
+        length, other = true[role], max(mm for name, mm in true.items() if name != role)
+        if length > ABSURD_TIMES * other:
+            shown = {"thing": values.name, "side": side, "value": f"{length / other:.0f}"}
             edit = CureEdit(path=f"things.{placed.index}.{how}", value="half")
             about = f"things.{placed.index}"
-            yield piece(solved, "absurd_depth", about, length / tall, ABSURD_TIMES, "times", shown, [edit])
+            yield piece(solved, "absurd_depth", about, length / other, ABSURD_TIMES, "times", shown, [edit])
 
 
 _SIDES = {"left": ("The left side", "left_by"), "right": ("The right side", "right_by")}

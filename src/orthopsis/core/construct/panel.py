@@ -30,6 +30,10 @@ AROUND_FRONT = ("bottom", "right", "top", "left")
 """How what stands out of a front is turned over its edges (see ``Panel.around``)."""
 
 
+LEVEL_WORDS = {"top": "top", "bottom": "underside"}
+"""How level faces are called."""
+
+
 def away_from(inward: Array) -> Vector:
     """Return the world vector of length 1 that leads the other way."""
     return vector(-inward / np.linalg.norm(inward))
@@ -103,6 +107,7 @@ class Panel:
         first_says: how its first edge is called.
         is_level: whether it is a top or an underside.
         is_seen: whether its outer side is turned to the eye.
+        is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
         parts: what is left of it, where it is cut to an outline; none where it is whole.
@@ -131,6 +136,7 @@ class Panel:
     first_says: str = "nearest edge"
     is_level: bool = False
     is_seen: bool = True
+    is_drawn: bool = True
     back: Back | None = None
     outward: Vector | None = None
     parts: tuple[Part, ...] = ()

@@ -87,7 +87,7 @@ _KEPT: LRUCache[Standing, Built] = LRUCache(maxsize=MOST_KEPT, getsizeof=_weight
 
 @cached(_KEPT, lock=RLock())
 def _build(standing: Standing) -> Built:
-    setting, moves, solid = standing.setting, standing.recipe, standing.solid
+    setting, moves, solid = standing.setting, standing.moves, standing.solid
     given = _given(setting.frame)
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
@@ -132,6 +132,8 @@ def _given_lines(setting: Setting) -> dict[str, Ruled]:
     ends = Point(0.0, level), Point(setting.sheet.width_mm, level)
     lines = {EYE_LEVEL: Ruled(EYE_LEVEL, join(*ends), *ends, "level", "construction", "")}
     for name, (start, end, way) in setting.anchor.panel.lines.items():
+        if name in setting.anchor.lightly:
+            continue
         rests_on = "" if way.goal.is_ideal else way.family
         lines[name] = Ruled(name, join(start, end), start, end, way.family, "edge", other, rests_on)
     return lines

@@ -8,6 +8,7 @@ import math
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import replace
 
+from orthopsis.core.construct.hidden_face import drawn_through
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import ThingDocument
 from orthopsis.core.errors import GeometryError
@@ -136,7 +137,10 @@ def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
     anchor = Anchor(other.values.name, "", Point(0.0, 0.0), other=other.standing)
     if panel is not None:
-        anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel)
+        found = (panel, ()) if panel.is_drawn else drawn_through(panel, placed.values.name, other.standing.made)
+        if found is not None:
+            panel, light = found
+            anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel, light=light)
     standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor))
     return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
 
@@ -150,7 +154,11 @@ _JOINS: Mapping[Hanging, Callable[[Placed, Placed, ThingDocument], Placed]] = {
 
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
     """Return the faces of a thing on which one of this kind can lie, by the way they are turned."""
-    return {key: panel for key, panel in other.standing.faces.items() if kind.can_lie_on(panel)}
+    return {
+        key: panel
+        for key, panel in other.standing.faces.items()
+        if (panel.is_drawn or kind.may_be_hidden) and kind.can_lie_on(panel)
+    }
 
 
 def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:

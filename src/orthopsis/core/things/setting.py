@@ -3,6 +3,9 @@
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
@@ -30,12 +33,13 @@ class InLine:
     gap_mm: float
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Anchor:
     """What a thing is joined to: the other's name, the point they share (full name, or empty for a line), where.
 
     ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
-    ``other``: the other thing where it stands, for what hangs on it.
+    ``other``: the other thing where it stands, for what hangs on it. ``light``: the moves that draw the face lightly
+    through the other thing, where it is hidden.
     """
 
     thing: str
@@ -44,6 +48,12 @@ class Anchor:
     in_line: InLine | None = None
     panel: Panel | None = None
     other: "Standing | None" = None
+    light: tuple[Move, ...] = ()
+
+    @cached_property
+    def lightly(self) -> frozenset[str]:
+        """Full names of the points and lines that are drawn lightly because the face is hidden."""
+        return frozenset(name for move in self.light for name in outputs(move.act))
 
     @property
     def made(self) -> frozenset[str]:
@@ -57,7 +67,7 @@ class Anchor:
         found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
         if self.panel is None:
             return found
-        found |= self.panel.points
+        found |= {name: at for name, at in self.panel.points.items() if name not in self.lightly}
         behind = self.panel.back.points if self.panel.back is not None else {}
         return found | {name: at for name, at in behind.items() if name in self.made}
 

@@ -140,9 +140,15 @@ class Standing:
         raise NotImplementedError
 
     @cached_property
+    def moves(self) -> tuple[Move, ...]:
+        """The hand's moves, those first that draw the face lightly on which it lies, where that is hidden."""
+        anchor = self.setting.anchor
+        return (*anchor.light, *self.recipe) if anchor is not None else self.recipe
+
+    @cached_property
     def made(self) -> frozenset[str]:
-        """Full names of the points and lines that the recipe makes: what the hand has drawn of it."""
-        return frozenset(name for move in self.recipe for name in outputs(move.act))
+        """Full names of the points and lines that its moves make: what the hand has drawn of it."""
+        return frozenset(name for move in self.moves for name in outputs(move.act))
 
     @cached_property
     def holes(self) -> Mapping[str, tuple[Array, ...]]:

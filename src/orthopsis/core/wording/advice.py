@@ -119,7 +119,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Move it toward the middle of the three points",),
     ),
     "absurd_depth": AdvicePhrases(
-        "{side} of “{thing}” would be {value} times as long as it is tall.",
+        "{side} of “{thing}” would be {value} times as long as its longest other edge.",
         "Near a [vanishing point] a few millimetres on the page are many in the world: a measure there is easily "
         "absurd.",
         ("Cut it half way",),

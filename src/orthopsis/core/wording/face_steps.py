@@ -3,6 +3,19 @@
 from orthopsis.core.wording.step import StepPhrases
 
 FACE: dict[str, StepPhrases] = {
+    "face.hidden": StepPhrases(
+        "the hidden {face}",
+        (
+            "The {face} of {other} is hidden. Draw it all the same, as light as you can, as if {other} were of glass: "
+            "{count} lines. Each runs like the edge over against it.",
+            "Draw the hidden {face} of {other} lightly, as if through glass: {lines}. Each runs like the edge over "
+            "against it, to the same point.",
+            "The hidden {face} of {other}, drawn lightly through: {lines}, each like the edge over against it.",
+        ),
+        "What is hidden runs to the same points as what shows.",
+        "Pressing hard: these lines go away again.",
+        "ruler",
+    ),
     "face.ticks": StepPhrases(
         "tick the {edge}",
         (

@@ -58,15 +58,15 @@ RECTANGLE: dict[str, StepPhrases] = {
     "rectangles.first_out": StepPhrases(
         "the first one stands out",
         (
-            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} out from the wall. From there "
-            "draw its front like the one on the wall, and join the corners that show. Count: {count}.",
+            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} out from the {face}. From "
+            "there draw its front like the one on the {face}, and join the corners that show. Count: {count}.",
             "From its first corner measure {deep} out, along the line that runs {outward}. Draw its front from there, "
-            "like the one on the wall, and join the corners that show: {lines}.",
+            "like the one on the {face}, and join the corners that show: {lines}.",
             "It stands out by {deep}, along the line that runs {outward}; its front likewise, and the edges that show: "
             "{lines}.",
         ),
-        "What stands out of a wall runs to the other point, as its corner does.",
-        "Drawing the front as large as on the wall, where it comes nearer.",
+        "What stands out of a face runs as the edges do that lead away from that face.",
+        "Drawing the front as large as on the face, where it comes nearer.",
         "ruler and set square",
     ),
     "rectangles.more_out": StepPhrases(

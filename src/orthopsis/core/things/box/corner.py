@@ -1,6 +1,7 @@
 """A box in two- and three-point perspective: nearest edge first, two sides, a back corner that comes by itself."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 from functools import lru_cache, partial
 
 import numpy as np
@@ -217,9 +218,14 @@ class CornerBox(OfBlock):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """The two sides, and the top or the bottom where its edges are drawn."""
-        levels = [level for level in self._levels if not (self.values.is_open and level == "top")]
-        return {**sides.side_panels(self), **{level: sides.level_panel(self, level) for level in levels}}
+        """The two sides, the top or the bottom where its edges are drawn, and where they are hidden."""
+        levels = [level for level in ("bottom", "top") if not (self.values.is_open and level == "top")]
+        levels.sort(key=lambda level: level not in self._levels)
+        shown = {level: sides.level_panel(self, level) for level in levels}
+        return {
+            **sides.side_panels(self),
+            **{level: replace(panel, is_drawn=level in self._levels) for level, panel in shown.items()},
+        }
 
     @cached_property
     def _levels(self) -> tuple[str, ...]:

@@ -120,8 +120,10 @@ class FrontBox(FrontBlock):
         return kept(self.setting, distance(self.corners[self.depth_corner], self.goal), self.depth_share)
 
     def true_length(self, role: str) -> float:
-        """Return how long the box is in the world along ``up`` or ``away``, at the scale of its front, mm."""
-        return self.height if role == "up" else self.setting.frame.eye.world_length(self.goal, self.depth_share)
+        """Return how long the box is in the world ``across``, ``up`` or ``away``, at the scale of its front, mm."""
+        if role == "away":
+            return self.setting.frame.eye.world_length(self.goal, self.depth_share)
+        return self.height if role == "up" else self.values.mm("width")
 
     @cached_property
     def joints(self) -> Mapping[str, Joint]:

@@ -1,13 +1,14 @@
 """A block whose front is drawn true, in one-point perspective: its corners, how deep it is, its solid and faces."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 from functools import lru_cache
 
 import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.count import guide_corners
-from orthopsis.core.construct.panel import AROUND_FRONT, Back, Panel, away_from, vector
+from orthopsis.core.construct.panel import AROUND_FRONT, LEVEL_WORDS, Back, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
@@ -138,15 +139,17 @@ class FrontBlock(Standing):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """The front, and the sides whose edges are drawn."""
-        guided, result = set(self.guided), dict[str, Panel]()
+        """The front, the sides whose edges are drawn, and, where there is a back, those that are hidden."""
+        guided, result, hidden = set(self.guided), dict[str, Panel](), dict[str, Panel]()
         if not self.values.is_open:
             result["front"] = self._front_panel()
         for side, (one, two) in SIDE_FACES.items():
             low, top = (one, two) if side in ("right", "bottom") else (two, one)
             if {low, top} <= guided and (self.values.shows_inside or self._is_outward(side, low)):
                 result[side] = self._side_panel(side, low, top)
-        return result
+            elif guided:
+                hidden[side] = replace(self._side_panel(side, low, top), is_drawn=False)
+        return result | hidden
 
     def _front_panel(self) -> Panel:
         n, at, way = self.values.full, self.setting.frame.eye.at, self.setting.frame.way
@@ -188,7 +191,7 @@ class FrontBlock(Standing):
         low_over, top_over = opposite(low, side), opposite(top, side)
         over = self.corners[low_over], self.corners[top_over]
         return Panel(
-            says=side if is_level else f"{side} side",
+            says=LEVEL_WORDS.get(side, f"{side} side"),
             face=side,
             turned=side,
             low=n(f"front.{low}"),

@@ -2,7 +2,7 @@
 
 from collections.abc import Mapping
 
-from orthopsis.core.construct.panel import Back, Panel, away_from, vector
+from orthopsis.core.construct.panel import LEVEL_WORDS, Back, Panel, away_from, vector
 from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.things.box.block import ROLES, Block, Role, other
@@ -87,7 +87,7 @@ def level_panel(block: Block, level: str) -> Panel:
     left, right = (block.setting.frame.way(role) for role in ROLES)
     ends = [block.end_corner(role, level) for role in ROLES]
     return Panel(
-        says=level,
+        says=LEVEL_WORDS[level],
         face=level,
         turned=level,
         low=n(f"near.{level}"),

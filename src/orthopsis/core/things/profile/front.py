@@ -246,9 +246,10 @@ class FrontProfile(Standing):
         return kept(self.setting, self.depth_reach, self.depth_share)
 
     def true_length(self, role: str) -> float:
-        """Return how long the shape is in the world along ``up`` or ``away``, at the scale of its front, mm."""
-        goal = self.outline.goal
-        return self.size[1] if role == "up" else self.setting.frame.eye.world_length(goal, self.depth_share)
+        """Return how long the shape is in the world ``across``, ``up`` or ``away``, at the scale of its front, mm."""
+        if role == "away":
+            return self.setting.frame.eye.world_length(self.outline.goal, self.depth_share)
+        return self.size[role == "up"]
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

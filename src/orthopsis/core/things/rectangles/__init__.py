@@ -6,7 +6,7 @@ not matter.
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
-from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES
+from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES, SPREADS
 from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
 
 _COUNTS = {str(count): str(count) for count in range(1, MOST_IN_A_ROW + 1)}
@@ -21,6 +21,7 @@ RECTANGLES = ThingKind(
         Choice("rows", "how many there are up", _COUNTS, "1"),
         Choice("wide", "how wide each is", SHARES, "half"),
         Choice("tall", "how tall each is", SHARES, "three_quarters"),
+        Choice("spread", "where each lies", SPREADS, "parts"),
         Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
         Length("deep", "how deep they are", 6.0, 0.5, 1000.0),
     ),
@@ -28,4 +29,5 @@ RECTANGLES = ThingKind(
     hangs="on_face",
     adding="windows",
     can_lie_on=lambda panel: panel.is_whole,
+    may_be_hidden=True,
 )

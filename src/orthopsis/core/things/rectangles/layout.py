@@ -1,5 +1,7 @@
 """Where on a face do rectangles lie? A part of it is taken and divided equally; each part holds one in its middle.
 
+Or the outer ones lie at the ends of what is taken, as the legs of a table do, and the rest equally far apart.
+
 Places are shares ``(along, up)`` of the face.
 """
 
@@ -19,8 +21,14 @@ SHARES = {
     "two_thirds": "two thirds",
     "half": "half",
     "third": "a third",
+    "quarter": "a quarter",
+    "fifth": "a fifth",
 }
-_SIZES = {"whole": 1.0, "three_quarters": 3 / 4, "two_thirds": 2 / 3, "half": 1 / 2, "third": 1 / 3}
+_SIZES = {
+    "whole": 1.0, "three_quarters": 3 / 4, "two_thirds": 2 / 3, "half": 1 / 2, "third": 1 / 3, "quarter": 1 / 4,
+    "fifth": 1 / 5,
+}  # fmt: skip
+SPREADS = {"parts": "in the middle of its part", "ends": "the outer ones at the ends"}
 _RATIO = re.compile(r"^(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?)$")
 STEPS = 24
 """Into so many parts a face is thought divided while the taken part is dragged."""
@@ -67,8 +75,9 @@ def layout_of(values: Values, marks: tuple[float, float]) -> Layout:
             about="rows",
             nearest=str(MOST_RECTANGLES // columns),
         )
-    along = _parts(taken(values, "along"), columns, _SIZES[values.word("wide")], marks[0])
-    return Layout(along, _parts(taken(values, "up"), rows, _SIZES[values.word("tall")], marks[1]))
+    is_at_ends = values.word("spread") == "ends"
+    along = _parts(taken(values, "along"), columns, _SIZES[values.word("wide")], marks[0], is_at_ends)
+    return Layout(along, _parts(taken(values, "up"), rows, _SIZES[values.word("tall")], marks[1], is_at_ends))
 
 
 def taken(values: Values, name: str) -> tuple[float, float]:
@@ -100,10 +109,14 @@ def ratio_of(start: float, end: float) -> str:
     return ":".join(str(number // common) for number in numbers)
 
 
-def _parts(part: tuple[float, float], count: int, size: float, marks: float) -> tuple[tuple[float, float], ...]:
+def _parts(
+    part: tuple[float, float], count: int, size: float, marks: float, is_at_ends: bool
+) -> tuple[tuple[float, float], ...]:
     """Return from where to where each part reaches, in shares."""
     each = (part[1] - part[0]) / count
     start, wide = part[0] + each * (1 - size) / 2, each * size
+    if is_at_ends and count > 1:
+        start, each = part[0], (part[1] - part[0] - wide) / (count - 1)
     return _on_marks(start, each, wide, count, marks) or tuple(
         (start + each * i, start + each * i + wide) for i in range(count)
     )

@@ -23,7 +23,7 @@ class Rectangles(RectangleShapes):
     """Rectangles on a face, in rows and columns."""
 
     sentence: tuple[Clause, ...] = (
-        Clause("{columns} along and {rows} up, each {wide} of its part wide and {tall} of it tall. "),
+        Clause("{columns} along and {rows} up, each {wide} of its part wide and {tall} of it tall, {spread}. "),
         Clause("Free, taken, free: {along} along the face, {up} up. "),
         Clause("They are {relief}.", {"relief": ("flat",)}),
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
