@@ -29,9 +29,12 @@ def _owned(teacher: TestClient, exercise: Exercise) -> dict[str, int]:
     pile = teacher.post("/api/piles", json=pair).json()["sheets"]
     svg = teacher.get(f"/api/exercises/{made}/file.svg").content
     sheet = teacher.post(f"/api/piles/{pile}/sheets", files={"file": ("a.svg", svg)}).json()["id"]
+    kept = {"exercise": exercise.document(), "indices": [0], "name": "Part"}
+    part = teacher.post("/api/parts", json=kept).json()["id"]
     me = teacher.get("/api/teachers").json()[0]["id"]
     return {
-        **pair, "student_id": student, "lesson_id": lesson, "pile_id": pile, "sheet_id": sheet, "teacher_id": me,
+        **pair, "student_id": student, "lesson_id": lesson, "pile_id": pile, "sheet_id": sheet, "part_id": part,
+        "teacher_id": me,
     }  # fmt: skip
 
 
@@ -45,8 +48,9 @@ def _theirs(body: Any, owned: dict[str, Any]) -> Any:
 def _seen(teacher: TestClient, owned: dict[str, int]) -> str:
     """Return what its owner sees of everything."""
     addresses = (
-        "/api/exercises", "/api/piles", "/api/classes", "/api/today", f"/api/exercises/{owned['exercise_id']}",
-        f"/api/exercises/{owned['exercise_id']}/versions", f"/api/classes/{owned['class_id']}",
+        "/api/exercises", "/api/piles", "/api/classes", "/api/today", "/api/parts",
+        f"/api/exercises/{owned['exercise_id']}", f"/api/exercises/{owned['exercise_id']}/versions",
+        f"/api/classes/{owned['class_id']}",
     )  # fmt: skip
     return json.dumps([teacher.get(address).json() for address in addresses])
 

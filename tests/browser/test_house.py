@@ -114,3 +114,34 @@ def test_the_step_sheets_of_a_house_say_when_the_paper_may_come_off(desk: Page, 
     ).json()["drawing"]
     said = [step["after"] for step in drawing["steps"] if step["after"]]
     assert said == ["The paper of the upper slope point of Roof may come off now."]
+
+
+def test_a_table_is_kept_as_a_part_and_set_down_in_another_kind_of_view(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/desk/31")
+    expect(desk.locator("article.thing")).to_have_count(2)
+    desk.get_by_role("button", name="Choose several").click()
+    desk.get_by_role("button", name="Choose all").click()
+    desk.get_by_role("button", name="Keep as a part").click()
+    desk.keyboard.type("Work table")
+    desk.keyboard.press("Enter")
+    expect(desk.get_by_text("Kept as “Work table”")).to_be_visible()
+    empty_sheet(desk, address, "Two points")
+    desk.get_by_role("button", name="Set down Work table").click()
+    expect(desk.locator("article.thing")).to_have_count(3)
+    legs = desk.locator("article.thing").last
+    expect(legs).to_contain_text("It lies on the underside of Top")
+    expect(legs).to_have_attribute("aria-current", "true")
+    expect(desk.locator(".ladder")).to_contain_text("the others on the underside")
+    desk.get_by_role("button", name="Undo").click()
+    expect(desk.locator("article.thing")).to_have_count(1)
+    desk.get_by_role("button", name="Redo").click()
+    expect(desk.locator("article.thing")).to_have_count(3)
+    desk.get_by_text("kept", exact=True).first.wait_for()
+    number = desk.url.rsplit("/", 1)[-1].partition("?")[0]
+    sheets = desk.request.get(f"{address}/api/exercises/{number}/print/steps.pdf?per_page=8")
+    assert sheets.body().startswith(b"%PDF")
+    desk.goto(f"{address}/desk/{number}")
+    desk.get_by_role("button", name="Take away the part Work table").click()
+    desk.get_by_role("button", name="Take it away").click()
+    expect(desk.get_by_role("button", name="Set down Work table")).to_have_count(0)
+    expect(desk.locator("article.thing")).to_have_count(3)

@@ -14,9 +14,10 @@ from sqlalchemy.orm import Session
 from orthopsis.app.reading import read_and_check
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
+from orthopsis.core.exercise.parts import part_of
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
-from orthopsis.store import classes, exercises, piles, teachers
+from orthopsis.store import classes, exercises, parts, piles, teachers
 from orthopsis.store.clock import now
 from orthopsis.store.models import ExerciseRow, Pile, SchoolClass, SheetRow, Student
 
@@ -29,6 +30,8 @@ def load_demo(db: Session, say: Callable[[str], None]) -> None:
     """Load the demonstration into an empty database; one transaction, so that it is there whole or not at all."""
     teacher = teachers.add_teacher(db, DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD, is_demo=True)
     rows = [exercises.add_exercise(db, teacher.id, read_exercise(document)) for document in READY]
+    table = read_exercise(next(row.document for row in rows if "table" in row.title))
+    parts.keep_part(db, teacher.id, part_of(table, range(len(table.things)), "Work table"))
     terns = classes.add_class(db, teacher.id, "Terns")
     puffins = classes.add_class(db, teacher.id, "Puffins")
     tern_list = classes.add_students(db, teacher.id, terns.id, [f"Tern {n}" for n in range(1, 25)])

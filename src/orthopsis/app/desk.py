@@ -16,6 +16,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.edit_steps import bring_back, change_step
 from orthopsis.core.exercise.nearest import with_working_nearest
+from orthopsis.core.exercise.set_down import set_down
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.things.registry import KINDS
 
@@ -53,6 +54,14 @@ class AddAct(BaseModel):
 
     op: Literal["add"]
     kind: Path
+
+
+class SetDownAct(BaseModel):
+    """Set a part down, in the view of that name or where the last thing stands."""
+
+    op: Literal["set_down"]
+    part: Document
+    view: Annotated[str, Field(max_length=40)] = ""
 
 
 class AddViewAct(BaseModel):
@@ -133,6 +142,7 @@ Act = Annotated[
     | CureAct
     | SeekAct
     | AddAct
+    | SetDownAct
     | AddViewAct
     | RemoveViewAct
     | ThingAct
@@ -226,6 +236,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return edit.set_all(exercise, sought_cure(exercise, act.code, act.about))
         case AddAct():
             return add_thing(exercise, act.kind)
+        case SetDownAct():
+            return set_down(exercise, read_exercise(act.part), act.view)
         case AddViewAct():
             return edit_views.add_view(exercise, act.kind)
         case RemoveViewAct():

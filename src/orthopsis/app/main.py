@@ -11,7 +11,7 @@ from starlette.datastructures import MutableHeaders
 from starlette.types import ASGIApp, Message, Receive, Scope, Send
 
 from orthopsis import __version__
-from orthopsis.app import desk, dragging, own_sheets, pile, problems, register, sheets, shelf, signing_in, today
+from orthopsis.app import desk, dragging, own_sheets, parts, pile, problems, register, sheets, shelf, signing_in, today
 from orthopsis.app.problems import Problem, Refusal
 from orthopsis.app.session import SignedIn, refuse_other_sites
 from orthopsis.app.settings import Settings
@@ -52,7 +52,7 @@ def create_app(settings: Settings) -> FastAPI:
     problems.install(app)
     app.add_middleware(BodyLimit)
     app.add_middleware(Headers)
-    for module in (signing_in, desk, dragging, shelf, own_sheets, register, today, pile, sheets):
+    for module in (signing_in, desk, dragging, shelf, parts, own_sheets, register, today, pile, sheets):
         app.include_router(module.router)
     _serve_front_end(app, settings)
 

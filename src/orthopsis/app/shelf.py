@@ -139,7 +139,7 @@ def ready_picture(number: int, teacher: Me) -> Response:
     """Return the picture of a ready exercise."""
     if not 0 <= number < len(READY):
         raise NotFound("exercise")
-    return _lasting(_ready_svg(number))
+    return lasting(_ready_svg(number))
 
 
 @cache
@@ -175,7 +175,7 @@ def picture(exercise_id: int, db: Db, teacher: Me) -> Response:
         svg = thumb_svg(draw_picture(read_exercise(row.document)))
         exercises.keep_picture(db, row, _made(row), svg)
         db.commit()
-    return _lasting(svg)
+    return lasting(svg)
 
 
 @router.delete("/{exercise_id}", status_code=204)
@@ -293,7 +293,8 @@ def _made(row: ExerciseRow) -> str:
     return f"{row.version}.{PICTURES}"
 
 
-def _lasting(svg: bytes) -> Response:
+def lasting(svg: bytes) -> Response:
+    """Return a picture that the browser may keep: another one has another address."""
     headers = {"Cache-Control": "private, max-age=31536000, immutable"}
     return Response(svg, media_type="image/svg+xml", headers=headers)
 

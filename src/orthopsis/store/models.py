@@ -134,6 +134,18 @@ class ExercisePicture(Base):
     svg: Mapped[bytes] = mapped_column(Blob)
 
 
+class PartRow(Base):
+    """Some things of an exercise, kept under a name; the document is an exercise that holds only them."""
+
+    __tablename__ = "part"
+
+    id: Mapped[int] = mapped_column(primary_key=True)
+    owner_id: Mapped[int] = mapped_column(ForeignKey("teacher.id", ondelete="CASCADE"), index=True)
+    name: Mapped[str] = mapped_column(String(80))
+    document: Mapped[dict[str, Any]]
+    kept_at: Mapped[datetime]
+
+
 class Lesson(Base):
     """A lesson: which class does which exercise, from which step; one that was removed can be had back for a while."""
 

@@ -1,8 +1,10 @@
 <script setup lang="ts">
-/** Several things chosen at once: moved by a measure, or with the one that is dragged; copied; removed. */
+/** Several things chosen at once: moved by a measure, or with the one that is dragged; copied; kept as a part; removed. */
 import { computed, nextTick, ref, watch } from 'vue'
 
+import { ProblemError } from '@/api/client'
 import { useExercise } from '@/stores/exercise'
+import { useParts } from '@/stores/parts'
 
 const props = defineProps<{ names: string[] }>()
 const several = defineModel<boolean>('several', { required: true })
@@ -48,6 +50,29 @@ async function remove(): Promise<void> {
   if (await exercise.act({ op: 'remove_together', indices: exercise.others, right_mm: 0, up_mm: 0 })) await end()
 }
 
+const parts = useParts()
+/** What the part is to be called; null while none is being kept. */
+const partName = ref<string | null>(null)
+const said = ref('')
+
+async function nameIt(): Promise<void> {
+  partName.value = ''
+  said.value = ''
+  await nextTick()
+  bar.value?.querySelector('input')?.focus()
+}
+
+async function keep(): Promise<void> {
+  try {
+    const kept = await parts.keep(exercise.document, exercise.others, partName.value ?? '')
+    said.value = `Kept as “${kept.name}”: it is among your parts below, on every sheet.`
+    partName.value = null
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error
+    said.value = error.message
+  }
+}
+
 function shift(right: number, up: number): void {
   const by = { right_mm: right * step.value, up_mm: up * step.value }
   void exercise.act({ op: 'shift_together', indices: exercise.others, ...by })
@@ -89,10 +114,20 @@ watch(
           {{ way.says }}
         </button>
         <button type="button" class="word-button" @click="copy">Copy</button>
+        <button type="button" class="word-button" @click="nameIt">Keep as a part</button>
         <button type="button" class="word-button" @click="remove">Remove</button>
       </template>
       <button type="button" class="word-button" @click="end">Done</button>
     </div>
+    <form v-if="partName !== null && count" class="keep" @submit.prevent="keep" @keydown.esc.stop="partName = null">
+      <label
+        >Keep as
+        <input v-model="partName" maxlength="80" placeholder="Table" />
+      </label>
+      <button type="submit" class="word-button">Keep</button>
+      <button type="button" class="word-button" @click="partName = null">Leave it</button>
+    </form>
+    <p v-if="said" role="status">{{ said }}</p>
   </div>
 </template>
 
@@ -105,7 +140,6 @@ watch(
   position: sticky;
   bottom: -20px;
   margin-top: 10px;
-  margin-bottom: -20px;
   padding: 8px 14px 10px;
   background: var(--accent-soft);
   border-top: 1px solid var(--line);
@@ -118,6 +152,22 @@ watch(
 
 .move {
   padding-left: 6px;
+}
+
+.keep {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  margin: 2px 0 4px;
+}
+
+.keep input {
+  font: inherit;
+  width: 130px;
+  padding: 2px 6px;
+  border: 1px solid var(--line);
+  border-radius: 4px;
+  background: var(--paper);
 }
 
 .acts {

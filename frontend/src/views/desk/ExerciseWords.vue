@@ -10,6 +10,7 @@ import { useLoad } from '@/shell/useLoad'
 import { thingNumber, useExercise } from '@/stores/exercise'
 
 import ChooseSeveral from './ChooseSeveral.vue'
+import KeptParts from './KeptParts.vue'
 import PlaceEditor from './PlaceEditor.vue'
 
 const props = defineProps<{ chosen: string }>()
@@ -86,6 +87,13 @@ async function add(kind: string): Promise<void> {
   if (word >= 0) places?.[fresh.pieces.slice(0, word).filter((piece) => piece.path).length]?.click()
 }
 
+/** A part that was set down shows itself. */
+async function showNewest(): Promise<void> {
+  await nextTick()
+  const fresh = things.value.at(-1)
+  if (fresh) emit('choose', fresh.about)
+}
+
 async function rename(sentence: Sentence, event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
   if (!(await exercise.act({ op: 'rename', index: thingNumber(sentence.about), name: field.value })))
@@ -118,6 +126,7 @@ function wordsOf(act: Act): string {
   return (
     {
       add: 'a new thing',
+      set_down: 'a part',
       copy: 'a copy',
       copy_together: 'copies',
       remove_together: 'several things removed',
@@ -222,6 +231,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
         Add {{ kind.adds }}
       </button>
     </div>
+    <KeptParts @down="showNewest" />
   </section>
 </template>
 

@@ -33,9 +33,15 @@ def _row(name: str, first: str, way: str, gap: float, count: str, by: str) -> di
     return {"kind": "row", "name": name, **goes, "count": count, "way": by}
 
 
-def _windows(name: str, face: str, along: str, up: str, **more: Any) -> dict[str, Any]:
-    on = {"joined_to": "Net loft", "joined_by": f"face_{face}"}
+def _windows(name: str, face: str, along: str, up: str, host: str = "Net loft", **more: Any) -> dict[str, Any]:
+    on = {"joined_to": host, "joined_by": f"face_{face}"}
     return {"kind": "rectangles", "name": name, **on, "along": along, "up": up, **more}
+
+
+def _legs(host: str, long: float) -> dict[str, Any]:
+    """Return four legs at the corners of the underside of a table's top."""
+    four = {"columns": "2", "rows": "2", "wide": "fifth", "tall": "fifth", "spread": "ends"}
+    return _windows("Legs", "bottom", "0:1:0", "0:1:0", host, **four, relief="out", deep=long)
 
 
 def _measured(mm: float) -> dict[str, Any]:
@@ -463,6 +469,14 @@ READY: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 135,
         "wording": {"level": "oldest"},
+    },
+    {
+        **_HEAD,
+        "title": "A work table of the net loft, one point",
+        "eye_level": {"height_mm": 206, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 336}],
+        "things": [_box("Top", 72, 112, 150, 12, **_measured(84)), _legs("Top", 66)],
+        "minutes": 90,
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

@@ -1,6 +1,8 @@
 """Which values may the sentence of a step name that works on a face: of another thing, or of the thing's own block?"""
 
-from orthopsis.core.construct.moves import MeasureAlong, ShareAlong
+from collections.abc import Sequence
+
+from orthopsis.core.construct.moves import Act, MeasureAlong, ShareAlong, Side
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
@@ -28,7 +30,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "edge": panel.first_says,
         "first_end": _first_end(panel),
         "along": _toward(prepared, panel.along),
-        "outward": _toward(prepared, panel.out),
+        "outward": _straight(acts) or _toward(prepared, panel.out),
         **_over_point(prepared, panel),
         "upward": f"like the {panel.first_says}",
         "spaced": "equally far apart" if is_true else "closer together with distance",
@@ -57,6 +59,15 @@ def _toward(prepared: Prepared, way: Way) -> str:
     if way.goal.is_ideal:
         return prepared.wording.term("level" if way.family == "level" else "upright")
     return f"to the {prepared.point_words(way.family)}"
+
+
+_STRAIGHT = {"upright": ("straight up", "straight down"), "level": ("level to the right", "level to the left")}
+
+
+def _straight(acts: Sequence[Act]) -> str:
+    """Return which way a line is measured off that runs upright or level; empty where none is."""
+    side = next((act for act in acts if isinstance(act, Side)), None)
+    return "" if side is None else _STRAIGHT[side.runs][side.length_mm < 0]
 
 
 def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:

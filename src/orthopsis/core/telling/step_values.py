@@ -33,7 +33,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     """Return the values of a step by the names that its templates use."""
     prepared = solved.prepared
     acts = [move.act for move in breath.moves]
-    drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide)]
+    drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide) and act.role != "unseen"]
     noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
     rules = [act for act in drawn if isinstance(act, Rule)]
     values: dict[str, object] = {

@@ -256,6 +256,23 @@ class Standing:
         """Return the measures (mm) with which it has the same shape in the world in another setting."""
         return {}
 
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Its lengths in the world, mm at the scale of its first corner, by which another one can be as large as it.
+
+        ``across``, ``away``, ``up`` of a block, ``out`` of what stands out of a face; nothing for one whose lengths
+        stay as they are in every kind of view.
+        """
+        return {}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return the values with which it has a shape where it stands."""
+        return {}
+
+    def turned(self) -> Mapping[str, Value]:
+        """Return the values with which it lies the same way where along and up have changed places on its face."""
+        return {}
+
     def true_length(self, role: str) -> float:
         """Return how long its edges in a direction are in the world, mm at the scale of the first corner."""
         return 0.0

@@ -76,6 +76,10 @@ class Values:
         """Return the full name of a point or line of this thing."""
         return f"{self.name}.{name}"
 
+    def swapped(self, *pairs: tuple[str, str]) -> dict[str, Value]:
+        """Return the values of pairs of parameters, each with that of the other one."""
+        return {name: self.held[other] for one, two in pairs for name, other in ((one, two), (two, one))}
+
     def begin(self, setting: Setting, name: str) -> Act:
         """Return the act that marks the first corner: measured, or where it stands on another thing."""
         anchor = setting.anchor

@@ -171,6 +171,23 @@ class OfBlock(Block):
         side: Role = "left" if role == "left" else "right"
         return self.setting.frame.eye.world_length(self.goal(side), self.side_shares[side])
 
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width, which is the right side, depth, which is the left one, and height."""
+        return {"across": self.true_length("right"), "away": self.true_length("left"), "up": self.true_height}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return the nearest edge and the sides, measured."""
+        eye, up, height = self.setting.frame.eye, self.goal("up"), shape["up"]
+        if not up.is_ideal:
+            height = eye.page_share(up, height) * distance(self.values.first, up)
+        there = type(self)(replace(self.values, held={**self.values.held, "height": height}), self.setting)
+        result: dict[str, Value] = {"height": height}
+        for role in ROLES:
+            share = eye.page_share(self.goal(role), shape["away" if role == "left" else "across"])
+            result |= {f"{role}_by": "measured", f"{role}_length": share * there.side_reach(role)}
+        return result
+
     def keep_shape(self, after: Setting) -> Mapping[str, float]:
         """Return the page measures of the sides with which the block is as long as before, at the same place."""
         result, there = {}, type(self)(self.values, after)

@@ -5,6 +5,7 @@ way, or a true cube. An open one has no front face: one looks into it.
 """
 
 from collections.abc import Mapping
+from dataclasses import replace
 
 from propcache.api import cached_property
 
@@ -124,6 +125,19 @@ class FrontBox(FrontBlock):
         if role == "away":
             return self.setting.frame.eye.world_length(self.goal, self.depth_share)
         return self.height if role == "up" else self.values.mm("width")
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width, depth and height."""
+        return {role: self.true_length(role) for role in ("across", "away", "up")}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return the front, and the depth along the guide line on which it is cut then."""
+        front: dict[str, Value] = {"width": shape["across"], "height": shape["up"]}
+        front |= {"depth_by": "measured", "depth_corner": "auto"}
+        there = type(self)(replace(self.values, held={**self.values.held, **front}), self.setting)
+        share = self.setting.frame.eye.page_share(self.goal, shape["away"])
+        return {**front, "depth": share * distance(there.corners[there.depth_corner], self.goal)}
 
     @cached_property
     def joints(self) -> Mapping[str, Joint]:

@@ -104,6 +104,10 @@ class Division(Standing):
         along = self.panel.along
         return (Free(along.family, ("column.",)),) if self.way == "eye" and not along.goal.is_ideal else ()
 
+    def turned(self) -> Mapping[str, Value]:
+        """Return it with what is along up, and what is up along."""
+        return self.values.swapped(("along", "up"))
+
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the length of the repeated part with which the drawing stays nearly as it is."""
         if name != "way" or value not in REPEATED:

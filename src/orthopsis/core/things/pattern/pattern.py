@@ -57,6 +57,10 @@ class Pattern(Standing):
         faces = itertools.groupby(self.drawn, key=lambda one: one.net.mark)
         return tuple(move for _, done in faces for move in _moves(self.values, list(done)))
 
+    def turned(self) -> Mapping[str, Value]:
+        """Return it with what is along up, and what is up along."""
+        return self.values.swapped(("along", "up"))
+
     @cached_property
     def fields(self) -> tuple[Field, ...]:
         """Every other field of the patterns that have dark ones, as far as the face's outline leaves it."""

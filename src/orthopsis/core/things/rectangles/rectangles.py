@@ -35,6 +35,10 @@ class Rectangles(RectangleShapes):
         """Return values for new ones: a row of three windows."""
         return {"along": "1:6:1", "up": "1:3:1", "columns": "3", "rows": "1", "wide": "half", "tall": "three_quarters"}
 
+    def turned(self) -> Mapping[str, Value]:
+        """Return it with what is along up, and what is up along."""
+        return self.values.swapped(("along", "up"), ("columns", "rows"), ("wide", "tall"))
+
     @cached_property
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves."""

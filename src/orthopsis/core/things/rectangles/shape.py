@@ -15,6 +15,7 @@ from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.layout import Layout, layout_of
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
@@ -149,6 +150,23 @@ class RectangleShapes(Standing):
         if self.is_sunk and length >= room:
             raise self._too_deep(deep * DEEPEST * room / length)
         return np.asarray(way * length)
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """How far they stand out or are sunk in; nothing where they lie flat."""
+        return {} if self.is_flat else {"out": float(np.linalg.norm(self.carried))}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return how deep they are on the page; see ``carried``."""
+        if self.is_flat:
+            return {}
+        eye, goal = self.setting.frame.eye, self.panel.out.goal
+        start = self.panel.places([self.layout.rectangles[0][0]])[0]
+        if goal.is_ideal:
+            return {"deep": shape["out"] * eye.distance_mm / start[2]}
+        times = shape["out"] * self.way[2] / start[2]
+        x, y = eye.see(start[None])[0].tolist()
+        return {"deep": abs(times / (1 + times)) * distance(Point(x, y), goal)}
 
     def _too_deep(self, longest_mm: float) -> GeometryError:
         sheet = self.setting.sheet

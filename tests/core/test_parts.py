@@ -1,0 +1,173 @@
+"""A part keeps its shape in the world wherever it is set down, in whatever kind of view."""
+
+from dataclasses import replace
+from typing import Any
+
+import pytest
+from hypothesis import given, settings
+from hypothesis import strategies as st
+from scenes import ROW, VIEWS, assert_same_point, exercises, solved, windowed
+from test_hidden_face import table
+
+from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.parts import MOST_IN_A_PART, part_of
+from orthopsis.core.exercise.set_down import set_down
+from orthopsis.core.scene.prepared import prepare
+
+KINDS = ("one_point", "two_point", "from_above")
+MARK_MM = 1.0
+
+
+def sheet(view: str, *things: dict[str, Any]) -> Exercise:
+    """Return a sheet of this kind of view."""
+    return exercise_of(*things, eye_level={"height_mm": 220.0}, views=[VIEWS[view]])
+
+
+def shapes(exercise: Exercise) -> dict[str, dict[str, float]]:
+    """Return the lengths in the world of each thing, at one scale for those that hang together."""
+    things = prepare(exercise).things
+    return {p.values.name: {role: mm * p.factor for role, mm in p.standing.shape.items()} for p in things}
+
+
+@pytest.mark.parametrize("there", KINDS)
+@pytest.mark.parametrize("here", KINDS)
+def test_a_table_is_the_same_table_in_every_kind_of_view(here: str, there: str) -> None:
+    before = table(here)
+    after = set_down(sheet(there), part_of(before, [1], "Table"))
+    assert [thing.name for thing in after.things] == ["Top", "Legs"], "its top comes with the legs"
+    was, now = shapes(before), shapes(after)
+    scale = now["Top"]["across"] / was["Top"]["across"]
+    for name, lengths in was.items():
+        for role, mm in lengths.items():
+            # The ruler's mark on the page: 12 mm tall may be 11.5 or 12.5; what goes away is many times as long.
+            assert now[name][role] == pytest.approx(mm * scale, rel=0.04, abs=MARK_MM), (name, role)
+
+
+@settings(max_examples=150)
+@given(exercises(most=1, views=KINDS), exercises(most=1, views=KINDS))
+def test_a_box_takes_on_the_shape_of_another_one_where_it_stands(exercise: Exercise, other: Exercise) -> None:
+    try:
+        was, there = prepare(exercise).things[0].standing, prepare(other).things[0]
+        held = {**there.values.held, **there.standing.of_shape(was.shape)}
+        now = there.kind.stand(replace(there.values, held=held), there.setting).shape
+    except GeometryError:
+        return
+    assert now == pytest.approx(dict(was.shape), rel=1e-6)
+
+
+@settings(max_examples=150)
+@given(windowed(reliefs=("out", "in")), windowed(reliefs=("out", "in")))
+def test_what_stands_out_takes_on_the_depth_of_another_one(exercise: Exercise, other: Exercise) -> None:
+    try:
+        was, there = prepare(exercise).things[1].standing, prepare(other).things[1]
+        held = {**there.values.held, **there.standing.of_shape(was.shape)}
+        now = there.kind.stand(replace(there.values, held=held), there.setting).shape
+    except GeometryError:
+        return
+    assert now == pytest.approx(dict(was.shape), rel=1e-6)
+
+
+@settings(max_examples=60)
+@given(windowed(), st.sampled_from(KINDS))
+def test_what_is_set_down_is_drawn_by_both_routes_alike(exercise: Exercise, there: str) -> None:
+    try:
+        part = part_of(exercise, [1], "Part")
+        after = set_down(sheet(there), part)
+    except GeometryError:
+        return
+    found = solved(after)
+    for placed, thing in zip(found.prepared.things, found.built, strict=True):
+        for name, place in thing.page.items():
+            made = found.board.points.get(placed.values.full(name))
+            if made is not None:
+                assert_same_point(made.xy, place, name)
+
+
+def test_on_the_sheet_that_it_came_from_it_is_what_it_was() -> None:
+    before = read_exercise(next(document for document in READY if "table" in str(document["title"])))
+    part = part_of(before, [0, 1], "  Work   table ")
+    assert part.title == "Work table"
+    assert read_exercise(part.document()) == part, "a part is an exercise of its own"
+    alone = set_down(before.model_copy(update={"things": ()}), part)
+    assert alone.things == before.things
+    beside = set_down(before, part)
+    assert [thing.name for thing in beside.things] == ["Top", "Legs", "Top 1", "Legs 1"]
+    assert beside.things[3].joined_to == "Top 1"
+    assert beside.things[2].held() != beside.things[0].held(), "it lands clear of the first one"
+
+
+@pytest.mark.parametrize(("here", "there"), [("one_point", "two_point"), ("two_point", "one_point")])
+def test_what_stands_by_another_thing_stands_by_it_there_too(here: str, there: str) -> None:
+    low, by = (
+        (box("Low", 40.0, 40.0, 90.0, 40.0, depth_by="measured", depth=60.0), "beside_right")
+        if here == "one_point"
+        else (
+            {
+                "kind": "box", "name": "Low", "left": 180.0, "bottom": 60.0, "height": 50.0, "left_by": "measured",
+                "left_length": 60.0, "right_by": "measured", "right_length": 70.0,
+            },
+            "against_right",
+        )
+    )  # fmt: skip
+    upper = {**low, "name": "Upper", "joined_to": "Low", "joined_by": "on_top", "height": 30.0}
+    aside = {**low, "name": "Aside", "joined_to": "Low", "joined_by": by, "height": 30.0}
+    before = sheet(here, low, upper, aside)
+    after = set_down(sheet(there), part_of(before, range(3), "Chests"))
+    assert {t.name: (t.joined_to, t.joined_by) for t in after.things if t.joined_to} == {
+        "Upper": ("Low", "on_top"),
+        "Aside": ("Low", {"beside_right": "against_right", "against_right": "beside_right"}[by]),
+    }
+    was, now = shapes(before), shapes(after)
+    scale = now["Low"]["up"] / was["Low"]["up"]
+    assert now["Upper"]["up"] == pytest.approx(was["Upper"]["up"] * scale, rel=0.05)
+    assert now["Aside"]["up"] == pytest.approx(was["Aside"]["up"] * scale, rel=0.05)
+
+
+def test_what_lies_on_a_top_lies_the_same_way_there() -> None:
+    """Along a top means away from the viewer in one point, and along the right side in two."""
+    top = box("Top", 60.0, 60.0, 120.0, 20.0, depth_by="measured", depth=70.0)
+    tiles = {"kind": "rectangles", "name": "Tiles", "joined_to": "Top", "joined_by": "face_top", "columns": "4"}
+    after = set_down(sheet("two_point"), part_of(sheet("one_point", top, tiles), [1], "Tiles"))
+    assert (after.things[1].held()["columns"], after.things[1].held()["rows"]) == ("1", "4")
+    back = set_down(sheet("one_point"), part_of(after, [1], "Tiles"))
+    assert back.things[1].held()["columns"] == "4"
+
+
+def test_a_thing_whose_host_is_not_chosen_stands_alone_where_it_was() -> None:
+    low = box("Low", 40.0, 40.0, 90.0, 40.0, depth_by="measured", depth=60.0)
+    upper = {**low, "name": "Upper", "joined_to": "Low", "joined_by": "on_top", "bottom": 5.0}
+    part = part_of(sheet("one_point", low, upper), [1], "Upper")
+    assert [thing.name for thing in part.things] == ["Upper"]
+    assert part.things[0].joined_to == ""
+    assert part.things[0].held()["bottom"] == 80.0
+
+
+def test_what_cannot_be_a_part_or_stand_there_is_said() -> None:
+    crate = box("Crate", 40.0, 40.0, 60.0, 40.0)
+    two = exercise_of(
+        crate, {**crate, "name": "Other", "view": "second", "left": 300.0},
+        views=[{"kind": "one_point", "x_mm": 210.0}, {"kind": "one_point", "name": "second", "x_mm": 350.0}],
+    )  # fmt: skip
+    refused = [
+        (lambda: part_of(two, [0, 1], "Two"), "views_differ"),
+        (lambda: part_of(two, [0], "   "), "no_name"),
+        (lambda: part_of(two, [7], "Gone"), "no_such_place"),
+        (
+            lambda: set_down(sheet("two_point"), part_of(sheet("one_point", dict(ROW)), [0], "Word")),
+            "cannot_stand_here",
+        ),
+    ]
+    for act, code in refused:
+        with pytest.raises(GeometryError) as told:
+            act()
+        assert told.value.code == code
+        assert told.value.why
+        assert told.value.fix
+    many = sheet("one_point", *(box(f"Crate {i}", 10.0 + i, 20.0, 20.0, 20.0) for i in range(MOST_IN_A_PART + 1)))
+    with pytest.raises(GeometryError, match="holds 1 to"):
+        part_of(many, range(len(many.things)), "All")
+    word = set_down(sheet("one_point"), part_of(sheet("one_point", dict(ROW)), [0], "Word"))
+    assert word.things[0].kind == "letters", "a word is set down where it can be drawn as it is"
