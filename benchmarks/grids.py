@@ -34,7 +34,7 @@ def boxes_with_windows(boxes: int, columns: int = 6, rows: int = 3) -> Exercise:
     document = grid_of_boxes(boxes).document()
     windows = [
         {
-            "kind": "rectangles", "name": f"Windows {i + 1}", "joined_to": thing["name"], "joined_by": "face_front",
+            "kind": "rectangles", "name": f"Windows {i + 1}", "joined_to": thing["id"], "joined_by": "face_front",
             "columns": str(columns), "rows": str(rows),
         }
         for i, thing in enumerate(document["things"])

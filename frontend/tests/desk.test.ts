@@ -37,6 +37,7 @@ const DRAWING = {
   measures: [],
   sentences: [],
   left_out: [{ key: 'Crate/tone', title: 'Tone' }],
+  unused: ['Crate: “Cut it half way.”'],
   steps: [
     { ...step, key: 'a', short: 'front face', can: ['say'], phase: 'setup', thing: '' },
     { ...step, key: 'b', short: '3 guide lines', can: ['later', 'extra'], phase: 'guides', count: 3, minutes: 5 },
@@ -195,5 +196,11 @@ describe('the ladder', () => {
     ladder(0)
     await button('Tone: tell it again').trigger('click')
     expect(act).toHaveBeenCalledWith({ op: 'bring_back', key: 'Crate/tone' })
+    expect(ladder.text()).toContain('Crate: “Cut it half way.”')
+    await ladder
+      .findAll('button')
+      .find((b) => b.text() === 'Forget it')!
+      .trigger('click')
+    expect(act).toHaveBeenCalledWith({ op: 'forget_unused' })
   })
 })

@@ -155,7 +155,8 @@ def _ready(options: argparse.Namespace) -> int:
     _folder(options.output)
     for number, document in enumerate(READY, start=1):
         name = "-".join("".join(ch if ch.isalnum() else " " for ch in str(document["title"])).lower().split())
-        _write(options.output / f"{number:02}-{name}.json", json.dumps(document, indent=1, ensure_ascii=False).encode())
+        written = json.dumps(read_exercise(document).document(), indent=1, ensure_ascii=False)
+        _write(options.output / f"{number:02}-{name}.json", written.encode())
     return 0
 
 

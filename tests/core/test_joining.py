@@ -178,8 +178,8 @@ def test_from_above_an_edge_on_another_thing_is_drawn_away_from_the_third_point(
 
 def test_a_name_and_a_removal_are_followed() -> None:
     exercise = edit_things.rename_thing(joined("two_point", "on_top"), 0, "Quay wall")
-    assert exercise.things[1].joined_to == "Quay wall"
-    assert edit_things.remove_thing(exercise, 0).things[0].joined_to == ""
+    assert exercise.things[1].joined_to == exercise.things[0].id
+    assert edit_things.remove_thing(exercise, 0).things[0].joined_to == 0
 
 
 @pytest.mark.parametrize(
@@ -209,12 +209,12 @@ def test_things_that_only_touch_do_not_cross(role: str, length: float) -> None:
 def test_things_that_stand_in_each_other_are_reported() -> None:
     exercise = joined("two_point", "on_top")
     third = exercise.things[1].model_copy(
-        update={"name": "Third", "left_length": 12.0, "right_length": 50.0, "height": 20.0}
+        update={"name": "Third", "id": 3, "left_length": 12.0, "right_length": 50.0, "height": 20.0}
     )
     both = exercise.model_copy(update={"things": (*exercise.things, third)})
     told = [a for a in draw(both).advice if a.code == "things_cross"]
     assert [a.about for a in told] == ["things.2"]
-    alone = edit.set_at(both, "things.2.joined_to", "")
+    alone = edit.set_at(both, "things.2.joined_to", 0)
     assert "things_cross" not in {a.code for a in draw(alone).advice}
 
 

@@ -95,7 +95,8 @@ def test_on_the_sheet_that_it_came_from_it_is_what_it_was() -> None:
     assert alone.things == before.things
     beside = set_down(before, part)
     assert [thing.name for thing in beside.things] == ["Top", "Legs", "Top 1", "Legs 1"]
-    assert beside.things[3].joined_to == "Top 1"
+    assert beside.things[3].joined_to == beside.things[2].id
+    assert len({thing.id for thing in beside.things}) == 4
     assert beside.things[2].held() != beside.things[0].held(), "it lands clear of the first one"
 
 
@@ -116,9 +117,10 @@ def test_what_stands_by_another_thing_stands_by_it_there_too(here: str, there: s
     aside = {**low, "name": "Aside", "joined_to": "Low", "joined_by": by, "height": 30.0}
     before = sheet(here, low, upper, aside)
     after = set_down(sheet(there), part_of(before, range(3), "Chests"))
+    low_id = after.things[0].id
     assert {t.name: (t.joined_to, t.joined_by) for t in after.things if t.joined_to} == {
-        "Upper": ("Low", "on_top"),
-        "Aside": ("Low", {"beside_right": "against_right", "against_right": "beside_right"}[by]),
+        "Upper": (low_id, "on_top"),
+        "Aside": (low_id, {"beside_right": "against_right", "against_right": "beside_right"}[by]),
     }
     was, now = shapes(before), shapes(after)
     scale = now["Low"]["up"] / was["Low"]["up"]
@@ -141,7 +143,7 @@ def test_a_thing_whose_host_is_not_chosen_stands_alone_where_it_was() -> None:
     upper = {**low, "name": "Upper", "joined_to": "Low", "joined_by": "on_top", "bottom": 5.0}
     part = part_of(sheet("one_point", low, upper), [1], "Upper")
     assert [thing.name for thing in part.things] == ["Upper"]
-    assert part.things[0].joined_to == ""
+    assert part.things[0].joined_to == 0
     assert part.things[0].held()["bottom"] == 80.0
 
 

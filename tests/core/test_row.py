@@ -129,7 +129,7 @@ def test_a_space_beyond_the_point_is_refused_with_the_longest_that_works() -> No
 
 def test_a_row_repeats_a_thing_that_stands_for_itself_and_goes_with_it() -> None:
     exercise = add_thing(exercise_of(POST), "row")
-    assert (exercise.things[1].joined_to, exercise.things[1].joined_by) == ("Bollard", "in_line")
+    assert (exercise.things[1].joined_to, exercise.things[1].joined_by) == (exercise.things[0].id, "in_line")
     assert draw(exercise).sentences[-1].title == exercise.things[1].name
     assert [t.name for t in remove_thing(exercise, 0).things] == []
     moved = draw(set_at(exercise, "things.0.left", 60.0))

@@ -26,14 +26,14 @@ def _at(exercise: Exercise, name: str) -> tuple[float, float]:
 def test_what_is_removed_together_is_gone_and_the_rest_stands() -> None:
     left = remove_together(_three(), [0, 1])
     assert [thing.name for thing in left.things] == ["Top"]
-    assert left.things[0].joined_to == ""
+    assert left.things[0].joined_to == 0
 
 
 def test_copies_hang_together_as_their_originals_do() -> None:
     copied = copy_together(_three(), [1, 2])
     assert [thing.name for thing in copied.things[:3]] == ["Alone", "Low", "Top"]
     low, top = copied.things[3:]
-    assert top.joined_to == low.name
+    assert top.joined_to == low.id
     assert top.joined_by == "on_top"
     drawn = draw(copied)
     foot, under = drawn.points[f"{top.name}.front.bottom_left"], drawn.points[f"{low.name}.front.top_left"]

@@ -1152,7 +1152,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["ForgetAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -1277,7 +1277,10 @@ export interface components {
         };
         /**
          * Checked
-         * @description The judgement of one sheet; ``greys``: of faces, where they were measured.
+         * @description The judgement of one sheet.
+         *
+         *     ``greys``: of faces, where they were measured. ``made_by``: the version of Orthopsis that judged, empty where
+         *     it was an early one.
          */
         Checked: {
             /** Vanishing Points */
@@ -1294,6 +1297,11 @@ export interface components {
             greys: components["schemas"]["FaceGrey"][];
             /** Note */
             note: string;
+            /**
+             * Made By
+             * @default
+             */
+            made_by: string;
         };
         /**
          * ClassLine
@@ -1495,6 +1503,8 @@ export interface components {
         /**
          * Drawing
          * @description The whole answer; ``is_personal``: whether sheets differ from student to student.
+         *
+         *     ``unused`` says each change of a step that there is not any more.
          */
         Drawing: {
             sheet: components["schemas"]["SheetSize"];
@@ -1532,6 +1542,8 @@ export interface components {
             steps: components["schemas"]["Step"][];
             /** Left Out */
             left_out: components["schemas"]["LeftOut"][];
+            /** Unused */
+            unused: string[];
             /** Advice */
             advice: components["schemas"]["Advice"][];
             /** Sentences */
@@ -1646,6 +1658,17 @@ export interface components {
             title: string;
             /** Counts */
             counts: number[];
+        };
+        /**
+         * ForgetAct
+         * @description Forget the changes of steps that there are not any more.
+         */
+        ForgetAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "forget_unused";
         };
         /**
          * HandlePlace

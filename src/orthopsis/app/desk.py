@@ -14,7 +14,7 @@ from orthopsis.core.editing import edit, edit_things, edit_views
 from orthopsis.core.editing.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
-from orthopsis.core.exercise.edit_steps import bring_back, change_step
+from orthopsis.core.exercise.edit_steps import bring_back, change_step, forget_unused
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.set_down import set_down
 from orthopsis.core.exercise.solve import draw, draw_picture
@@ -126,6 +126,12 @@ class BringBackAct(BaseModel):
     key: Annotated[str, Field(max_length=120)]
 
 
+class ForgetAct(BaseModel):
+    """Forget the changes of steps that there are not any more."""
+
+    op: Literal["forget_unused"]
+
+
 class DragAct(BaseModel):
     """Drag a handle to a page place (mm); where that moves its thing, others go with it."""
 
@@ -151,6 +157,7 @@ Act = Annotated[
     | RenameAct
     | StepActOn
     | BringBackAct
+    | ForgetAct
     | DragAct,
     Field(discriminator="op"),
 ]
@@ -259,6 +266,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return change_step(exercise, act.key, act.change, act.text)
         case BringBackAct():
             return bring_back(exercise, act.key)
+        case ForgetAct():
+            return forget_unused(exercise)
         case DragAct():
             return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
 

@@ -8,7 +8,7 @@ from pydantic import BaseModel
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.app.today import PileLine, pile_lines
-from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.answer import NOT_JUDGED, read_checked
 from orthopsis.core.check.decided import decided
 from orthopsis.core.check.feedback import gravest_lines
 from orthopsis.core.document.document import read_exercise
@@ -163,7 +163,7 @@ def cancel_pile(pile_id: int, db: Db, teacher: Me) -> Changed:
 
 
 def _slip(row: SheetRow, alias: dict[int, str]) -> Slip:
-    checked = Checked.model_validate(row.checked)
+    checked = read_checked(row.checked) or NOT_JUDGED
     what = decided(checked, row.decisions)
     return Slip(alias.get(row.student_id or 0, row.file_name), checked, row.note, what.meant, gravest_lines(what))
 

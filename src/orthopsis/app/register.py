@@ -9,7 +9,7 @@ from pydantic import BaseModel, Field
 
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
-from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.answer import NOT_JUDGED, Checked, read_checked
 from orthopsis.core.check.decided import MEANT, decided, home
 from orthopsis.core.wording.findings import TITLES
 from orthopsis.paperwork.table import csv_text, read_class_list
@@ -244,14 +244,13 @@ def _done(sheet: SheetRow, exercise: str) -> DoneSheet:
 
 
 def _judgement(sheet: SheetRow) -> Checked:
-    empty = {"vanishing_points": {}, "lines": [], "missing": [], "findings": [], "note": ""}
-    return Checked.model_validate(sheet.checked or empty)
+    return read_checked(sheet.checked) or NOT_JUDGED
 
 
 def _standing(sheet: SheetRow) -> list[str]:
     """Return the codes of the findings that the teacher let stand."""
     standing = decided(_judgement(sheet), sheet.decisions).standing
-    return [finding.code for finding in standing if finding.code != "cannot_tell"]
+    return [finding.code for finding in standing if finding.code in TITLES and finding.code != "cannot_tell"]
 
 
 def _counts(kept: list[tuple[SheetRow, Pile]], pile_ids: list[int]) -> list[FindingCount]:

@@ -9,7 +9,7 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.reading import strokes_of
 from orthopsis.app.session import Db, Me
-from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.answer import Checked, read_checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.decided import Home, decided, home, key_of
 from orthopsis.core.check.feedback import note
@@ -139,7 +139,8 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
             raise Refused("other_class", "This student is in another class.", "Choose one of this pile's class.")
     row.student_id = body.student_id
     if row.strokes and is_personal(_exercise_of(db, row)):
-        greys = Checked.model_validate(row.checked).greys if row.checked else ()
+        before = read_checked(row.checked)
+        greys = before.greys if before is not None else ()
         checked = check(_exercise_of(db, row), strokes_of(row.strokes), greys)
         row.strokes = [[*line.start, *line.end] for line in checked.lines]
         row.checked, row.decisions = checked.model_dump(mode="json"), {}
@@ -205,7 +206,10 @@ def _exercise_of(db: Db, row: SheetRow) -> Exercise:
 def _read_judgement(row: SheetRow) -> Checked:
     if row.checked is None:
         raise Refused("not_read", "This sheet has not been read yet.", "Read the pile first.")
-    return Checked.model_validate(row.checked)
+    checked = read_checked(row.checked)
+    if checked is None:
+        raise Refused("old_judgement", "This sheet was judged by another Orthopsis.", "Let it be read again.")
+    return checked
 
 
 def _note_follows(db: Db, row: SheetRow, checked: Checked) -> None:
@@ -222,7 +226,7 @@ def _note(db: Db, row: SheetRow, checked: Checked) -> str:
 
 def _answer(db: Db, row: SheetRow) -> SheetAnswer:
     student = db.get(Student, row.student_id) if row.student_id else None
-    checked = Checked.model_validate(row.checked) if row.checked else None
+    checked = read_checked(row.checked)
     what = decided(checked, row.decisions) if checked else None
     lines = home(checked, what) if checked and what else Home(0, 0)
     return SheetAnswer(

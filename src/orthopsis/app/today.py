@@ -9,6 +9,8 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.app.shelf import picture_address
+from orthopsis.core.check.answer import NOT_JUDGED, read_checked
+from orthopsis.core.check.decided import MEANT, key_of
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
@@ -201,9 +203,9 @@ def _needs(db: Db, school_class: SchoolClass) -> list[NeedLine]:
             continue
         sheet, pile = last[student.id]
         open_codes = [
-            f["code"]
-            for f in (sheet.checked or {"findings": []})["findings"]
-            if f["severity"] >= 2 and sheet.decisions.get(f"{f['code']}:{f['about']}") != "meant"
+            found.code
+            for found in (read_checked(sheet.checked) or NOT_JUDGED).findings
+            if found.code in TITLES and found.severity >= 2 and sheet.decisions.get(key_of(found)) != MEANT
         ]
         if open_codes:
             result.append(

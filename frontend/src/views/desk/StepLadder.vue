@@ -89,6 +89,11 @@ watch(step, async (number) => {
           {{ left.title }}: tell it again
         </button>
       </li>
+      <li v-if="exercise.drawing?.unused.length" class="out">
+        <span class="group begins"><span>No such step now</span></span>
+        <span class="unused">{{ exercise.drawing.unused.join('; ') }}</span>
+        <button type="button" class="word-button" @click="exercise.act({ op: 'forget_unused' })">Forget it</button>
+      </li>
     </ol>
   </section>
 </template>

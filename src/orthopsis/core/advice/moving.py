@@ -44,10 +44,10 @@ def moved_until_unsaid(
 
 def _alone(exercise: Exercise, placed: Placed) -> Exercise:
     """Return the exercise with the thing, last, and what it stands by: the others would only hide some of it."""
-    by_name = {thing.name: thing for thing in exercise.things}
-    chain = [by_name[placed.values.name]]
-    while chain[0].joined_to in by_name:
-        chain.insert(0, by_name[chain[0].joined_to])
+    by_id = {thing.id: thing for thing in exercise.things}
+    chain = [exercise.things[placed.index]]
+    while chain[0].joined_to in by_id:
+        chain.insert(0, by_id[chain[0].joined_to])
     return exercise.model_copy(update={"things": tuple(chain), "steps": ()})
 
 

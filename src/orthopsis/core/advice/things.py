@@ -92,7 +92,7 @@ def on_crossing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on things that stand in each other: their lines cannot be told right."""
     for i, j in crossing_pairs(solved.seen):
         shown = {"thing": solved.prepared.things[i].values.name, "other": solved.prepared.things[j].values.name}
-        edit = CureEdit(path=f"things.{j}.joined_to", value="")
+        edit = CureEdit(path=f"things.{j}.joined_to", value=0)
         yield piece(solved, "things_cross", f"things.{j}", 1, 0, "things", shown, [edit])
 
 

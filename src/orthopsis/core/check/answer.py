@@ -1,8 +1,8 @@
 """What checking a sheet answers. Places are page mm, origin lower left."""
 
-from typing import Literal
+from typing import Any, Literal
 
-from pydantic import Field
+from pydantic import Field, ValidationError
 
 from orthopsis.core.drawing.answer import Part, Place
 
@@ -62,7 +62,11 @@ class FaceGrey(Part):
 
 
 class Checked(Part):
-    """The judgement of one sheet; ``greys``: of faces, where they were measured."""
+    """The judgement of one sheet.
+
+    ``greys``: of faces, where they were measured. ``made_by``: the version of Orthopsis that judged, empty where
+    it was an early one.
+    """
 
     vanishing_points: dict[str, PointEstimate]
     lines: list[JudgedLine]
@@ -70,3 +74,16 @@ class Checked(Part):
     findings: list[Finding]
     greys: list[FaceGrey] = Field(default_factory=list)
     note: str
+    made_by: str = ""
+
+
+NOT_JUDGED = Checked(vanishing_points={}, lines=[], missing=[], findings=[], note="")
+"""What is said of a sheet that nobody has judged, or of which nobody can read the judgement any more."""
+
+
+def read_checked(stored: Any) -> Checked | None:
+    """Return a judgement as it was stored, or None where there is none that this version can read."""
+    try:
+        return Checked.model_validate(stored) if stored else None
+    except ValidationError:
+        return None

@@ -2,6 +2,7 @@
 
 from collections.abc import Sequence
 
+from orthopsis import __version__
 from orthopsis.core.check.along import share_along
 from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEstimate
 from orthopsis.core.check.decided import decided
@@ -70,6 +71,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         findings=[*found, *tone_findings(greys, prepared.wording)],
         greys=list(greys),
         note="",
+        made_by=__version__,
     )
     return checked.model_copy(update={"note": note(checked, decided(checked, {}), drawing, prepared.wording)})
 

@@ -5,6 +5,8 @@ their parameters are made from the declarations, so a new thing changes the sche
 """
 
 import json
+from collections.abc import Iterable
+from itertools import count
 from typing import Annotated, Any, Literal, cast
 
 from pydantic import (
@@ -18,6 +20,7 @@ from pydantic import (
     field_validator,
 )
 
+from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import UnreadableExercise
 from orthopsis.core.light.tone import LightSide
@@ -30,8 +33,10 @@ from orthopsis.core.things.parameters import Length, Shape, Text, Value
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 
-SCHEMA = "orthopsis/exercise/1"
+SCHEMA = f"{FAMILY}/{NEWEST}"
 MOST_THINGS = 400
+LARGEST_ID = 1_000_000
+MOST_LATER = 400
 MOST_BYTES = 1_000_000
 MOST_LETTERS = 150
 MOST_ALL_CORNERS = 3000
@@ -140,29 +145,53 @@ JoinedBy = Literal[
 """How a thing stands by the one it is joined to; in line with it: with a gap, and as tall; or on which face it lies."""
 
 
+class StepRef(Document):
+    """Which step: of which thing (its id; 0 for the sheet), which words, of which part of the thing, such as a letter.
+
+    ``turn`` counts steps that are alike in all of this, from 1; ``line`` is a line of a step that is told line by line,
+    from 1, and 0 the step as a whole.
+    """
+
+    thing: Annotated[int, Field(ge=0, le=LARGEST_ID)] = 0
+    words: Annotated[str, Field(max_length=80)]
+    part: Annotated[str, Field(max_length=80)] = ""
+    turn: Annotated[int, Field(ge=1, le=9999)] = 1
+    line: Annotated[int, Field(ge=0, le=9999)] = 0
+
+    @property
+    def whole(self) -> "StepRef":
+        """The step of which this is a line, or itself."""
+        return self.model_copy(update={"line": 0})
+
+
 class StepChange(Document):
-    """What a teacher changed of one step; steps are named ``thing/words``, with ``#2`` and so on where that recurs.
+    """What a teacher changed of one step.
 
     ``later`` moves it by so many places (negative: earlier), as far as what it needs allows; ``joined`` tells it in
     one breath with the step before it; ``split`` tells it line by line.
     """
 
-    step: Annotated[str, Field(min_length=1, max_length=120)]
+    step: StepRef
     text: Annotated[str, Field(max_length=600)] = ""
     extra: bool = False
     left_out: bool = False
     joined: bool = False
     split: bool = False
-    later: Annotated[int, Field(ge=-400, le=400)] = 0
+    later: Annotated[int, Field(ge=-MOST_LATER, le=MOST_LATER)] = 0
 
 
 class ThingDocument(Document):
-    """What every thing has; its kind adds its own parameters."""
+    """What every thing has; its kind adds its own parameters.
+
+    ``id`` stays while it is called otherwise, and no other thing of the exercise has it; a thing that comes without one
+    gets one. ``joined_to`` is the id of the thing that it is joined to, 0 for none.
+    """
 
     kind: str
+    id: Annotated[int, Field(ge=0, le=LARGEST_ID)] = 0
     name: Name
     view: Name = "point"
-    joined_to: Annotated[str, Field(max_length=40)] = ""
+    joined_to: Annotated[int, Field(ge=0, le=LARGEST_ID)] = 0
     joined_by: JoinedBy = "on_top"
     gap_mm: Millimetres = 30.0
 
@@ -210,7 +239,7 @@ THING_MODELS: dict[str, type[ThingDocument]] = {name: _thing_model(kind) for nam
 class Exercise(Document):
     """An exercise, whole."""
 
-    schema_: Literal["orthopsis/exercise/1"] = Field(default="orthopsis/exercise/1", alias="schema")
+    schema_: Literal["orthopsis/exercise/2"] = Field(default="orthopsis/exercise/2", alias="schema")
     title: Annotated[str, Field(min_length=1, max_length=80)] = "New exercise"
     sheet: SheetDocument = SheetDocument()
     eye_level: EyeLevelDocument = EyeLevelDocument()
@@ -228,7 +257,7 @@ class Exercise(Document):
     def _read_things(cls, things: Any) -> Any:
         if not isinstance(things, list | tuple):
             raise ValueError("things must be a list")
-        return tuple(_read_thing(thing) for thing in things)
+        return numbered(_read_thing(thing) for thing in things)
 
     @field_validator("views")
     @classmethod
@@ -243,6 +272,8 @@ class Exercise(Document):
         names = [thing.name for thing in things]
         if len(set(names)) != len(names):
             raise ValueError("two things have the same name; rename one of them")
+        if len({thing.id for thing in things}) != len(things):
+            raise ValueError("two things have the same id; leave one out, and it gets another")
         return things
 
     @field_validator("things")
@@ -269,6 +300,14 @@ class Exercise(Document):
         return data
 
 
+def numbered(things: Iterable[ThingDocument]) -> tuple[ThingDocument, ...]:
+    """Return things, those that have none with an id that no other one has."""
+    known = list(things)
+    taken = {thing.id for thing in known}
+    free = (number for number in count(1) if number not in taken)
+    return tuple(thing if thing.id else thing.model_copy(update={"id": next(free)}) for thing in known)
+
+
 def _read_thing(thing: Any) -> ThingDocument:
     if isinstance(thing, ThingDocument):
         return thing
@@ -280,15 +319,13 @@ def _read_thing(thing: Any) -> ThingDocument:
 
 
 def read_exercise(source: str | bytes | dict[str, Any]) -> Exercise:
-    """Return the exercise that a document says.
+    """Return the exercise that a document says; one of an earlier schema is carried over.
 
     Raises:
         UnreadableExercise: no JSON, another or a newer schema, or a field that cannot be; the first fault is named.
     """
     data = source if isinstance(source, dict) else _parse(source)
-    schema = data.get("schema")
-    if schema != SCHEMA:
-        raise _wrong_schema(schema)
+    data = upgraded(data, _version(data.get("schema")))
     try:
         return Exercise.model_validate(data)
     except ValidationError as error:
@@ -315,17 +352,24 @@ def _parse(source: str | bytes) -> dict[str, Any]:
     return data
 
 
-def _wrong_schema(schema: Any) -> UnreadableExercise:
+def _version(schema: Any) -> int:
+    """Return the version of a document's schema.
+
+    Raises:
+        UnreadableExercise: it is another schema, or a newer version.
+    """
     text = str(schema)[:60]
     family, _, version = text.rpartition("/")
-    if family == "orthopsis/exercise" and version.isdecimal() and version.isascii() and int(version) > 1:
-        return UnreadableExercise(
+    if family == FAMILY and version.isdecimal() and version.isascii() and int(version) > 0:
+        if int(version) <= NEWEST:
+            return int(version)
+        raise UnreadableExercise(
             "newer_schema",
             f"This exercise was written by a newer Orthopsis ({text}); this one reads up to {SCHEMA}.",
             "Update Orthopsis, or export the exercise again from there.",
             about="schema",
         )
-    return UnreadableExercise(
+    raise UnreadableExercise(
         "unknown_schema",
         "This is not an exercise document: its schema is missing or unknown.",
         f"The field schema must say {SCHEMA}.",

@@ -6,6 +6,7 @@ from orthopsis.core.things.outline import on_marks, scaled
 from orthopsis.core.things.profile.shapes import READY as OUTLINES
 
 _HEAD = {"schema": "orthopsis/exercise/1", "light": "left"}
+"""Written in the first version of the schema, in which things are joined to others by name: easier to read."""
 
 
 def _box(name: str, left: float, bottom: float, width: float, height: float, **more: Any) -> dict[str, Any]:

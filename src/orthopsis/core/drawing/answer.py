@@ -250,10 +250,14 @@ class LeftOut(Part):
 
 
 class Drawing(Picture):
-    """The whole answer; ``is_personal``: whether sheets differ from student to student."""
+    """The whole answer; ``is_personal``: whether sheets differ from student to student.
+
+    ``unused`` says each change of a step that there is not any more.
+    """
 
     is_personal: bool
     steps: list[Step]
     left_out: list[LeftOut]
+    unused: list[str]
     advice: list[Advice]
     sentences: list[Sentence]

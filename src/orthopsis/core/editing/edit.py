@@ -145,7 +145,9 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
     parts = path.split(".")
     if parts[0] == "things":
         placed = placed_at(exercise, parts)
-        if parts[2] in ("view", "joined_to", "joined_by"):
+        if parts[2] == "joined_to":
+            return float(_chosen(text, choices(exercise, path), "this place"))
+        if parts[2] in ("view", "joined_by"):
             return _chosen(text, choices(exercise, path), "this place")
         if parts[2] == GAP:
             return parse_measure(text, units, None)

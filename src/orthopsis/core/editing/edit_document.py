@@ -79,6 +79,12 @@ def placed_value(exercise: Exercise, path: str) -> bool:
     return any(p.name == parts[2] and isinstance(p, Length) for p in parameters)
 
 
+def free_id(exercise: Exercise) -> int:
+    """Return an id that no thing of the exercise has, nor what was changed of its steps."""
+    taken = {thing.id for thing in exercise.things} | {change.step.thing for change in exercise.steps}
+    return max(taken, default=0) + 1
+
+
 def check_index(exercise: Exercise, index: int) -> None:
     """Refuse the number of a thing that is not there."""
     if not 0 <= index < len(exercise.things):

@@ -1,7 +1,7 @@
 """What becomes of the exercise when a thing is removed, moved, copied or called otherwise?"""
 
 from orthopsis.core.document.document import MOST_THINGS, Exercise
-from orthopsis.core.editing.edit_document import changed_at, check_index
+from orthopsis.core.editing.edit_document import changed_at, check_index, free_id
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import sheet_of
 from orthopsis.core.things.parameters import FIRST_CORNER
@@ -11,14 +11,14 @@ from orthopsis.core.things.registry import KINDS
 def remove_thing(exercise: Exercise, index: int) -> Exercise:
     """Return the exercise without a thing and what lies on its faces; what stood by it stands alone."""
     check_index(exercise, index)
-    host = exercise.things[index].name
-    gone = {host, *(t.name for t in exercise.things if t.joined_to == host and KINDS[t.kind].hangs)}
-    alone = {f"things.{i}.joined_to": "" for i, t in enumerate(exercise.things) if t.joined_to == host}
+    host = exercise.things[index].id
+    gone = {host, *(t.id for t in exercise.things if t.joined_to == host and KINDS[t.kind].hangs)}
+    alone = {f"things.{i}.joined_to": 0 for i, t in enumerate(exercise.things) if t.joined_to == host}
     exercise = changed_at(exercise, alone) if alone else exercise
     return exercise.model_copy(
         update={
-            "things": tuple(thing for thing in exercise.things if thing.name not in gone),
-            "steps": tuple(c for c in exercise.steps if c.step.partition("/")[0] not in gone),
+            "things": tuple(thing for thing in exercise.things if thing.id not in gone),
+            "steps": tuple(change for change in exercise.steps if change.step.thing not in gone),
         }
     )
 
@@ -44,7 +44,7 @@ def copy_thing(exercise: Exercise, index: int) -> Exercise:
     aside = FIRST_CORNER[0].name
     held = thing.held()
     moved = {aside: float(held[aside]) + shift} if aside in held else {}  # type: ignore[arg-type]
-    copy = thing.model_copy(update={"name": name, **moved})
+    copy = thing.model_copy(update={"name": name, "id": free_id(exercise), **moved})
     return exercise.model_copy(update={"things": (*exercise.things[: index + 1], copy, *exercise.things[index + 1 :])})
 
 
@@ -55,18 +55,7 @@ def rename_thing(exercise: Exercise, index: int, name: str) -> Exercise:
         GeometryError: the name is taken, empty, too long or holds a full stop.
     """
     check_index(exercise, index)
-    before = exercise.things[index].name
-    tidy = name.strip()
-    joined = {f"things.{i}.joined_to": tidy for i, t in enumerate(exercise.things) if t.joined_to == before}
-    renamed = changed_at(exercise, {f"things.{index}.name": tidy, **joined})
-    after = renamed.things[index].name
-    steps = tuple(
-        c.model_copy(update={"step": f"{after}/{c.step.removeprefix(f'{before}/')}"})
-        if c.step.startswith(f"{before}/")
-        else c
-        for c in renamed.steps
-    )
-    return renamed.model_copy(update={"steps": steps})
+    return changed_at(exercise, {f"things.{index}.name": name.strip()})
 
 
 def free_name(stem: str, taken: set[str]) -> str:

@@ -17,8 +17,8 @@ Shift = tuple[float, float]
 
 def remove_together(exercise: Exercise, indices: Sequence[int]) -> Exercise:
     """Return the exercise without some things, and without what lies on their faces."""
-    for name in _names(exercise, indices):
-        index = next((i for i, thing in enumerate(exercise.things) if thing.name == name), None)
+    for wanted in _ids(exercise, indices):
+        index = next((i for i, thing in enumerate(exercise.things) if thing.id == wanted), None)
         if index is not None:
             exercise = remove_thing(exercise, index)
     return exercise
@@ -30,18 +30,18 @@ def copy_together(exercise: Exercise, indices: Sequence[int]) -> Exercise:
     Raises:
         GeometryError: too many things.
     """
-    copies: dict[str, str] = {}
-    for name in _names(exercise, indices):
-        index = next(i for i, thing in enumerate(exercise.things) if thing.name == name)
+    copies: dict[int, int] = {}
+    for wanted in _ids(exercise, indices):
+        index = next(i for i, thing in enumerate(exercise.things) if thing.id == wanted)
         exercise = copy_thing(exercise, index)
-        copies[name] = exercise.things[index + 1].name
-    originals = [thing for thing in exercise.things if thing.name not in copies.values()]
+        copies[wanted] = exercise.things[index + 1].id
+    originals = [thing for thing in exercise.things if thing.id not in copies.values()]
     copied = [
         thing.model_copy(update={"joined_to": copies.get(thing.joined_to, thing.joined_to)})
         for thing in exercise.things
-        if thing.name in copies.values()
+        if thing.id in copies.values()
     ]
-    after = max(i for i, thing in enumerate(originals) if thing.name in copies) + 1
+    after = max(i for i, thing in enumerate(originals) if thing.id in copies) + 1
     return exercise.model_copy(update={"things": (*originals[:after], *copied, *originals[after:])})
 
 
@@ -85,15 +85,15 @@ def drag_together(
     return shift_together(exercise, [*others, index], shift)
 
 
-def _names(exercise: Exercise, indices: Sequence[int]) -> list[str]:
+def _ids(exercise: Exercise, indices: Sequence[int]) -> list[int]:
     for index in indices:
         check_index(exercise, index)
-    return [exercise.things[index].name for index in sorted(set(indices))]
+    return [exercise.things[index].id for index in sorted(set(indices))]
 
 
 def _movers(exercise: Exercise, indices: Sequence[int]) -> list[int]:
     """Return which of some things have a place of their own."""
-    _names(exercise, indices)
+    _ids(exercise, indices)
     placed = prepare(exercise).things
     own = {p.name for p in FIRST_CORNER}
     return [i for i in sorted(set(indices)) if not KINDS[exercise.things[i].kind].hangs and not own <= placed[i].given]

@@ -24,6 +24,8 @@ from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, IN_LINE, JOINED, OPTIONS, SAYS, UNSTATED
 from orthopsis.core.wording.names import view_words
 
+NOBODY = "0"
+"""The value of a place where a thing is joined to none."""
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
 
@@ -115,9 +117,9 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
     if re.fullmatch(r"things\.\d+\.joined_to", path):
         own = exercise.things[int(path.split(".")[1])]
         if KINDS[own.kind].hangs:
-            return {t.name: t.name for t in exercise.things if not KINDS[t.kind].hangs}
-        others = [t.name for t in exercise.things if t.name != own.name and t.view == own.view]
-        return {"": ALONE, **{name: name for name in others}}
+            return {str(t.id): t.name for t in exercise.things if not KINDS[t.kind].hangs}
+        others = [t for t in exercise.things if t.id != own.id and t.view == own.view]
+        return {NOBODY: ALONE, **{str(other.id): other.name for other in others}}
     return OPTIONS[path]
 
 

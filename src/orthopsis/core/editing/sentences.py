@@ -1,7 +1,7 @@
 """The exercise in words: sentences whose values are places that can be edited."""
 
 from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
-from orthopsis.core.editing.places import choice_piece, choices, exercise_piece
+from orthopsis.core.editing.places import NOBODY, choice_piece, choices, exercise_piece
 from orthopsis.core.scene.joining import faces_for, row_joints
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
@@ -85,17 +85,23 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
         pieces.append(SentencePiece(text=" "))
     pieces.append(
         SentencePiece(
-            text=thing.joined_to or ALONE,
+            text=_called(prepared, thing.joined_to) or ALONE,
             path=f"{path}.joined_to",
             kind="thing",
-            value=thing.joined_to,
-            options=(PlaceOption(value="", text=ALONE),),
+            value=str(thing.joined_to),
+            options=(PlaceOption(value=NOBODY, text=ALONE),),
             says="what it stands by",
         )
     )
     if placed.setting.anchor is not None and placed.setting.anchor.in_line is not None:
         pieces += _gap(prepared, placed)
     return [*pieces, SentencePiece(text=".")]
+
+
+def _called(prepared: Prepared, number: int) -> str:
+    """Return the name of the thing of an id; empty where there is none."""
+    other = prepared.by_id.get(number)
+    return other.values.name if other is not None else ""
 
 
 def _gap(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
@@ -111,12 +117,16 @@ def _gap(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
 def _goes(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say what a row repeats, and where it goes; only ways that there are, are offered."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
-    host = prepared.thing(thing.joined_to)
+    host = prepared.by_id.get(thing.joined_to)
     ways = set(row_joints(host)) if host is not None else set(IN_LINE)
     offered = {by: says for by, says in IN_LINE.items() if by in ways or by == thing.joined_by}
     which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "where it goes")
     first = SentencePiece(
-        text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it repeats"
+        text=_called(prepared, thing.joined_to),
+        path=f"{path}.joined_to",
+        kind="thing",
+        value=str(thing.joined_to),
+        says="what it repeats",
     )
     pieces = [SentencePiece(text=" It goes "), which, SentencePiece(text=" "), first, *_gap(prepared, placed)]
     return [*pieces, SentencePiece(text=".")]
@@ -125,11 +135,15 @@ def _goes(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
 def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
-    host = prepared.thing(thing.joined_to)
+    host = prepared.by_id.get(thing.joined_to)
     drawn = {f"face_{key}" for key in faces_for(placed.kind, host)} if host is not None else set(FACES)
     offered = {by: says for by, says in FACES.items() if by in drawn or by == thing.joined_by}
     on = SentencePiece(
-        text=thing.joined_to, path=f"{path}.joined_to", kind="thing", value=thing.joined_to, says="what it lies on"
+        text=_called(prepared, thing.joined_to),
+        path=f"{path}.joined_to",
+        kind="thing",
+        value=str(thing.joined_to),
+        says="what it lies on",
     )
     which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "the face it lies on")
     return [SentencePiece(text=placed.kind.lies_says), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]

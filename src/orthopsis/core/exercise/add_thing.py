@@ -1,6 +1,7 @@
 """What becomes of the exercise when a thing is added?"""
 
 from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise
+from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed
@@ -38,7 +39,8 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
         raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
     held = in_view[setting.frame.kind].place(setting, len(exercise.things))
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
-    thing = THING_MODELS[kind].model_validate({"name": name, "view": setting.frame.name, **held})
+    known = {"name": name, "id": free_id(exercise), "view": setting.frame.name}
+    thing = THING_MODELS[kind].model_validate({**known, **held})
     return exercise.model_copy(update={"things": (*exercise.things, landed(exercise, thing))})
 
 
@@ -51,11 +53,12 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     else:
         raise GeometryError("no_face", "There is no face to lie on.", "Add a box or a word first.")
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
-    taken = {t.joined_by for t in exercise.things if t.joined_to == host.values.name}
+    host_id = exercise.things[host.index].id
+    taken = {t.joined_by for t in exercise.things if t.joined_to == host_id}
     key = next((k for k in panels if f"face_{k}" not in taken), next(iter(panels)))
     held = KINDS[kind].in_view[host.setting.frame.kind].place(host.setting, len(exercise.things))
-    lies = {"joined_to": host.values.name, "joined_by": f"face_{key}", "view": host.setting.frame.name}
-    thing = THING_MODELS[kind].model_validate({"name": name, **lies, **held})
+    lies = {"joined_to": host_id, "joined_by": f"face_{key}", "view": host.setting.frame.name}
+    thing = THING_MODELS[kind].model_validate({"name": name, "id": free_id(exercise), **lies, **held})
     return exercise.model_copy(update={"things": (*exercise.things, thing)})
 
 
@@ -72,6 +75,6 @@ def _add_row(exercise: Exercise, kind: str) -> Exercise:
     reach = distance(joint.corner, frame.way(joint.runs).goal)
     gap = round_to(FIRST_SPACE * reach, host.setting.sheet.division_mm)
     held = KINDS[kind].in_view[frame.kind].place(host.setting, len(exercise.things))
-    goes = {"joined_to": host.values.name, "joined_by": key, "gap_mm": gap, "view": frame.name}
-    thing = THING_MODELS[kind].model_validate({"name": name, **goes, **held})
+    goes = {"joined_to": exercise.things[host.index].id, "joined_by": key, "gap_mm": gap, "view": frame.name}
+    thing = THING_MODELS[kind].model_validate({"name": name, "id": free_id(exercise), **goes, **held})
     return exercise.model_copy(update={"things": (*exercise.things, thing)})

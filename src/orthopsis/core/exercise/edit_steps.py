@@ -2,11 +2,12 @@
 
 from typing import Any
 
-from orthopsis.core.document.document import Exercise, StepChange
+from orthopsis.core.document.document import MOST_LATER, Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import StepAct
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.solve import draw
-from orthopsis.core.telling.told import change_of
+from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.telling.told import Telling, change_of, tell
 
 
 def change_step(exercise: Exercise, key: str, act: StepAct, text: str = "") -> Exercise:
@@ -19,37 +20,60 @@ def change_step(exercise: Exercise, key: str, act: StepAct, text: str = "") -> E
     Raises:
         GeometryError: there is no such step, or what it needs or what needs it does not allow the change.
     """
-    step = next((s for s in draw(exercise).steps if s.key == key or key in s.joins), None)
+    telling = tell(solve(prepare(exercise)))
+    step = next((s for s in telling.steps if s.key == key or key in s.joins), None)
     if step is None:
-        raise GeometryError("no_such_step", "There is no such step in this exercise.", "Load the exercise again.")
+        raise _no_such_step()
     if act not in step.can:
         raise _refused(act)
-    whole = key.partition("~")[0]
+    ref = _ref(telling, key)
     match act:
         case "earlier" | "later":
             by = 1 if act == "later" else -1
-            return _with(exercise, key, later=change_of(exercise, key).later + by)
+            later = change_of(exercise, ref).later + by
+            return _with(exercise, ref, later=min(max(later, -MOST_LATER), MOST_LATER))
         case "join":
-            return _with(exercise, key, joined=True)
+            return _with(exercise, ref, joined=True)
         case "part":
             for joined in step.joins:
-                exercise = _with(exercise, joined, joined=False)
+                exercise = _with(exercise, _ref(telling, joined), joined=False)
             return exercise
         case "split" | "whole":
-            return _with(exercise, whole, split=act == "split")
+            return _with(exercise, ref.whole, split=act == "split")
         case "extra" | "required":
-            return _with(exercise, whole, extra=act == "extra")
+            return _with(exercise, ref.whole, extra=act == "extra")
         case "leave_out":
-            return _with(exercise, key, left_out=True)
+            return _with(exercise, ref, left_out=True)
         case "say":
-            return _with(exercise, key, text=text.strip())
+            return _with(exercise, ref, text=text.strip())
         case _:
-            return _with(exercise, key, text="")
+            return _with(exercise, ref, text="")
 
 
 def bring_back(exercise: Exercise, key: str) -> Exercise:
-    """Return the exercise with a step told that was left out."""
-    return _with(exercise, key, left_out=False)
+    """Return the exercise with a step told that was left out.
+
+    Raises:
+        GeometryError: there is no such step.
+    """
+    return _with(exercise, _ref(tell(solve(prepare(exercise))), key), left_out=False)
+
+
+def forget_unused(exercise: Exercise) -> Exercise:
+    """Return the exercise without the changes of steps that there are not any more."""
+    unused = tell(solve(prepare(exercise))).unused
+    return exercise.model_copy(update={"steps": tuple(change for change in exercise.steps if change not in unused)})
+
+
+def _ref(telling: Telling, key: str) -> StepRef:
+    ref = telling.refs.get(key)
+    if ref is None:
+        raise _no_such_step()
+    return ref
+
+
+def _no_such_step() -> GeometryError:
+    return GeometryError("no_such_step", "There is no such step in this exercise.", "Load the exercise again.")
 
 
 def _refused(act: StepAct) -> GeometryError:
@@ -62,8 +86,8 @@ def _refused(act: StepAct) -> GeometryError:
     return GeometryError("step_cannot", why, fix, about="steps")
 
 
-def _with(exercise: Exercise, key: str, **change: Any) -> Exercise:
-    changed = StepChange.model_validate({**change_of(exercise, key).model_dump(), **change})
-    others = tuple(c for c in exercise.steps if c.step != key)
-    is_none = changed == StepChange(step=key)
+def _with(exercise: Exercise, ref: StepRef, **change: Any) -> Exercise:
+    changed = change_of(exercise, ref).model_copy(update=change)
+    others = tuple(c for c in exercise.steps if c.step != ref)
+    is_none = changed == StepChange(step=ref)
     return exercise.model_copy(update={"steps": others if is_none else (*others, changed)})

@@ -25,8 +25,8 @@ def part_of(exercise: Exercise, indices: Sequence[int], name: str) -> Exercise:
     for index in indices:
         check_index(exercise, index)
     prepared = prepare(exercise)
-    chosen = _with_hosts(exercise, {exercise.things[i].name for i in indices})
-    things = [thing for thing in exercise.things if thing.name in chosen]
+    chosen = _with_hosts(exercise, {exercise.things[i].id for i in indices})
+    things = [thing for thing in exercise.things if thing.id in chosen]
     views = {prepared.by_name[thing.name].setting.frame.name for thing in things}
     if not things or len(things) > MOST_IN_A_PART:
         raise GeometryError(
@@ -47,35 +47,33 @@ def part_of(exercise: Exercise, indices: Sequence[int], name: str) -> Exercise:
     )
 
 
-def _with_hosts(exercise: Exercise, names: set[str]) -> set[str]:
-    """Return the names of some things and of all that they hang on."""
-    by_name = {thing.name: thing for thing in exercise.things}
-    found = set(names)
-    for name in names:
-        thing: ThingDocument | None = by_name[name]
-        while thing is not None and KINDS[thing.kind].hangs:
-            found.add(thing.name)
-            thing = by_name.get(thing.joined_to)
-            if thing is not None:
-                found.add(thing.name)
+def _with_hosts(exercise: Exercise, ids: set[int]) -> set[int]:
+    """Return the ids of some things and of all that they hang on."""
+    by_id = {thing.id: thing for thing in exercise.things}
+    found = set(ids)
+    for number in ids:
+        thing = by_id[number]
+        while KINDS[thing.kind].hangs and thing.joined_to in by_id:
+            thing = by_id[thing.joined_to]
+            found.add(thing.id)
     return found
 
 
 def _hosts_first(things: Sequence[ThingDocument]) -> list[ThingDocument]:
     """Return things in their order, but each after what it is joined to."""
-    by_name, done = {thing.name: thing for thing in things}, dict[str, ThingDocument]()
+    by_id, done = {thing.id: thing for thing in things}, dict[int, ThingDocument]()
     for thing in things:
         below = [thing]
-        while (host := by_name.get(below[-1].joined_to)) is not None:
+        while (host := by_id.get(below[-1].joined_to)) is not None:
             below.append(host)
-        done |= {one.name: one for one in reversed(below) if one.name not in done}
+        done |= {one.id: one for one in reversed(below) if one.id not in done}
     return list(done.values())
 
 
-def _on_its_own(prepared: Prepared, thing: ThingDocument, chosen: set[str]) -> ThingDocument:
+def _on_its_own(prepared: Prepared, thing: ThingDocument, chosen: set[int]) -> ThingDocument:
     """Return a thing as it is; one that stands by another which is not chosen stands where it is, alone."""
     if not thing.joined_to or thing.joined_to in chosen:
         return thing
     placed = prepared.by_name[thing.name]
     held = {name: placed.values.held[name] for name in placed.given}
-    return thing.model_copy(update={"joined_to": "", **held})
+    return thing.model_copy(update={"joined_to": 0, **held})

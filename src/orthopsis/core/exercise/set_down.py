@@ -7,8 +7,10 @@ mirrored.
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from typing import Any
 
 from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise, JoinedBy, ThingDocument
+from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed_together
@@ -93,18 +95,23 @@ class _Down:
             GeometryError: they cannot stand there.
         """
         before = prepare(self.part).things
-        names = self._names()
+        names, ids = self._names(), self._ids()
         first = before[0].values.first
         x, y = place or first.xy
         done: list[ThingDocument] = []
         for placed, thing in zip(before, self.part.things, strict=True):
-            done.append(self._provisional(placed, thing, names, (x - first.x, y - first.y), times))
+            done.append(self._provisional(placed, thing, names[thing.id], ids, (x - first.x, y - first.y), times))
             alone = self.exercise.model_copy(update={"things": tuple(done), "steps": ()})
             there = prepare(alone).things[-1]
             done[-1] = self._as_large(done[-1], placed, there, times)
         return tuple(done)
 
-    def _names(self) -> dict[str, str]:
+    def _ids(self) -> dict[int, int]:
+        """Return the id that each thing has there."""
+        first = free_id(self.exercise)
+        return {thing.id: number for number, thing in enumerate(self.part.things, start=first)}
+
+    def _names(self) -> dict[int, str]:
         """Return what each thing is called there: as before, where that is free."""
         taken = {thing.name for thing in self.exercise.things}
         names = {}
@@ -112,23 +119,28 @@ class _Down:
             name = thing.name
             if name in taken:
                 name = free_name((name.rstrip("0123456789 ") or name)[:30], taken)
-            names[thing.name] = name
+            names[thing.id] = name
             taken.add(name)
         return names
 
     def _provisional(
-        self, placed: Placed, thing: ThingDocument, names: Mapping[str, str], shift: tuple[float, float], times: float
+        self,
+        placed: Placed,
+        thing: ThingDocument,
+        name: str,
+        ids: Mapping[int, int],
+        shift: tuple[float, float],
+        times: float,
     ) -> ThingDocument:
         """Return a thing at its place, joined as it was, with lengths on the page that are only a beginning."""
         kind, is_same = KINDS[thing.kind], self.kind == self.part.views[0].kind
         held: dict[str, Value] = dict(placed.values.held) if is_same or kind.hangs else self._fresh(thing)
         if kind.lies_on_face and placed.setting.panel is not None and placed.setting.panel.is_level and self._is_turned:
             held |= placed.standing.turned()
-        held = {name: self._times(thing, name, value, times) for name, value in held.items()}
-        joined_by = self._joined_by(thing)
-        fields = {"name": names[thing.name], "view": self.view, "joined_by": joined_by, "gap_mm": thing.gap_mm * times}
-        if thing.joined_to:
-            fields["joined_to"] = names[thing.joined_to]
+        held = {own: self._times(thing, own, value, times) for own, value in held.items()}
+        fields: dict[str, Any] = {"name": name, "id": ids[thing.id], "view": self.view}
+        fields |= {"joined_to": ids.get(thing.joined_to, 0), "joined_by": self._joined_by(thing)}
+        fields["gap_mm"] = thing.gap_mm * times
         if not kind.hangs:
             left, bottom = (p.name for p in FIRST_CORNER)
             division = setting_of(self.exercise, self.view).sheet.division_mm

@@ -1,14 +1,16 @@
 """The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
 
 from orthopsis.core.advice.advise import advise
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, StepChange
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.scene.prepared import Prepared, prepare
-from orthopsis.core.telling.told import steps
+from orthopsis.core.telling.told import tell
+from orthopsis.core.wording.exercise import CHANGED
+from orthopsis.core.wording.vocabulary import listed
 
 
 def draw(exercise: Exercise) -> Drawing:
@@ -18,18 +20,28 @@ def draw(exercise: Exercise) -> Drawing:
         GeometryError: something cannot be drawn; ``about`` names the place in the exercise.
     """
     solved = solve(prepare(exercise))
-    made, left_out = steps(solved)
+    telling = tell(solved)
     base = picture(solved)
     held = {name: getattr(base, name) for name in Picture.model_fields}
     held["handles"] = [handle.model_copy(update={"reads": _reads(solved.prepared, handle)}) for handle in base.handles]
     return Drawing.model_construct(
         **held,
         is_personal=is_personal(exercise),
-        steps=made,
-        left_out=left_out,
-        advice=advise(solved, made),
+        steps=telling.steps,
+        left_out=telling.left_out,
+        unused=[_unused(solved.prepared, change) for change in telling.unused],
+        advice=advise(solved, telling.steps),
         sentences=sentences(solved.prepared),
     )
+
+
+def _unused(prepared: Prepared, change: StepChange) -> str:
+    """Return how a change is called that fits no step any more: whose it was, and what was changed."""
+    owner = prepared.by_id.get(change.step.thing)
+    says = (
+        f"“{change.text}”" if change.text else listed([says for name, says in CHANGED.items() if getattr(change, name)])
+    )
+    return f"{owner.values.name}: {says}" if owner is not None else says
 
 
 def _reads(prepared: Prepared, handle: HandlePlace) -> str:

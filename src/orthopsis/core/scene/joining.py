@@ -27,7 +27,7 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
         GeometryError: a thing is joined to itself, to one that is not there or stands in another view, or in a way
             that the other one does not offer.
     """
-    number = {document.name: i for i, document in enumerate(documents)}
+    number = {document.id: i for i, document in enumerate(documents)}
     done: dict[int, Placed] = {}
     for index in range(len(documents)):
         for one in reversed(_chain(index, documents, alone, number, done)):
@@ -40,7 +40,7 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
 
 
 def _chain(
-    index: int, documents: Sequence[ThingDocument], alone: Sequence[Placed], number: Mapping[str, int],
+    index: int, documents: Sequence[ThingDocument], alone: Sequence[Placed], number: Mapping[int, int],
     done: Mapping[int, Placed],
 ) -> list[int]:  # fmt: skip
     """Return a thing and, one after the other, those it is joined to, as far as they do not stand yet.
@@ -67,11 +67,11 @@ def _check(document: ThingDocument, index: int, other: int, below: tuple[int, ..
         why, fix = f"“{document.name}” {_VERBS[hangs]} nothing.", "Choose a thing for it."
     elif other < 0:
         verb = _VERBS[hangs]
-        why, fix = f"“{document.name}” {verb} “{document.joined_to}”, which is not there.", "Choose another one."
+        why, fix = f"“{document.name}” {verb} a thing that is not there.", "Choose another one."
     elif other == index or other in below:
         why, fix = f"“{document.name}” would stand on itself.", "Let one of them stand on its own."
     elif hangs and alone[other].kind.hangs == "in_line":
-        why, fix = f"“{document.joined_to}” is a row.", "Choose a thing that stands for itself."
+        why, fix = f"“{alone[other].values.name}” is a row.", "Choose a thing that stands for itself."
     elif not hangs and alone[other].setting.frame.name != document.view:
         why, fix = "Things that stand together share their points.", "Choose the same points for both."
     else:

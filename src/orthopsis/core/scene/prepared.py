@@ -33,6 +33,7 @@ class Prepared:
     things: tuple[Placed, ...]
     wording: Wording
     by_name: Mapping[str, Placed]
+    by_id: Mapping[int, Placed]
     aims: Mapping[str, Aim]
     """The book of all points that lines of this exercise can run to, by name."""
 
@@ -111,7 +112,14 @@ def prepare(exercise: Exercise) -> Prepared:
     things = join_things(exercise.things, alone)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)
     return Prepared(
-        exercise, sheet, frames, things, wording, {p.values.name: p for p in things}, aims_of(frames, things)
+        exercise,
+        sheet,
+        frames,
+        things,
+        wording,
+        {p.values.name: p for p in things},
+        {document.id: placed for document, placed in zip(exercise.things, things, strict=True)},
+        aims_of(frames, things),
     )
 
 

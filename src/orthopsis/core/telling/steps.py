@@ -6,6 +6,7 @@ from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
+from orthopsis.core.document.document import StepRef
 from orthopsis.core.drawing.answer import Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
@@ -19,9 +20,13 @@ from orthopsis.core.wording.vocabulary import counted
 
 @dataclass(frozen=True, slots=True)
 class Told:
-    """A step with what its moves take up and make; ``breath`` is missing for the steps that finish a sheet."""
+    """A step with what its moves take up and make; ``breath`` is missing for the steps that finish a sheet.
+
+    ``ref`` is what a teacher's changes know it by; the step's ``key`` is only its name for who shows it.
+    """
 
     step: Step
+    ref: StepRef
     needs: frozenset[str] = frozenset()
     makes: frozenset[str] = frozenset()
     breath: Breath | None = None
@@ -29,21 +34,29 @@ class Told:
     @property
     def has_lines(self) -> bool:
         """Whether it can be told line by line."""
-        return self.breath is not None and self.step.count > 1 and "~" not in self.step.key
+        return self.breath is not None and self.step.count > 1 and not self.ref.line
 
 
 def told_steps(solved: Solved) -> list[Told]:
     """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
-    seen: Counter[str] = Counter()
+    ids = {thing.name: thing.id for thing in solved.prepared.exercise.things}
+    seen: Counter[tuple[str, str, str]] = Counter()
     result = []
     for breath in breaths(solved.moves):
-        name = f"{breath.thing}/{breath.name}{f'@{breath.part}' if breath.part else ''}"
-        seen[name] += 1
-        key = name if seen[name] == 1 else f"{name}#{seen[name]}"
-        result.append(_told(breath, _built_step(solved, breath, key, step_values(solved, breath))))
+        alike = (breath.thing, breath.name, breath.part)
+        seen[alike] += 1
+        ref = StepRef(thing=ids.get(breath.thing, 0), words=breath.name, part=breath.part, turn=seen[alike])
+        step = _built_step(solved, breath, _key(breath.thing, ref), step_values(solved, breath))
+        result.append(_told(breath, ref, step))
     if solved.prepared.things:
-        result += [Told(step) for step in _finish(solved)]
+        result += [Told(step, StepRef(words=step.phase)) for step in _finish(solved)]
     return result
+
+
+def _key(thing: str, ref: StepRef) -> str:
+    """Return the name of a step for who shows it; it is never taken apart."""
+    part, turn = f"@{ref.part}" if ref.part else "", f"#{ref.turn}" if ref.turn > 1 else ""
+    return f"{thing}/{ref.words}{part}{turn}{f'~{ref.line}' if ref.line else ''}"
 
 
 def line_by_line(solved: Solved, told: Told) -> list[Told]:
@@ -54,17 +67,18 @@ def line_by_line(solved: Solved, told: Told) -> list[Told]:
     result = []
     for number, part in enumerate(parts, start=1):
         own = {name: value for name, value in step_values(solved, part).items() if value != ""}
-        step = _built_step(solved, part, f"{told.step.key}~{number}", whole | own)
+        ref = told.ref.model_copy(update={"line": number})
+        step = _built_step(solved, part, _key(part.thing, ref), whole | own)
         counted_as = f" ({number} of {len(parts)})"
         titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
-        result.append(_told(part, step.model_copy(update=titles)))
+        result.append(_told(part, ref, step.model_copy(update=titles)))
     return result
 
 
-def _told(breath: Breath, step: Step) -> Told:
+def _told(breath: Breath, ref: StepRef, step: Step) -> Told:
     acts = [move.act for move in breath.moves]
     makes = frozenset(name for act in acts for name in outputs(act))
-    return Told(step, frozenset(name for act in acts for name in inputs(act)) - makes, makes, breath)
+    return Told(step, ref, frozenset(name for act in acts for name in inputs(act)) - makes, makes, breath)
 
 
 def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:

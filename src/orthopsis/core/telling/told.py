@@ -1,10 +1,14 @@
 """What a teacher's changes make of the steps: told line by line, moved, joined, extra, left out, in other words.
 
-Changes are kept by the name of the step, so they stay when the exercise changes. A step is moved only as far as what it
-needs and what needs it allow; setting up comes first and finishing last.
+Changes hang on what a step is (see ``StepRef``), so they stay when the exercise changes and when things are called
+otherwise; those that fit no step any more are said. A step is moved only as far as what it needs and what needs it
+allow; setting up comes first and finishing last.
 """
 
-from orthopsis.core.document.document import Exercise, StepChange
+from collections.abc import Mapping
+from dataclasses import dataclass
+
+from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
@@ -13,29 +17,53 @@ from orthopsis.core.wording.setup_steps import POINT_DONE
 _FINISH = ("take_away", "darken", "tone")
 
 
-def steps(solved: Solved) -> tuple[list[Step], list[LeftOut]]:
-    """Return the steps as they are told, and those that are left out."""
+Changes = Mapping[StepRef, StepChange]
+
+
+@dataclass(frozen=True, slots=True)
+class Telling:
+    """The steps as they are told.
+
+    Attributes:
+        steps: in their order.
+        left_out: those that are not told.
+        refs: by the keys of all of them, told or not, what each is.
+        unused: the changes of steps that there are not any more.
+    """
+
+    steps: list[Step]
+    left_out: list[LeftOut]
+    refs: Mapping[str, StepRef]
+    unused: tuple[StepChange, ...]
+
+
+def tell(solved: Solved) -> Telling:
+    """Return the steps as they are told, with the teacher's changes."""
     changes = {change.step: change for change in solved.prepared.exercise.steps}
-    told = []
+    told, known = list[Told](), set[StepRef]()
     for one in told_steps(solved):
-        change = changes.get(one.step.key)
+        known.add(one.ref)
+        change = changes.get(one.ref)
         told += line_by_line(solved, one) if change is not None and change.split and one.has_lines else [one]
+    refs = {one.step.key: one.ref for one in told}
     told = _moved(told, changes)
     needed = _needed(told)
     kept, left_out = [], []
     for one in told:
-        change = changes.get(one.step.key)
+        change = changes.get(one.ref)
         if change is not None and change.left_out and not one.makes & needed:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
-    return _with_stops(_with_points_done(solved, _joined(kept, changes))), left_out
+    made = _with_stops(_with_points_done(solved, _joined(kept, changes)))
+    unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
+    return Telling(made, left_out, refs, unused)
 
 
-def _moved(told: list[Told], changes: dict[str, StepChange]) -> list[Told]:
+def _moved(told: list[Told], changes: Changes) -> list[Told]:
     order = list(told)
     for one in told:
-        change = changes.get(one.step.key)
+        change = changes.get(one.ref)
         if change is None:
             continue
         by = change.later
@@ -68,14 +96,14 @@ def _needed(told: list[Told]) -> set[str]:
     return {name for one in told for name in one.needs}
 
 
-def _joined(told: list[Told], changes: dict[str, StepChange]) -> list[Step]:
+def _joined(told: list[Told], changes: Changes) -> list[Step]:
     """Return the steps with the teacher's words and marks, those that are told in one breath made one."""
     result: list[Step] = []
     needed = _needed(told)
     for i, one in enumerate(told):
-        change = changes.get(one.step.key) or _whole_of(one.step.key, changes)
-        step = _worded(one.step, change, _abilities(told, i, change, needed))
-        is_joined = change is not None and change.joined and change.step == one.step.key
+        change = changes.get(one.ref) or changes.get(one.ref.whole)
+        step = _worded(one, change, _abilities(told, i, change, needed))
+        is_joined = change is not None and change.joined and change.step == one.ref
         if is_joined and result and _place(result[-1]) == _place(step):
             result[-1] = _join(result[-1], step)
         else:
@@ -83,18 +111,13 @@ def _joined(told: list[Told], changes: dict[str, StepChange]) -> list[Step]:
     return result
 
 
-def _whole_of(key: str, changes: dict[str, StepChange]) -> StepChange | None:
-    """Return the change of the step of which this one is a line."""
-    return changes.get(key.partition("~")[0]) if "~" in key else None
-
-
-def _worded(step: Step, change: StepChange | None, can: list[StepAct]) -> Step:
+def _worded(told: Told, change: StepChange | None, can: list[StepAct]) -> Step:
     update: dict[str, object] = {"can": tuple(can)}
     if change is not None:
         update["extra"] = change.extra
-        if change.text and change.step == step.key:
-            update |= {"text": change.text, "beside_scales": change.text if step.scales else ""}
-    return step.model_copy(update=update)
+        if change.text and change.step == told.ref:
+            update |= {"text": change.text, "beside_scales": change.text if told.step.scales else ""}
+    return told.step.model_copy(update=update)
 
 
 def _join(one: Step, two: Step) -> Step:
@@ -135,7 +158,7 @@ def _abilities(told: list[Told], at: int, change: StepChange | None, needed: set
         can.append("join")
     if one.has_lines:
         can.append("split")
-    if "~" in one.step.key:
+    if one.ref.line:
         can.append("whole")
     if not one.makes & needed:
         can.append("leave_out")
@@ -168,6 +191,6 @@ def _with_points_done(solved: Solved, steps: list[Step]) -> list[Step]:
     return result
 
 
-def change_of(exercise: Exercise, key: str) -> StepChange:
+def change_of(exercise: Exercise, ref: StepRef) -> StepChange:
     """Return what was changed of a step so far."""
-    return next((change for change in exercise.steps if change.step == key), StepChange(step=key))
+    return next((change for change in exercise.steps if change.step == ref), StepChange(step=ref))

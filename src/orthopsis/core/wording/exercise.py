@@ -73,6 +73,14 @@ JOINED = {
     **IN_LINE,
 }
 """How a thing may stand by another one."""
+CHANGED = {
+    "left_out": "left out",
+    "extra": "made extra",
+    "joined": "told with the step before it",
+    "split": "told line by line",
+    "later": "moved",
+}
+"""What was done to a step, by the field of its change."""
 FACES = {
     "face_front": "the front",
     "face_left": "the left side",
