@@ -196,11 +196,14 @@ describe('the ladder', () => {
     ladder(0)
     await button('Tone: tell it again').trigger('click')
     expect(act).toHaveBeenCalledWith({ op: 'bring_back', key: 'Crate/tone' })
-    expect(ladder.text()).toContain('Crate: “Cut it half way.”')
-    await ladder
-      .findAll('button')
-      .find((b) => b.text() === 'Forget it')!
-      .trigger('click')
+  })
+
+  it('says which changes fit no step any more, and forgets them', async () => {
+    const act = vi.fn(async () => true)
+    useExercise().act = act as never
+    ladder(0)
+    expect(document.body.textContent).toContain('Crate: “Cut it half way.”')
+    await button('Forget it').trigger('click')
     expect(act).toHaveBeenCalledWith({ op: 'forget_unused' })
   })
 })
