@@ -52,9 +52,16 @@ def desk_letters(page: Page) -> None:
     page.locator("[data-step='11'] .rung").click()
 
 
-def desk_from_above(page: Page) -> None:
-    page.goto("/desk/11")
-    page.locator(".handle").first.wait_for()
+def desk_part(page: Page) -> None:
+    page.goto("/desk")
+    page.get_by_role("button", name="New exercise", exact=True).click()
+    page.get_by_role("button", name="An empty sheet").click()
+    page.get_by_role("button", name="kind: One point").first.click()
+    page.locator(".n-base-select-option", has_text="Two points").click()
+    page.get_by_role("button", name="Set down Work table").click()
+    page.locator("article.thing").nth(1).wait_for()
+    page.locator(".words").evaluate("words => { words.scrollTop = words.scrollHeight }")
+    page.wait_for_load_state("networkidle")
 
 
 def desk_division(page: Page) -> None:
@@ -143,7 +150,7 @@ def register(page: Page) -> None:
 
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
-    "desk-letters": desk_letters, "desk-from-above": desk_from_above, "desk-word": desk_word,
+    "desk-letters": desk_letters, "desk-part": desk_part, "desk-word": desk_word,
     "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-two-points": show_two_points, "shelf": shelf, "show": show,

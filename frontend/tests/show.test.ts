@@ -45,7 +45,12 @@ function step(part: Partial<Step>): Step {
   return { ...base, minutes: 1, extra: false, draws: [], marks: [], takes_away: [], darkens: [], tones: false, ...part }
 }
 
-const lines = [line(0, [0, 0], [100, 100], 'point'), line(1, [0, 50], [100, 100], 'point'), line(2, [0, 0], [40, 0])]
+/** Ids are no places in the list: each thing has a run of its own. */
+const lines = [
+  line(200000, [0, 0], [100, 100], 'point'),
+  line(200001, [0, 50], [100, 100], 'point'),
+  line(300000, [0, 0], [40, 0]),
+]
 const drawing = {
   lines,
   points: { 'Crate.front.a': [-30, 10] },
@@ -76,7 +81,12 @@ describe('the stage after a step', () => {
 })
 
 describe('the hand', () => {
-  const strokes = strokesOf(drawing, step({ draws: [0, 1, 2] }))
+  const strokes = strokesOf(drawing, step({ draws: [200000, 200001, 300000] }))
+
+  it('draws the lines of the step, in its order, and leaves out one that is not there', () => {
+    expect(strokes.map((stroke) => stroke.line.id)).toEqual([200000, 200001, 300000])
+    expect(strokesOf(drawing, step({ draws: [1, 300000] })).map((s) => s.line.id)).toEqual([300000])
+  })
 
   it('turns the ruler about the point before it draws', () => {
     const turning = handAt(strokes, 0.1 * MS_A_LINE)
@@ -92,15 +102,15 @@ describe('the hand', () => {
   })
 
   it('draws each line once and then rests', () => {
-    expect([...handAt(strokes, 1.5 * MS_A_LINE).done]).toEqual([0])
+    expect([...handAt(strokes, 1.5 * MS_A_LINE).done]).toEqual([200000])
     const end = handAt(strokes, 3 * MS_A_LINE)
-    expect([...end.done]).toEqual([0, 1, 2])
+    expect([...end.done]).toEqual([200000, 200001, 300000])
     expect(end.ruler).toBeNull()
   })
 
   it('lays the ruler on the side where the thing is not', () => {
     expect(strokes[0]!.side).toBe(1)
     const mirrored = { ...drawing, points: { 'Crate.front.a': [50, -30] as [number, number] } }
-    expect(strokesOf(mirrored, step({ draws: [0] }))[0]!.side).toBe(-1)
+    expect(strokesOf(mirrored, step({ draws: [200000] }))[0]!.side).toBe(-1)
   })
 })

@@ -217,6 +217,11 @@ li {
   text-align: left;
 }
 
+.unused {
+  display: block;
+  padding: 0 8px;
+}
+
 .none {
   padding: 20px;
 }

@@ -27,8 +27,9 @@ const SWING = Math.PI / 7
 
 export function strokesOf(drawing: Drawing, step: Step): Stroke[] {
   const ids = step.darkens.length ? step.darkens : step.takes_away.length ? [] : step.draws
+  const lineOf = new Map(drawing.lines.map((line) => [line.id, line]))
   return ids.flatMap((id) => {
-    const line = drawing.lines[id]
+    const line = lineOf.get(id)
     if (!line) return []
     const pivot = line.rests_on ? (drawing.vanishing_points[line.rests_on] ?? line.to) : null
     return [{ line, pivot, side: sideOf(drawing, line) }]
