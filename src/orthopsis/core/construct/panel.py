@@ -72,6 +72,7 @@ class Back:
 
     Attributes:
         low, high, far_low, far_high: full names of the corners opposite to those called so.
+        upper: full names of the edges that lead there from the high and the far high corner.
         page: the corners low, far low, far high and high on the page, mm.
         vector: in the world, from the face to there, mm.
     """
@@ -80,6 +81,7 @@ class Back:
     high: str
     far_low: str
     far_high: str
+    upper: tuple[str, str]
     page: tuple[Point, Point, Point, Point]
     vector: Vector
 
@@ -106,6 +108,7 @@ class Panel:
         start, axes: in the world, where low is, and the vectors along and up, mm.
         first_says: how its first edge is called.
         is_level: whether it is a top or an underside.
+        is_sloping: whether it is a slope of a roof, on which things only lie flat, so that its way out is not used.
         is_seen: whether its outer side is turned to the eye.
         is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
         back: where its body ends behind it, for a face of a block.
@@ -135,6 +138,7 @@ class Panel:
     axes: tuple[Vector, Vector]
     first_says: str = "nearest edge"
     is_level: bool = False
+    is_sloping: bool = False
     is_seen: bool = True
     is_drawn: bool = True
     back: Back | None = None

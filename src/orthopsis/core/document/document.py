@@ -140,7 +140,7 @@ class WordingDocument(Document):
 
 JoinedBy = Literal[
     "on_top", "beside_right", "behind", "against_left", "against_right", "in_line", "in_line_left", "in_line_right",
-    "face_front", "face_left", "face_right", "face_top", "face_bottom",
+    "face_front", "face_left", "face_right", "face_top", "face_bottom", "face_slope_first", "face_slope_far",
 ]  # fmt: skip
 """How a thing stands by the one it is joined to; in line with it: with a gap, and as tall; or on which face it lies."""
 

@@ -479,5 +479,17 @@ READY: tuple[dict[str, Any], ...] = (
         "things": [_box("Top", 72, 112, 150, 12, **_measured(84)), _legs("Top", 66)],
         "minutes": 90,
     },
+    {
+        **_HEAD,
+        "title": "A boathouse with lights in its roof, two points",
+        "eye_level": {"height_mm": 96, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -90, "right_mm": 540}],
+        "things": [
+            _block("Boathouse", 172, 58, 84, 92, 168),
+            _gable("Roof", "Boathouse", "left", 52),
+            _windows("Lights", "slope_first", "1:8:1", "1:2:1", "Roof", columns="3", wide="half", tall="whole"),
+        ],
+        "minutes": 135,
+    },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

@@ -11,9 +11,10 @@ from orthopsis.core.things.registry import KINDS
 def remove_thing(exercise: Exercise, index: int) -> Exercise:
     """Return the exercise without a thing and what lies on its faces; what stood by it stands alone."""
     check_index(exercise, index)
-    host = exercise.things[index].id
-    gone = {host, *(t.id for t in exercise.things if t.joined_to == host and KINDS[t.kind].hangs)}
-    alone = {f"things.{i}.joined_to": 0 for i, t in enumerate(exercise.things) if t.joined_to == host}
+    gone = {exercise.things[index].id}
+    while more := {t.id for t in exercise.things if t.joined_to in gone and KINDS[t.kind].hangs} - gone:
+        gone |= more
+    alone = {f"things.{i}.joined_to": 0 for i, t in enumerate(exercise.things) if t.joined_to in gone}
     exercise = changed_at(exercise, alone) if alone else exercise
     return exercise.model_copy(
         update={

@@ -117,7 +117,10 @@ def choices(exercise: Exercise, path: str) -> dict[str, str]:
     if re.fullmatch(r"things\.\d+\.joined_to", path):
         own = exercise.things[int(path.split(".")[1])]
         if KINDS[own.kind].hangs:
-            return {str(t.id): t.name for t in exercise.things if not KINDS[t.kind].hangs}
+            bearing = (
+                t for t in exercise.things if t.id != own.id and (KINDS[t.kind].bears or not KINDS[t.kind].hangs)
+            )
+            return {str(t.id): t.name for t in bearing}
         others = [t for t in exercise.things if t.id != own.id and t.view == own.view]
         return {NOBODY: ALONE, **{str(other.id): other.name for other in others}}
     return OPTIONS[path]

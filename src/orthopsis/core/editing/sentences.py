@@ -136,8 +136,10 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
     path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
     host = prepared.by_id.get(thing.joined_to)
-    drawn = {f"face_{key}" for key in faces_for(placed.kind, host)} if host is not None else set(FACES)
-    offered = {by: says for by, says in FACES.items() if by in drawn or by == thing.joined_by}
+    panels = {f"face_{key}": panel for key, panel in faces_for(placed.kind, host).items()} if host is not None else {}
+    sloping = {by: f"the {panel.says}" for by, panel in panels.items() if panel.is_sloping}
+    drawn = set(panels) if host is not None else set(FACES)
+    offered = {by: sloping.get(by, says) for by, says in FACES.items() if by in drawn or by == thing.joined_by}
     on = SentencePiece(
         text=_called(prepared, thing.joined_to),
         path=f"{path}.joined_to",

@@ -41,6 +41,7 @@ class ThingKind:
             line with another thing, which it repeats.
         is_late: whether it is drawn after all other things.
         can_lie_on: whether it can lie on a face like this.
+        bears: whether other things can lie on it although it hangs itself.
         may_be_hidden: whether it can lie on a face that is not drawn because it is hidden.
         lies_says: what its sentence says before the face.
         adding: what is said of adding one, where that is not ``a`` and its title.
@@ -53,6 +54,7 @@ class ThingKind:
     hangs: Hanging = ""
     is_late: bool = False
     can_lie_on: Callable[[Panel], bool] = _any_face
+    bears: bool = False
     may_be_hidden: bool = False
     lies_says: str = " It lies on "
     adding: str = ""

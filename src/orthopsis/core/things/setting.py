@@ -68,6 +68,8 @@ class Anchor:
         if self.panel is None:
             return found
         found |= {name: at for name, at in self.panel.points.items() if name not in self.lightly}
+        ways = (self.panel.along, self.panel.up)
+        found |= {way.family: way.goal for way in ways if not way.goal.is_ideal}
         behind = self.panel.back.points if self.panel.back is not None else {}
         return found | {name: at for name, at in behind.items() if name in self.made}
 

@@ -87,5 +87,7 @@ FACES = {
     "face_right": "the right side",
     "face_top": "the top",
     "face_bottom": "the underside",
+    "face_slope_first": "the slope at the first edge",
+    "face_slope_far": "the other slope",
 }
 """On which face of another one a thing may lie."""

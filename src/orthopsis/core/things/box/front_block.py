@@ -178,6 +178,7 @@ class FrontBlock(Standing):
             first_says="left edge of the front",
             back=Back(
                 n("back.bottom_left"), n("back.top_left"), n("back.bottom_right"), n("back.top_right"),
+                (n("guide.top_left"), n("guide.top_right")),
                 (back["bottom_left"], back["bottom_right"], back["top_right"], back["top_left"]),
                 vector(self.deep),
             ),
@@ -190,6 +191,7 @@ class FrontBlock(Standing):
         is_level = side in ("top", "bottom")
         low_over, top_over = opposite(low, side), opposite(top, side)
         over = self.corners[low_over], self.corners[top_over]
+        over_edge, _ = EDGE[frozenset((top, top_over))]
         return Panel(
             says=LEVEL_WORDS.get(side, f"{side} side"),
             face=side,
@@ -215,6 +217,7 @@ class FrontBlock(Standing):
             is_seen=self._is_outward(side, low),
             back=Back(
                 n(f"front.{low_over}"), n(f"front.{top_over}"), n(f"back.{low_over}"), n(f"back.{top_over}"),
+                (n(f"front.{over_edge}"), n(f"back.{over_edge}")),
                 (over[0], self.behind(low_over), self.behind(top_over), over[1]),
                 vector(eye.at(over[0]) - eye.at(start)),
             ),

@@ -49,6 +49,7 @@ def _back_of_side(block: Block, role: Role) -> Back:
         high=n(f"{over}.top"),
         far_low=n("far.bottom"),
         far_high=n("far.top"),
+        upper=(n(f"guide.top.{over}"), n(f"guide.top.back_{over}")),
         page=(ends["bottom"], far_corner(block, "bottom"), far_corner(block, "top"), ends["top"]),
         vector=vector(block.axes[1][over]),
     )
@@ -64,6 +65,7 @@ def _back_of_level(block: Block, level: str) -> Back:
         high=n(f"left.{over}"),
         far_low=n(f"right.{over}"),
         far_high=n(f"far.{over}"),
+        upper=(n("left.edge"), n("far.edge")),
         page=(block.near_edge[over], right, far_corner(block, over), left),
         vector=vector(up if level == block.first else -up),
     )

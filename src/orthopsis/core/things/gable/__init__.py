@@ -30,5 +30,6 @@ GABLE_ROOF = ThingKind(
     in_view={"one_point": GableRoof, "two_point": GableRoof, "three_point": GableRoof},
     hangs="on_face",
     can_lie_on=_is_gable_wall,
+    bears=True,
     lies_says=" Its gable stands on ",
 )

@@ -10,7 +10,7 @@ from typing import Literal
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.panel import Back
+from orthopsis.core.construct.panel import Back, Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, offset, toward
 from orthopsis.core.plane.polygon import signed_area
@@ -19,6 +19,7 @@ from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import Aim, AimRole
+from orthopsis.core.view.frame import Way
 
 Slope = Literal["first", "far"]
 """A slope, called by the edge of the wall from which it rises."""
@@ -138,6 +139,53 @@ class GableShape(Standing):
     def family(self, slope: Slope) -> str:
         """Return the name of the point to which a slope runs; where the hand marks none it is free."""
         return self.values.full(ROLES[slope]) if slope in self.marked else "free"
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """The slopes that are drawn and run to points of their own, for what lies flat on them, such as tiles."""
+        return {f"slope_{slope}": self._slope_panel(slope) for slope in self.marked}
+
+    def _slope_panel(self, slope: Slope) -> Panel:
+        n, places, (start, end) = self.values.full, self.solid, self.eave(slope)
+        low, high, far_low = (places.places[places.index(c)] for c in (f"front.{slope}", "front.peak", f"back.{slope}"))
+        along = self.panel.out
+        back_peak = self._back_peak
+        return Panel(
+            says="left slope" if start.x + end.x < self.peak.x + back_peak.x else "right slope",
+            face=f"slope.{slope}",
+            turned="top",
+            low=n(f"front.{slope}"),
+            high=n("front.peak"),
+            far_low=n(f"back.{slope}"),
+            far_high=n("back.peak"),
+            first=n(f"front.slope.{slope}"),
+            bottom=self.back.upper[0 if slope == "first" else 1],
+            top=n("ridge"),
+            far=n(f"back.slope.{slope}"),
+            around=("bottom", "back", "top", "front"),
+            along=along,
+            up=Way(self.family(slope), self.aim_of[slope].at),
+            out=self.panel.up,
+            drawn_from="low",
+            page=(start, end, back_peak, self.peak),
+            start=vector(low),
+            axes=(vector(far_low - low), vector(high - low)),
+            first_says="sloping edge of the gable",
+            is_sloping=True,
+            is_seen=self.shows(slope),
+        )
+
+    @cached_property
+    def _back_peak(self) -> Point:
+        """Where the ridge ends on the page."""
+        x, y = self.setting.frame.eye.see(self.solid.places[5:6])[0].tolist()
+        return Point(x, y)
+
+    @cached_property
+    def aim_of(self) -> Mapping[Slope, Aim]:
+        """The points of the slopes, by slope."""
+        roles = {role: slope for slope, role in ROLES.items()}
+        return {roles[aim.role]: aim for aim in self.aims}
 
     @cached_property
     def aims(self) -> tuple[Aim, ...]:

@@ -38,8 +38,17 @@ class RectangleShapes(Standing):
         """Where they lie on the face.
 
         Raises:
-            GeometryError: they are sunk in, and nothing would be left of the wall at the rim or between them.
+            GeometryError: they are sunk in, and nothing would be left of the wall at the rim or between them; or they
+            are not flat on a slope.
         """
+        if not self.is_flat and self.panel.is_sloping:
+            raise GeometryError(
+                "no_way_out",
+                f"“{self.values.name}” can only lie flat on the {self.panel.says}.",
+                "Let it lie flat there, or choose another face.",
+                about="relief",
+                nearest="flat",
+            )
         layout = layout_of(self.values, self._marks)
         if self.is_sunk:
             # A door may reach the ground.
