@@ -109,6 +109,49 @@ describe('the exercise on the Desk', () => {
     expect(exercise.version).toBe(4)
   })
 
+  it('does one after the other what is asked at once: nothing is lost', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const adding = [1, 2, 3].map(() => exercise.act({ op: 'add', kind: 'box' }))
+    const undone = exercise.undo()
+    await Promise.all([...adding, undone])
+    expect(exercise.document.n).toBe(2)
+    expect(exercise.past).toHaveLength(2)
+    const said = asked.filter((a) => a.url === '/api/desk/act').map((a) => (a.body.exercise as { n: number }).n)
+    expect(said, 'each begins with what the one before has left').toEqual([0, 1, 2])
+  })
+
+  it.each([
+    ['over a socket', FakeSocket],
+    ['without one', undefined],
+  ])('lets a drag %s begin with what the acts before it have left', async (_, socket) => {
+    vi.stubGlobal('WebSocket', socket)
+    const exercise = useExercise()
+    await exercise.load(7)
+    const added = exercise.act({ op: 'add', kind: 'box' })
+    exercise.drag('things.0.place', [5, 0], true)
+    await exercise.rest()
+    await added
+    expect(exercise.document.n).toBe(1)
+    expect(exercise.document.x).toBe(5)
+    expect(exercise.past).toHaveLength(2)
+  })
+
+  it('goes on with the next one when one is refused', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    const usual = answers['POST /api/desk/act']!
+    let count = 0
+    answers['POST /api/desk/act'] = (body) =>
+      (count += 1) === 1 ? { status: 422, body: problem('unreadable_length') } : usual(body)
+    const [first, second] = await Promise.all([
+      exercise.act({ op: 'add', kind: 'box' }),
+      exercise.act({ op: 'add', kind: 'box' }),
+    ])
+    expect([first, second]).toEqual([false, true])
+    expect(exercise.document.n).toBe(1)
+  })
+
   it('keeps the last good drawing when an act is refused', async () => {
     const exercise = useExercise()
     await exercise.load(7)

@@ -56,6 +56,15 @@ export const useExercise = defineStore('exercise', () => {
     },
   )
 
+  let last: Promise<unknown> = Promise.resolve()
+
+  /** What changes the exercise is done one after the other: each begins with what the one before has left. */
+  function inTurn<T>(change: () => Promise<T>): Promise<T> {
+    const mine = last.then(change)
+    last = mine.catch(() => undefined)
+    return mine
+  }
+
   async function load(exerciseId: number): Promise<void> {
     if (id.value === exerciseId && drawing.value && kept.value !== 'kept') return
     drawing.value = null
@@ -87,7 +96,11 @@ export const useExercise = defineStore('exercise', () => {
    * Do something to the exercise. On refusal the last good drawing stays and the problem is shown at its place; what
    * cannot be drawn just now waits, in order, and is drawn as soon as the application answers.
    */
-  async function act(what: Act): Promise<boolean> {
+  function act(what: Act): Promise<boolean> {
+    return inTurn(() => actNow(what))
+  }
+
+  async function actNow(what: Act): Promise<boolean> {
     const before = document.value
     if (waiting.value.length) return later(what)
     try {
@@ -126,7 +139,6 @@ export const useExercise = defineStore('exercise', () => {
   let unanswered: Drag | null = null
   let asking: Promise<void> | null = null
   let isMoved = false
-  let resting: Promise<void> | null = null
 
   /** Drag a handle: the picture follows as fast as the core answers. */
   function drag(handle: string, place: Place, snap: boolean): void {
@@ -135,7 +147,7 @@ export const useExercise = defineStore('exercise', () => {
   }
 
   async function follow(): Promise<void> {
-    await resting?.catch(() => undefined)
+    await last
     if (!beforeDrag) {
       beforeDrag = document.value
       dragging.begin(beforeDrag)
@@ -170,49 +182,51 @@ export const useExercise = defineStore('exercise', () => {
     if (!before || (!isMoved && !lost)) return
     isMoved = false
     if (lost) return void later(actOf(lost))
-    const mine = dragging.rest().then((moved) => {
-      document.value = moved
-      remember(before)
-    })
-    resting = mine
     try {
-      await mine
+      await inTurn(async () => {
+        document.value = await dragging.rest()
+        remember(before)
+      })
       const moved = document.value
       const answer = await ask(api.POST('/api/desk/draw', { body: { exercise: moved } }))
       // While the hand is on its way again, or has been, this answer is an old one.
       if (document.value === moved && !beforeDrag) take(answer.exercise, answer.drawing)
     } catch (error) {
       if (!isPassing(error)) refuse(error)
-    } finally {
-      if (resting === mine) resting = null
     }
   }
 
-  async function undo(): Promise<void> {
-    const before = past.value.at(-1)
-    if (!before) return
-    const now = document.value
-    await draw(before)
-    past.value = past.value.slice(0, -1)
-    future.value = [...future.value, now]
-    changed()
+  function undo(): Promise<void> {
+    return inTurn(async () => {
+      const before = past.value.at(-1)
+      if (!before) return
+      const now = document.value
+      await draw(before)
+      past.value = past.value.slice(0, -1)
+      future.value = [...future.value, now]
+      changed()
+    })
   }
 
-  async function redo(): Promise<void> {
-    const next = future.value.at(-1)
-    if (!next) return
-    const now = document.value
-    await draw(next)
-    future.value = future.value.slice(0, -1)
-    past.value = [...past.value, now]
-    changed()
+  function redo(): Promise<void> {
+    return inTurn(async () => {
+      const next = future.value.at(-1)
+      if (!next) return
+      const now = document.value
+      await draw(next)
+      future.value = future.value.slice(0, -1)
+      past.value = [...past.value, now]
+      changed()
+    })
   }
 
   /** Put another state of the exercise on the Desk, as something that can be undone. */
-  async function replace(exercise: ExerciseDocument): Promise<void> {
-    const before = document.value
-    await draw(exercise)
-    remember(before)
+  function replace(exercise: ExerciseDocument): Promise<void> {
+    return inTurn(async () => {
+      const before = document.value
+      await draw(exercise)
+      remember(before)
+    })
   }
 
   function changed(): void {
