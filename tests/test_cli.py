@@ -6,7 +6,8 @@ from pathlib import Path
 import pytest
 
 from orthopsis.cli import main
-from orthopsis.core.document.document import Exercise, exercise_schema
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.schema import exercise_schema
 
 
 @pytest.fixture

@@ -11,7 +11,8 @@ from pathlib import Path
 
 from orthopsis import __version__
 from orthopsis.core.check.check import check
-from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.errors import GeometryError, UnreadableExercise
 from orthopsis.core.scene.prepared import sheet_of
 

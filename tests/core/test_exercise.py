@@ -13,7 +13,8 @@ from scenes import exercises, profiles
 from conftest import box, exercise_of
 from orthopsis.core.advice.advise import sought_cure
 from orthopsis.core.construct.moves import Phase
-from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.editing import edit, edit_things, edit_views
 from orthopsis.core.errors import GeometryError, UnreadableExercise

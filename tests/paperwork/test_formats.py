@@ -12,8 +12,9 @@ from PIL import Image
 from pypdf import PdfReader
 from svgelements import SVG, Path
 
-from orthopsis.core.document.document import Exercise, exercise_schema, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
+from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.write import write_drawing
 
