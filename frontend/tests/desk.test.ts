@@ -9,6 +9,7 @@ import { useExercise } from '@/stores/exercise'
 import ExerciseWords from '@/views/desk/ExerciseWords.vue'
 import MarginAdvice from '@/views/desk/MarginAdvice.vue'
 import StepLadder from '@/views/desk/StepLadder.vue'
+import WhoHides from '@/views/desk/WhoHides.vue'
 
 import { application, askedOf, Refusal } from './application'
 
@@ -36,6 +37,10 @@ const DRAWING = {
   handles: [],
   measures: [],
   sentences: [],
+  hides: [
+    { nearer: 0, farther: 1, names: ['Crate', 'Chest'], text: 'Crate stands before Chest.', is_said: false },
+    { nearer: 2, farther: 3, names: ['Buoy', 'Boat'], text: 'Buoy stands before Boat, as you said.', is_said: true },
+  ],
   left_out: [{ key: 'Crate/tone', title: 'Tone' }],
   unused: ['Crate: “Cut it half way.”'],
   steps: [
@@ -65,6 +70,30 @@ function shown(part: object, props: object): VueWrapper {
 }
 
 let view: VueWrapper
+
+describe('who stands before whom', () => {
+  it('says all of them, or those of the chosen thing, and lets the teacher say otherwise', async () => {
+    const exercise = useExercise()
+    const act = vi.spyOn(exercise, 'act').mockResolvedValue(true)
+    view = shown(WhoHides, { chosen: -1 })
+    expect(view.findAll('li')).toHaveLength(2)
+    await view.find('li button').trigger('click')
+    expect(act).toHaveBeenLastCalledWith({ op: 'hides', index: 1, other: 0, how: 'before' })
+    expect(view.find('li').text()).not.toContain('Leave it')
+    view.unmount()
+    view = shown(WhoHides, { chosen: 3 })
+    expect(view.find('li').text()).toContain('Buoy stands before Boat')
+    await view.findAll('li button')[1]!.trigger('click')
+    expect(act).toHaveBeenLastCalledWith({ op: 'hides', index: 3, other: 2, how: 'unsaid' })
+  })
+
+  it('says nothing where no picture lies over another', () => {
+    useExercise().drawing = { ...DRAWING, hides: [] }
+    view = shown(WhoHides, { chosen: -1 })
+    expect(view.find('details').exists()).toBe(false)
+  })
+})
+
 beforeEach(() => {
   setActivePinia(createPinia())
   const exercise = useExercise()

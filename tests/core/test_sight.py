@@ -42,15 +42,15 @@ def ray_meets_face(target: Array, corners: Array) -> tuple[float, float] | None:
 def is_hidden(target: Array, own: int, things: list[Seen]) -> bool | None:
     """Tell whether a face comes before the target; None where it is too close to tell."""
     hidden = False
-    for layer, thing in enumerate(things[: own + 1]):
-        if thing.see_through:
+    for number, thing in enumerate(things):
+        if thing.see_through or thing.layer > things[own].layer:
             continue
         for face in thing.solid.faces:
             hit = ray_meets_face(target, thing.solid.places[[thing.solid.index(c) for c in face.corners]])
             if hit is None or hit[1] < -UNSURE:
                 continue
-            before = layer < own or hit[0] < 1 - UNSURE
-            if abs(hit[1]) <= UNSURE or (layer == own and abs(hit[0] - 1) <= UNSURE and hit[1] < UNSURE):
+            before = thing.layer < things[own].layer or hit[0] < 1 - UNSURE
+            if abs(hit[1]) <= UNSURE or (number == own and abs(hit[0] - 1) <= UNSURE and hit[1] < UNSURE):
                 return None
             hidden = hidden or (before and hit[0] > 0)
     return hidden

@@ -1152,7 +1152,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["ForgetAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["HidesAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["ForgetAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -1504,7 +1504,7 @@ export interface components {
          * Drawing
          * @description The whole answer; ``is_personal``: whether sheets differ from student to student.
          *
-         *     ``unused`` says each change of a step that there is not any more.
+         *     ``unused`` says each change of a step that there is not any more. ``hides``: who hides whom.
          */
         Drawing: {
             sheet: components["schemas"]["SheetSize"];
@@ -1544,6 +1544,8 @@ export interface components {
             left_out: components["schemas"]["LeftOut"][];
             /** Unused */
             unused: string[];
+            /** Hides */
+            hides: components["schemas"]["HidesLine"][];
             /** Advice */
             advice: components["schemas"]["Advice"][];
             /** Sentences */
@@ -1699,6 +1701,47 @@ export interface components {
              * @enum {string}
              */
             shape: "place" | "size" | "point" | "corner";
+        };
+        /**
+         * HidesAct
+         * @description Say that a thing stands before or behind another one, or say nothing of the two any more.
+         */
+        HidesAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "hides";
+            /** Index */
+            index: number;
+            /** Other */
+            other: number;
+            /**
+             * How
+             * @enum {string}
+             */
+            how: "before" | "behind" | "unsaid";
+        };
+        /**
+         * HidesLine
+         * @description Two things whose pictures lie over each other, by number: the first stands before the second, and why.
+         *
+         *     Each stands for all that hangs together with it. ``is_said``: the teacher has said so.
+         */
+        HidesLine: {
+            /** Nearer */
+            nearer: number;
+            /** Farther */
+            farther: number;
+            /** Names */
+            names: [
+                string,
+                string
+            ];
+            /** Text */
+            text: string;
+            /** Is Said */
+            is_said: boolean;
         };
         /**
          * JudgedLine
@@ -1925,7 +1968,7 @@ export interface components {
         };
         /**
          * MoveAct
-         * @description Move a thing in the order from near to far.
+         * @description Move a thing in the order in which they are drawn.
          */
         MoveAct: {
             /**

@@ -11,6 +11,7 @@ from orthopsis.core.advice.advise import sought_cure
 from orthopsis.core.document.document import MOST_THINGS, Exercise, read_exercise
 from orthopsis.core.drawing.answer import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.editing import edit, edit_things, edit_views
+from orthopsis.core.editing.edit_order import HidesHow, say_hides
 from orthopsis.core.editing.edit_together import copy_together, drag_together, remove_together, shift_together
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
@@ -95,11 +96,20 @@ class TogetherAct(BaseModel):
 
 
 class MoveAct(BaseModel):
-    """Move a thing in the order from near to far."""
+    """Move a thing in the order in which they are drawn."""
 
     op: Literal["move"]
     index: int
     by: Annotated[int, Field(ge=-200, le=200)]
+
+
+class HidesAct(BaseModel):
+    """Say that a thing stands before or behind another one, or say nothing of the two any more."""
+
+    op: Literal["hides"]
+    index: int
+    other: int
+    how: HidesHow
 
 
 class RenameAct(BaseModel):
@@ -154,6 +164,7 @@ Act = Annotated[
     | ThingAct
     | TogetherAct
     | MoveAct
+    | HidesAct
     | RenameAct
     | StepActOn
     | BringBackAct
@@ -260,6 +271,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return shift_together(exercise, act.indices, (act.right_mm, act.up_mm))
         case MoveAct():
             return edit_things.move_thing(exercise, act.index, act.by)
+        case HidesAct():
+            return say_hides(exercise, act.index, act.other, act.how)
         case RenameAct():
             return edit_things.rename_thing(exercise, act.index, act.name)
         case StepActOn():

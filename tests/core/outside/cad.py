@@ -46,13 +46,14 @@ def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
 
 
 def set_back(things: Sequence[Seen]) -> list[Solid]:
-    """Return the solids one behind the other, each enlarged about the eye."""
+    """Return the solids layer behind layer, each layer enlarged about the eye."""
     result, reach = [], 0.0
-    for seen in things:
-        nearest, farthest = seen.solid.places[:, 2].min(), seen.solid.places[:, 2].max()
-        factor = max(1.0, 1.001 * reach / nearest)
-        reach = farthest * factor
-        result.append(Solid(seen.solid.topology, seen.solid.places * factor))
+    for layer in sorted({seen.layer for seen in things}):
+        solids = [seen.solid for seen in things if seen.layer == layer]
+        depths = np.concatenate([solid.places[:, 2] for solid in solids])
+        factor = max(1.0, 1.001 * reach / depths.min())
+        reach = depths.max() * factor
+        result += [Solid(solid.topology, solid.places * factor) for solid in solids]
     return result
 
 

@@ -12,6 +12,7 @@ import { thingNumber, useExercise } from '@/stores/exercise'
 import ChooseSeveral from './ChooseSeveral.vue'
 import KeptParts from './KeptParts.vue'
 import PlaceEditor from './PlaceEditor.vue'
+import WhoHides from './WhoHides.vue'
 
 const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
@@ -49,8 +50,8 @@ function problemOf(sentence: Sentence): boolean {
 
 const MENU = [
   { label: 'Copy', key: 'copy' },
-  { label: 'Nearer (drawn before the one above)', key: 'nearer' },
-  { label: 'Farther (behind the one below)', key: 'farther' },
+  { label: 'Draw it earlier, before the one above', key: 'earlier' },
+  { label: 'Draw it later, after the one below', key: 'later' },
   { label: 'Remove', key: 'remove' },
 ]
 
@@ -70,7 +71,7 @@ async function menu(sentence: Sentence, key: string): Promise<void> {
   const index = Number(sentence.about.split('.')[1])
   if (key === 'one_point' || key === 'two_point') await exercise.act({ op: 'add_view', kind: key })
   if (key === 'remove_view') await exercise.act({ op: key, index })
-  if (key === 'nearer' || key === 'farther') await exercise.act({ op: 'move', index, by: key === 'nearer' ? -1 : 1 })
+  if (key === 'earlier' || key === 'later') await exercise.act({ op: 'move', index, by: key === 'earlier' ? -1 : 1 })
   else if (key === 'copy' || key === 'remove') await exercise.act({ op: key, index })
   if (key === 'remove') emit('choose', '')
 }
@@ -133,6 +134,7 @@ function wordsOf(act: Act): string {
       shift_together: 'several things moved',
       remove: 'something removed',
       rename: 'a name',
+      hides: 'who hides whom',
     }[act.op as string] ?? 'a change'
   )
 }
@@ -225,6 +227,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
+    <WhoHides :chosen="thingNumber(chosen)" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
     <div class="add">
       <button v-for="kind in offered" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">

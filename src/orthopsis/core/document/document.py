@@ -77,10 +77,15 @@ class SheetDocument(Document):
 
 
 class EyeLevelDocument(Document):
-    """The eye level, and by which school its height is judged."""
+    """The eye level, and by which school its height is judged.
+
+    ``over_ground_mm``: how high the eye is over the ground in truth, where that is stated; the true sizes of things
+    that stand on the ground follow from it.
+    """
 
     height_mm: Millimetres = 150.0
     school: School = "exercise"
+    over_ground_mm: Annotated[float, Field(ge=100, le=LONGEST_MM, allow_inf_nan=False)] | None = None
 
 
 class _View(Document):
@@ -200,6 +205,13 @@ class ThingDocument(Document):
         return {p.name: getattr(self, p.name) for p in KINDS[self.kind].parameters}
 
 
+class Hides(Document):
+    """The teacher's word that one thing stands before another and hides it, by their ids."""
+
+    nearer: Annotated[int, Field(ge=1, le=LARGEST_ID)]
+    farther: Annotated[int, Field(ge=1, le=LARGEST_ID)]
+
+
 def _thing_model(kind: ThingKind) -> type[ThingDocument]:
     fields: dict[str, Any] = {"kind": (Literal[kind.kind], kind.kind)}
     for parameter in kind.parameters:
@@ -245,6 +257,7 @@ class Exercise(Document):
     eye_level: EyeLevelDocument = EyeLevelDocument()
     views: Annotated[tuple[ViewDocument, ...], Field(min_length=1, max_length=MOST_VIEWS)] = (OnePointView(),)
     things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
+    hides: Annotated[tuple[Hides, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
     steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()

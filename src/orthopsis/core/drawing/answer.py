@@ -249,15 +249,29 @@ class LeftOut(Part):
     title: str
 
 
+class HidesLine(Part):
+    """Two things whose pictures lie over each other, by number: the first stands before the second, and why.
+
+    Each stands for all that hangs together with it. ``is_said``: the teacher has said so.
+    """
+
+    nearer: int
+    farther: int
+    names: tuple[str, str]
+    text: str
+    is_said: bool
+
+
 class Drawing(Picture):
     """The whole answer; ``is_personal``: whether sheets differ from student to student.
 
-    ``unused`` says each change of a step that there is not any more.
+    ``unused`` says each change of a step that there is not any more. ``hides``: who hides whom.
     """
 
     is_personal: bool
     steps: list[Step]
     left_out: list[LeftOut]
     unused: list[str]
+    hides: list[HidesLine]
     advice: list[Advice]
     sentences: list[Sentence]

@@ -14,6 +14,7 @@ from orthopsis.core.drawing.built import Built, build
 from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
+from orthopsis.core.scene.order import Order, order_of
 from orthopsis.core.scene.placed import placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
@@ -38,6 +39,7 @@ class Solved:
         behind: what is seen of the eye level and of the margin.
         seen: what the eye sees of each thing.
         built: each thing by both routes.
+        order: who may hide whom.
     """
 
     prepared: Prepared
@@ -48,6 +50,7 @@ class Solved:
     behind: tuple[DrawnLine, ...]
     seen: tuple[Seen, ...]
     built: tuple[Built, ...]
+    order: Order
 
     @property
     def lines(self) -> Iterator[DrawnLine]:
@@ -87,7 +90,8 @@ def solve(prepared: Prepared) -> Solved:
         board.points |= thing.points
         board.lines |= thing.lines
         light.append((thing.light.names, thing.light.numbered(block_of(number))))
-    seen = _seen(prepared, built)
+    order = order_of(prepared, np.array([thing.box for thing in built]).reshape(-1, 4))
+    seen = _seen(prepared, built, order)
     return Solved(
         prepared,
         tuple(moves),
@@ -97,6 +101,7 @@ def solve(prepared: Prepared) -> Solved:
         tuple(_behind(prepared, board, seen, built)),
         seen,
         tuple(built),
+        order,
     )
 
 
@@ -116,25 +121,31 @@ def _drawing_order(prepared: Prepared) -> list[int]:
     return order
 
 
-def _seen(prepared: Prepared, built: Sequence[Built]) -> tuple[Seen, ...]:
+def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[Seen, ...]:
     """Return the solids for sight, with the holes that others cut out of them.
 
-    One that is joined to another is enlarged about the eye: its picture stays.
+    One that is joined to another, or stands among others on the ground, is enlarged about the eye: its picture stays.
     """
+    shared = _shared_layers(prepared, order)
     solids = {placed.values.name: thing.solid for placed, thing in zip(prepared.things, built, strict=True)}
     for other in prepared.things:
         anchor = other.setting.anchor
         if anchor is not None and other.standing.holes:
             solids[anchor.thing] = pierced(solids[anchor.thing], other.standing)
-    return tuple(
-        Seen(
-            enlarged(solid, placed.factor) if placed.factor != 1.0 else solid,
-            placed.setting.frame.eye,
-            placed.standing.is_see_through,
-            placed.layer,
-        )
-        for placed, solid in zip(prepared.things, solids.values(), strict=True)
-    )
+    result = []
+    for placed, solid, layer, scale in zip(prepared.things, solids.values(), order.layers, order.scales, strict=True):
+        factor = placed.factor * (scale if layer in shared else 1.0)
+        true = enlarged(solid, factor) if factor != 1.0 else solid
+        result.append(Seen(true, placed.setting.frame.eye, placed.standing.is_see_through, layer))
+    return tuple(result)
+
+
+def _shared_layers(prepared: Prepared, order: Order) -> set[int]:
+    """Return the layers in which things stand among each other that do not hang together."""
+    roots: dict[int, set[int]] = {}
+    for placed, layer in zip(prepared.things, order.layers, strict=True):
+        roots.setdefault(layer, set()).add(placed.layer)
+    return {layer for layer, of in roots.items() if len(of) > 1}
 
 
 def _setup_moves(prepared: Prepared) -> list[Move]:

@@ -12,7 +12,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import CureEdit
 from orthopsis.core.editing.edit_document import changed_at, no_place, placed_at, placed_value
 from orthopsis.core.editing.edit_views import drag_view, other_half, other_view, to_view
-from orthopsis.core.editing.places import choices, read_view_text, view_path
+from orthopsis.core.editing.places import OVER_GROUND, choices, read_over_ground, read_view_text, view_path
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import GAP, Placed
@@ -167,6 +167,8 @@ def _read(exercise: Exercise, path: str, text: str) -> Value | None:
     view = view_path(exercise, path)
     if view is not None:
         return read_view_text(view, text, units, _whole_mm(exercise, parts[-1]))
+    if path == OVER_GROUND:
+        return read_over_ground(text, units)
     if path.endswith("_mm"):
         return parse_measure(text, units, _whole_mm(exercise, path))
     if path == "minutes":

@@ -20,12 +20,13 @@ def remove_thing(exercise: Exercise, index: int) -> Exercise:
         update={
             "things": tuple(thing for thing in exercise.things if thing.id not in gone),
             "steps": tuple(change for change in exercise.steps if change.step.thing not in gone),
+            "hides": tuple(word for word in exercise.hides if not {word.nearer, word.farther} & gone),
         }
     )
 
 
 def move_thing(exercise: Exercise, index: int, by: int) -> Exercise:
-    """Return the exercise with a thing moved in the order from near to far."""
+    """Return the exercise with a thing moved in the order in which they are drawn."""
     check_index(exercise, index)
     things = list(exercise.things)
     thing = things.pop(index)

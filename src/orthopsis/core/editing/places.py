@@ -19,6 +19,7 @@ from orthopsis.core.sheet.length import Units
 from orthopsis.core.sheet.measure import parse_measure
 from orthopsis.core.sheet.paper import OWN, PAPERS, TRADE_NAMES
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
+from orthopsis.core.sheet.true_length import format_true_length, parse_true_length
 from orthopsis.core.things.declare import Hanging
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, IN_LINE, JOINED, OPTIONS, SAYS, UNSTATED
@@ -30,6 +31,7 @@ _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
 
 
+OVER_GROUND = "eye_level.over_ground_mm"
 _KINDS: dict[str, Literal["length", "number"]] = {
     "eye_level.height_mm": "length",
     "sheet.margin_mm": "length",
@@ -149,11 +151,29 @@ def exercise_piece(prepared: Prepared, path: str) -> SentencePiece:
     if at is not None:
         return view_piece(prepared, path, at)
     value, says = value_at(prepared.exercise, path), SAYS.get(path, path.rsplit(".", maxsplit=1)[-1])
+    if path == OVER_GROUND:
+        return _over_ground(prepared, says)
     kind = _KINDS.get(path)
     if kind is not None:
         text = prepared.length(float(value)) if kind == "length" else str(value)
         return SentencePiece(text=text, path=path, kind=kind, value=value, says=says)
     return choice_piece(choices(prepared.exercise, path), path, str(value), says)
+
+
+def _over_ground(prepared: Prepared, says: str) -> SentencePiece:
+    mm = prepared.exercise.eye_level.over_ground_mm
+    text = UNSTATED["over_ground_mm"] if mm is None else format_true_length(mm, prepared.sheet.units)
+    value = "" if mm is None else text
+    return SentencePiece(text=text, path=OVER_GROUND, kind="free_length", value=value, says=says)
+
+
+def read_over_ground(text: str, units: Units) -> float | None:
+    """Return the eye's height over the ground that was typed, mm; None where it is not to be stated.
+
+    Raises:
+        UnreadableLength: the text is no length.
+    """
+    return None if text.strip().lower() in _UNSTATED else parse_true_length(text, units)
 
 
 def value_at(exercise: Exercise, path: str) -> float | str:

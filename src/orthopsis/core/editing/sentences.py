@@ -1,12 +1,16 @@
 """The exercise in words: sentences whose values are places that can be edited."""
 
+from collections.abc import Mapping
+
 from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
 from orthopsis.core.editing.places import NOBODY, choice_piece, choices, exercise_piece
 from orthopsis.core.scene.joining import faces_for, row_joints
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
+from orthopsis.core.scene.true_shapes import true_shapes
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.paper import OWN
+from orthopsis.core.sheet.true_length import format_true_length
 from orthopsis.core.things.outline import format_outline
 from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
 from orthopsis.core.wording.exercise import (
@@ -16,19 +20,20 @@ from orthopsis.core.wording.exercise import (
     FACES,
     HALF,
     IN_LINE,
+    IN_TRUTH,
     JOINED,
     OWN_SHEET,
     SHEET,
     STANDS,
+    TRUE_LENGTHS,
 )
 from orthopsis.core.wording.names import view_words
 
 
 def sentences(prepared: Prepared) -> list[Sentence]:
     """Return the sentences: the sheet, the eye level, the views, the class, and one for each thing."""
-    school = prepared.exercise.eye_level.school
     sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
-    heads = [("sheet", sheet), ("eye_level", EYE_LEVEL[school])]
+    heads = [("sheet", sheet), ("eye_level", EYE_LEVEL)]
     heads += [(f"views.{i}", _view_template(prepared, i)) for i in range(len(prepared.frames))]
     heads.append(("wording", CLASS))
     result = []
@@ -36,7 +41,8 @@ def sentences(prepared: Prepared) -> list[Sentence]:
         is_one_of_several = about.startswith("views.") and len(prepared.frames) > 1
         title = view_words(prepared.frames[int(about[6:])].name).capitalize() if is_one_of_several else ""
         result.append(Sentence(about=about, title=title, pieces=_pieces(prepared, template)))
-    return result + [_thing_sentence(prepared, placed) for placed in prepared.things]
+    truths = true_shapes(prepared)
+    return result + [_thing_sentence(prepared, placed, truths.get(placed.index, {})) for placed in prepared.things]
 
 
 def _view_template(prepared: Prepared, number: int) -> str:
@@ -53,7 +59,7 @@ def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
     ]
 
 
-def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
+def _thing_sentence(prepared: Prepared, placed: Placed, truth: Mapping[str, float]) -> Sentence:
     pieces: list[SentencePiece] = []
     for clause in placed.standing.sentence:
         if not clause.is_said(placed.values):
@@ -67,6 +73,10 @@ def _thing_sentence(prepared: Prepared, placed: Placed) -> Sentence:
         path = f"{about}.view"
         name = placed.setting.frame.name
         pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
+    if truth:
+        shown = {role: format_true_length(mm, prepared.sheet.units) for role, mm in truth.items()}
+        lengths = ", ".join(says.format(mm=shown[role]) for role, says in TRUE_LENGTHS.items() if role in shown)
+        pieces.append(SentencePiece(text=IN_TRUTH.format(lengths=lengths)))
     return Sentence(about=about, title=placed.values.name, pieces=pieces)
 
 

@@ -7,6 +7,7 @@ from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
+from orthopsis.core.exercise.who_hides import who_hides
 from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.telling.told import tell
 from orthopsis.core.wording.exercise import CHANGED
@@ -30,6 +31,7 @@ def draw(exercise: Exercise) -> Drawing:
         steps=telling.steps,
         left_out=telling.left_out,
         unused=[_unused(solved.prepared, change) for change in telling.unused],
+        hides=who_hides(solved),
         advice=advise(solved, telling.steps),
         sentences=sentences(solved.prepared),
     )

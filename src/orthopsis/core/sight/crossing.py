@@ -22,7 +22,12 @@ def crossing_pairs(things: Sequence[Seen]) -> list[tuple[int, int]]:
     for number, thing in enumerate(things):
         layers.setdefault(thing.layer, []).append(number)
     pairs = (pair for group in layers.values() for pair in itertools.combinations(group, 2))
-    return [(i, j) for i, j in pairs if _pierces(things[i], things[j]) or _pierces(things[j], things[i])]
+    return [(i, j) for i, j in pairs if is_crossed(things[i], things[j])]
+
+
+def is_crossed(one: Seen, two: Seen) -> bool:
+    """Tell whether two solids stand in each other."""
+    return _pierces(one, two) or _pierces(two, one)
 
 
 def _pierces(one: Seen, two: Seen) -> bool:

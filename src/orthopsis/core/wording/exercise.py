@@ -9,10 +9,22 @@ SHEET = (
 )
 OWN_SHEET = SHEET.replace(", {sheet.orientation}", ", {sheet.own_width_mm} wide and {sheet.own_height_mm} tall")
 """Where the paper has a size of its own, which is stated as it lies."""
-EYE_LEVEL = {
-    "exercise": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
-    "composition": "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}.",
+EYE_LEVEL = (
+    "[Eye level] {eye_level.height_mm} up, by the {eye_level.school}; the eye is {eye_level.over_ground_mm} over the "
+    "ground."
+)
+IN_TRUTH = " In truth {lengths}."
+TRUE_LENGTHS = {"across": "{mm} wide", "away": "{mm} deep", "up": "{mm} tall"}
+"""How long a thing is in truth, where the eye's height is stated."""
+HIDES = {
+    "said": "{nearer} stands before {farther}, as you said.",
+    "ground": "{nearer} stands before {farther}: its foot is nearer on the ground.",
+    "depth": "{nearer} and {farther} stand about each other: each hides what is behind it.",
+    "floats": "{nearer} stands before {farther}: it is listed first, and one of them has no foot on the ground.",
+    "other_eye": "{nearer} stands before {farther}: it is listed first, and they have points of their own.",
+    "crossing": "{nearer} stands before {farther}: it is listed first; in truth they would stand in each other.",
 }
+"""Who hides whom, and why."""
 CLASS = (
     "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}; "
     "a lesson of {minutes} minutes."
@@ -43,10 +55,15 @@ HINTS = {
     "sheet.centre": "Marked lines help to place things; the halves of the edges also find the middle of the sheet.",
 }
 """What the choices at a place mean, where the words alone do not say it."""
-UNSTATED = {"distance_mm": "an unstated distance", "centre_mm": "an unstated place"}
-"""What is read where a value of a view is not stated."""
+UNSTATED = {
+    "distance_mm": "an unstated distance",
+    "centre_mm": "an unstated place",
+    "over_ground_mm": "an unstated height",
+}
+"""What is read where a value is not stated."""
 SAYS = {
     "eye_level.height_mm": "the height of the eye level",
+    "eye_level.over_ground_mm": "how high the eye is over the ground",
     "minutes": "the minutes of the lesson",
     "sheet.margin_mm": "the margin",
     "sheet.own_width_mm": "the width of the sheet",

@@ -1,0 +1,72 @@
+"""Things that hang together: joined to each other, or one on a face of another. They have one place in the world."""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+from functools import lru_cache
+
+from orthopsis.core.scene.ground import Plan, plan_of
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.sight.crossing import is_crossed
+from orthopsis.core.sight.groups import enlarged
+from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.things.standing import Standing
+
+MOST_FACES = 400
+"""Two wholes with more faces are not looked at for whether they stand in each other: it would take long."""
+
+
+@dataclass(frozen=True, slots=True)
+class Whole:
+    """Things that hang together.
+
+    Attributes:
+        root: the number of the first of them.
+        members: the numbers of all.
+        standings: those of them that have faces, where they stand.
+        factors: how many times each is enlarged about the eye, so that they touch.
+    """
+
+    root: int
+    members: tuple[int, ...]
+    standings: tuple[Standing, ...]
+    factors: tuple[float, ...]
+
+    @property
+    def plan(self) -> Plan | None:
+        """What they cover of the ground; None where they do not stand on it."""
+        return plan_of(self.standings, self.factors) if self.standings else None
+
+    def stands_in(self, other: "Whole", scale: float) -> bool:
+        """Tell whether one of its things stands in one of another whole that is enlarged so many times."""
+        factors = tuple(factor * scale for factor in other.factors)
+        return _are_crossed(self.standings, self.factors, other.standings, factors)
+
+
+def wholes_of(things: Sequence[Placed]) -> tuple[Whole, ...]:
+    """Return the wholes that things make, in the order in which their first ones are listed."""
+    members: dict[int, list[int]] = {}
+    for number, placed in enumerate(things):
+        members.setdefault(placed.layer, []).append(number)
+    result = []
+    for root, numbers in members.items():
+        bodies = [things[i] for i in numbers if things[i].standing.is_body]
+        standings, factors = tuple(b.standing for b in bodies), tuple(b.factor for b in bodies)
+        result.append(Whole(root, tuple(numbers), standings, factors))
+    return tuple(result)
+
+
+@lru_cache(maxsize=256)
+def _are_crossed(
+    ones: tuple[Standing, ...], sizes: tuple[float, ...], others: tuple[Standing, ...], other_sizes: tuple[float, ...]
+) -> bool:  # fmt: skip
+    if sum(len(standing.solid.faces) for standing in (*ones, *others)) > MOST_FACES:
+        return True
+    first, second = _seen(ones, sizes), _seen(others, other_sizes)
+    return any(is_crossed(one, two) for one in first for two in second)
+
+
+def _seen(standings: Sequence[Standing], factors: Sequence[float]) -> list[Seen]:
+    return [
+        Seen(enlarged(one.solid, factor), one.setting.frame.eye, see_through=False)
+        for one, factor in zip(standings, factors, strict=True)
+    ]
