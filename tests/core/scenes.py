@@ -249,8 +249,10 @@ def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
-def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exercise:
-    """Return a box anywhere with rectangles on a face of it, also a hidden one."""
+def windowed(
+    draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in"), forms: tuple[str, ...] = ("rectangle",)
+) -> Exercise:
+    """Return a box anywhere with forms on a face of it, also a hidden one."""
     exercise = draw(exercises(most=1))
     faces = sorted(faces_of(exercise))
     assume(faces)
@@ -261,7 +263,7 @@ def windowed(draw: Any, reliefs: tuple[str, ...] = ("flat", "out", "in")) -> Exe
         "joined_by": f"face_{draw(st.sampled_from(faces))}", "columns": draw(st.sampled_from(["1", "2", "5"])),
         "rows": draw(st.sampled_from(["1", "3"])), "wide": draw(sizes), "tall": draw(sizes),
         "spread": draw(st.sampled_from(["parts", "ends"])), "relief": draw(st.sampled_from(reliefs)),
-        "deep": draw(st.floats(1.0, 12.0)),
+        "deep": draw(st.floats(1.0, 12.0)), "form": draw(st.sampled_from(forms)),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
     assume(not _is_unheld(made))

@@ -100,7 +100,8 @@ def test_the_picture_before_with_what_is_other_is_the_picture_after(exercise: Ex
 
 
 def test_only_what_moves_is_said() -> None:
-    exercise = exercise_of(*(box(f"Crate {i}", 20.0 + 50 * i, 30.0, 30.0, 30.0) for i in range(6)))
+    flat = {"depth_by": "measured", "depth": 10.0}
+    exercise = exercise_of(*(box(f"Crate {i}", 20.0 + 50 * i, 30.0, 30.0, 30.0, **flat) for i in range(6)))
     before = draw_picture(exercise)
     said = change(before, draw_picture(drag(exercise, "things.2.place", 122.0, 33.0)))
     assert {line.thing for line in said.lines} <= {"Crate 2", ""}, "and what is seen of the eye level behind it"

@@ -75,6 +75,7 @@ class Back:
         upper: full names of the edges that lead there from the high and the far high corner.
         page: the corners low, far low, far high and high on the page, mm.
         vector: in the world, from the face to there, mm.
+        face: the name of the face opposite in the thing's solid.
     """
 
     low: str
@@ -84,6 +85,7 @@ class Back:
     upper: tuple[str, str]
     page: tuple[Point, Point, Point, Point]
     vector: Vector
+    face: str
 
     @property
     def points(self) -> Mapping[str, Point]:

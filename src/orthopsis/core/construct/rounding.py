@@ -89,7 +89,15 @@ def touches(outline: Outline, corner: int) -> list[float]:
 
 def _turns(outline: Outline, corner: int) -> list[tuple[str, float]]:
     """Return the inner corners of a curve's pieces by name, with their angles, in order."""
-    touching = touches(outline, corner)
+    return turns_of(touches(outline, corner))
+
+
+def turns_of(touching: Sequence[float]) -> list[tuple[str, float]]:
+    """Return the inner corners of the pieces of a quarter by name, with their angles, in order.
+
+    Args:
+        touching: where lines touch it, rad; there is a corner at each.
+    """
     even = [(f"at.{i}", QUARTER_RAD * i / FACETS) for i in range(1, FACETS)]
     apart = [(n, a) for n, a in even if not _is_one_of(a, touching, QUARTER_RAD / FACETS / 4)]
     return sorted([*apart, *((f"touch.{i}", a) for i, a in enumerate(touching, start=1))], key=lambda turn: turn[1])

@@ -39,6 +39,9 @@ def _windows(name: str, face: str, along: str, up: str, host: str = "Net loft", 
     return {"kind": "rectangles", "name": name, **on, "along": along, "up": up, **more}
 
 
+_ALONE = {"columns": "1", "rows": "1", "wide": "whole", "tall": "whole"}
+
+
 def _legs(host: str, long: float) -> dict[str, Any]:
     """Return four legs at the corners of the underside of a table's top."""
     four = {"columns": "2", "rows": "2", "wide": "fifth", "tall": "fifth", "spread": "ends"}
@@ -244,7 +247,7 @@ READY: tuple[dict[str, Any], ...] = (
         **_HEAD,
         "title": "TIDE in rounded letters, one point",
         "eye_level": {"height_mm": 206, "school": "exercise"},
-        "views": [{"kind": "one_point", "x_mm": 262}],
+        "views": [{"kind": "one_point", "x_mm": 330}],
         "things": [_word("TIDE", "round", 34, 52, 92, width=70, gap=16, thickness="quarter", **_measured(64))],
         "minutes": 135,
     },
@@ -424,7 +427,7 @@ READY: tuple[dict[str, Any], ...] = (
         **_HEAD,
         "title": "A net loft with a gable roof, one point",
         "eye_level": {"height_mm": 176, "school": "composition"},
-        "views": [{"kind": "one_point", "x_mm": 318}],
+        "views": [{"kind": "one_point", "x_mm": 330}],
         "things": [
             _box("Net loft", 72, 46, 124, 86, **_measured(96)),
             _gable("Roof", "Net loft", "front", 38),
@@ -490,6 +493,19 @@ READY: tuple[dict[str, Any], ...] = (
             _windows("Lights", "slope_first", "1:8:1", "1:2:1", "Roof", columns="3", wide="half", tall="whole"),
         ],
         "minutes": 135,
+    },
+    {
+        **_HEAD,
+        "title": "A sea wall with a gate and a lamp, one point",
+        "eye_level": {"height_mm": 104, "school": "composition", "over_ground_mm": 1500},
+        "views": [{"kind": "one_point", "x_mm": 330}],
+        "things": [
+            _box("Sea wall", 36, 36, 210, 140, **_measured(16)),
+            _windows("Gate", "front", "5:8:8", "0:5:2", "Sea wall", **_ALONE, form="arch", relief="through"),
+            _windows("Lamp", "front", "16:3:2", "8:3:3", "Sea wall", **_ALONE, form="round", relief="out", deep=7),
+            _box("Crate", 132, 58, 30, 26, **_measured(9)),
+        ],
+        "minutes": 100,
     },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

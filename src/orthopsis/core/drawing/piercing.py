@@ -16,7 +16,7 @@ def pierced(solid: Solid, by: Standing) -> Solid:
     for face in solid.faces:
         holes = list(face.holes)
         for number, corners in enumerate(by.holes.get(face.name, ())):
-            loop = tuple(f"{by.values.full('hole')}.{number}.{i}" for i in range(len(corners)))
+            loop = tuple(f"{by.values.full('hole')}.{face.name}.{number}.{i}" for i in range(len(corners)))
             names += loop
             places.append(corners)
             holes.append(loop if _runs_against(solid, face, corners) else loop[::-1])

@@ -38,6 +38,8 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
     rules = [act for act in drawn if isinstance(act, Rule)]
     values: dict[str, object] = {
         **_own_lengths(solved, breath),
+        "shape_count": len(rules) + sum(isinstance(act, Curve) for act in acts),
+        "shape_lines": _shape_lines(acts),
         "curves": counted(sum(isinstance(act, Curve) for act in acts), "curve"),
         "rules": counted(len(rules), "line"),
         "rule_count": len(rules),
@@ -78,6 +80,13 @@ def _own_point(solved: Solved, acts: Sequence[Act]) -> str:
     aims = (solved.prepared.aims[act.point] for act in acts if isinstance(act, RuleToPoint))
     own = next((aim for aim in aims if aim.role in ("slope_above", "slope_below")), None)
     return solved.prepared.point_words(own.name) if own is not None else ""
+
+
+def _shape_lines(acts: Sequence[Act]) -> str:
+    """Return how many straight lines and how many curves an outline has."""
+    straight, curves = (sum(isinstance(act, kind) for act in acts) for kind in (Rule, Curve))
+    said = [counted(straight, "line")] if straight else []
+    return listed(said + ([counted(curves, "curve")] if curves else []))
 
 
 def _laid_off(acts: Sequence[Act]) -> list[float]:

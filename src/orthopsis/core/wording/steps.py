@@ -3,6 +3,7 @@
 from orthopsis.core.wording.corner_steps import CORNER
 from orthopsis.core.wording.face_steps import FACE
 from orthopsis.core.wording.finish_steps import FINISH
+from orthopsis.core.wording.form_steps import FORM
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.pattern_steps import PATTERN
@@ -22,6 +23,7 @@ STEPS: dict[str, StepPhrases] = {
     **ROW,
     **FACE,
     **LEVEL,
+    **FORM,
     **RECTANGLE,
     **REPEAT,
     **ROOF,

@@ -33,6 +33,10 @@ SIDE_FACES = {
 }
 
 
+_OVER = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
+"""The side over against each."""
+
+
 def opposite(corner: str, side: str) -> str:
     """Return the corner of the front across from one of a side: ``bottom_left`` from ``bottom_right`` of ``right``."""
     height, hand = corner.split("_")
@@ -181,6 +185,7 @@ class FrontBlock(Standing):
                 (n("guide.top_left"), n("guide.top_right")),
                 (back["bottom_left"], back["bottom_right"], back["top_right"], back["top_left"]),
                 vector(self.deep),
+                "back",
             ),
             outward=away_from(self.deep),
         )  # fmt: skip
@@ -220,6 +225,7 @@ class FrontBlock(Standing):
                 (n(f"front.{over_edge}"), n(f"back.{over_edge}")),
                 (over[0], self.behind(low_over), self.behind(top_over), over[1]),
                 vector(eye.at(over[0]) - eye.at(start)),
+                _OVER[side],
             ),
             outward=away_from(eye.at(over[0]) - eye.at(start)),
         )  # fmt: skip

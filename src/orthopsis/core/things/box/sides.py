@@ -52,6 +52,7 @@ def _back_of_side(block: Block, role: Role) -> Back:
         upper=(n(f"guide.top.{over}"), n(f"guide.top.back_{over}")),
         page=(ends["bottom"], far_corner(block, "bottom"), far_corner(block, "top"), ends["top"]),
         vector=vector(block.axes[1][over]),
+        face=f"back_{role}",
     )
 
 
@@ -68,6 +69,7 @@ def _back_of_level(block: Block, level: str) -> Back:
         upper=(n("left.edge"), n("far.edge")),
         page=(block.near_edge[over], right, far_corner(block, over), left),
         vector=vector(up if level == block.first else -up),
+        face=over,
     )
 
 

@@ -1,11 +1,13 @@
-"""Rectangles on a face, such as windows, doors, steps before them, chimneys: one, or in rows and columns.
+"""Forms on a face, such as windows, doors, steps before them, portholes: one, or in rows and columns.
 
-They lie flat on the face, stand out of it or are sunk into it. It knows where they are on it; whose face it is does
+Each lies in a rectangle: the rectangle itself, round, an arch, pointed. They lie flat on the face, stand out of it, are
+sunk into it or go right through the body. It knows where they are on it; whose face it is does
 not matter.
 """
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
+from orthopsis.core.things.rectangles.forms import FORMS
 from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES, SPREADS
 from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
 
@@ -22,6 +24,7 @@ RECTANGLES = ThingKind(
         Choice("wide", "how wide each is", SHARES, "half"),
         Choice("tall", "how tall each is", SHARES, "three_quarters"),
         Choice("spread", "where each lies", SPREADS, "parts"),
+        Choice("form", "which form each has", {name: form.says for name, form in FORMS.items()}, "rectangle"),
         Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
         Length("deep", "how deep they are", 6.0, 0.5, 1000.0),
     ),

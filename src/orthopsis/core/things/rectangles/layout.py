@@ -40,6 +40,12 @@ Corners = tuple[Place, Place, Place, Place]
 """Of a rectangle: low at the first edge, low far from it, high far, high at it."""
 
 
+def within(corners: Corners, place: Place) -> Place:
+    """Return a place of the face from shares of a rectangle on it."""
+    (left, low), (right, high) = corners[0], corners[2]
+    return (left + place[0] * (right - left), low + place[1] * (high - low))
+
+
 @dataclass(frozen=True, slots=True)
 class Layout:
     """Where the rectangles begin and end: along from the first edge, up from the foot, as shares of the face."""

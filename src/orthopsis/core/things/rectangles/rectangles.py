@@ -10,24 +10,25 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.layout import ratio_of, taken
 from orthopsis.core.things.rectangles.recipe import recipe
-from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
 
-RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it"}
+RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it", "through": "right through it"}
 
 
-class Rectangles(RectangleShapes):
+class Rectangles(CarriedShapes):
     """Rectangles on a face, in rows and columns."""
 
     sentence: tuple[Clause, ...] = (
-        Clause("{columns} along and {rows} up, each {wide} of its part wide and {tall} of it tall, {spread}. "),
+        Clause("{columns} along and {rows} up, each {form}, {wide} of its part wide and {tall} of it tall, {spread}. "),
         Clause("Free, taken, free: {along} along the face, {up} up. "),
         Clause("They are {relief}.", {"relief": ("flat",)}),
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
         Clause("They are {relief}, {deep} deep.", {"relief": ("in",)}),
+        Clause("They go {relief}.", {"relief": ("through",)}),
     )
 
     @classmethod
@@ -56,7 +57,7 @@ class Rectangles(RectangleShapes):
             "begin": Handle("Move where they begin", at[0], changes, partial(self._drag, is_end=False), "corner"),
             "end": Handle("Move where they end", at[1], changes, partial(self._drag, is_end=True), "size"),
         }
-        if not self.is_flat:
+        if self.is_measured:
             found["deep"] = Handle(
                 "Change how deep they are" if self.is_sunk else "Change how far they stand out",
                 self.first_out,
@@ -93,4 +94,4 @@ class Rectangles(RectangleShapes):
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """How far they stand out, or how deep they are."""
-        return {} if self.is_flat else {"deep": (self.page[0][0], self.first_out)}
+        return {"deep": (self.page[0][0], self.first_out)} if self.is_measured else {}

@@ -1,0 +1,227 @@
+"""The shape of forms on a face in the world, for the view route: flat, or carried out of the face or into the body."""
+
+from collections.abc import Mapping
+
+import numpy as np
+from propcache.api import cached_property
+
+from orthopsis.core.construct.panel import Back
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, distance, toward, unit_toward
+from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.rectangles.forms import PLACES
+from orthopsis.core.things.rectangles.layout import within
+from orthopsis.core.things.rectangles.shape import RectangleShapes
+from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
+from orthopsis.core.view.eye import Array
+
+DEEPEST = 0.9
+"""Nothing is sunk deeper than this share of the body (no source)."""
+HIGH = (2, 3)
+"""The corners of a face at its upper edge, by their numbers round it."""
+
+
+class CarriedShapes(RectangleShapes):
+    """Forms on a face as a solid."""
+
+    @cached_property
+    def solid(self) -> Solid:
+        """The forms in the world of the frame's eye; flat ones are lines on the face of the other thing."""
+        shares = [
+            within(corners, node.place)
+            for corners, nodes in zip(self.layout.rectangles, self.nodes, strict=True)
+            for node in nodes
+        ]
+        flat, families = self.panel.places(shares), (self.panel.along.family, self.panel.up.family)
+        if self.is_flat:
+            return Solid(flat_topology(self.form, self.nodes, families), flat)
+        places = np.stack((flat, flat + self.carried), axis=1).reshape(-1, 3)
+        low, far, high, near = self.panel.around
+        turned = (self.panel.turned, *((high, near, low, far) if self.is_sunk else (low, far, high, near)))
+        lengths = (float(np.linalg.norm(self.panel.axes[0])), float(np.linalg.norm(self.panel.axes[1])))
+        kind = Relief(
+            families, self.panel.out.family, turned, lengths, self._is_mirrored, not self.is_through, not self.is_sunk
+        )
+        return Solid(relief_topology(self.form, self.nodes, kind), places)
+
+    @cached_property
+    def way(self) -> Array:
+        """The world direction in which they are carried, length 1: out of the face or into it."""
+        assert self.panel.outward is not None
+        return np.array(self.panel.outward) * (-1 if self.is_sunk else 1)
+
+    @cached_property
+    def carried(self) -> Array:
+        """The way by which they stand out or are sunk, in the world, mm.
+
+        It is measured on the page from the first corner of the first one, toward the point to which the direction runs
+        or away from it: a share s of the way to a point is the length s / (1 - s) in depths of its start (from memory).
+
+        Raises:
+            GeometryError: it is longer than the way to the point, or they would be sunk through the body.
+        """
+        if self.is_through:
+            return np.array(self.through.vector)
+        eye, deep, goal, way = self.setting.frame.eye, self.values.mm("deep"), self.panel.out.goal, self.way
+        start = self.panel.places([self.layout.rectangles[0][0]])[0]
+        if goal.is_ideal:
+            length = deep * start[2] / eye.distance_mm
+        else:
+            x, y = eye.see(start[None])[0].tolist()
+            reach = distance(Point(x, y), goal)
+            if self.leads_away and deep > FARTHEST_SHARE * reach:
+                raise self._too_deep(FARTHEST_SHARE * reach)
+            share = deep / reach if self.leads_away else -deep / reach
+            length = share / (1 - share) * start[2] / way[2]
+        back = self.panel.back
+        room = float(np.linalg.norm(back.vector)) if back is not None else np.inf
+        if self.is_sunk and length >= room:
+            raise self._too_deep(deep * DEEPEST * room / length)
+        return np.asarray(way * length)
+
+    @property
+    def through(self) -> Back:
+        """Where the body ends through which they go.
+
+        Raises:
+            GeometryError: nobody knows where it ends.
+        """
+        if self.panel.back is not None:
+            return self.panel.back
+        raise GeometryError(
+            "no_way_through",
+            f"“{self.values.name}” cannot go through {self.anchor.thing}: what is behind this face is not known.",
+            "Sink it in, by a measure, or choose another face.",
+            about="relief",
+            nearest="in",
+        )
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """How far they stand out or are sunk in; nothing where no measure says that."""
+        return {} if not self.is_measured else {"out": float(np.linalg.norm(self.carried))}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return how deep they are on the page; see ``carried``."""
+        if not self.is_measured:
+            return {}
+        eye, goal = self.setting.frame.eye, self.panel.out.goal
+        start = self.panel.places([self.layout.rectangles[0][0]])[0]
+        if goal.is_ideal:
+            return {"deep": shape["out"] * eye.distance_mm / start[2]}
+        times = shape["out"] * self.way[2] / start[2]
+        x, y = eye.see(start[None])[0].tolist()
+        return {"deep": abs(times / (1 + times)) * distance(Point(x, y), goal)}
+
+    def _too_deep(self, longest_mm: float) -> GeometryError:
+        sheet = self.setting.sheet
+        most = format_limit(max(longest_mm, sheet.division_mm), sheet.units, sheet.division_mm, is_least=False)
+        return GeometryError(
+            "too_deep",
+            f"“{self.values.name}” would be deeper than there is room.",
+            f"The most that works is about {most}.",
+            about="deep",
+            nearest=most,
+        )
+
+    @property
+    def leads_away(self) -> bool:
+        """Whether they are carried toward the point of their direction, and not away from it toward the viewer."""
+        return bool(self.way[2] > 0)
+
+    @cached_property
+    def holes(self) -> Mapping[str, tuple[Array, ...]]:
+        """What is cut out of faces of the other thing: by the face, the corners of each hole in the world, (4, 3)."""
+        if not self.is_sunk:
+            return {}
+        holes = tuple(
+            self.panel.places([within(corners, node.place) for node in nodes])
+            for corners, nodes in zip(self.layout.rectangles, self.nodes, strict=True)
+        )
+        found = {self.panel.face: holes}
+        if self.is_through:
+            found[self.through.face] = tuple(hole + self.carried for hole in holes)
+        return found
+
+    @property
+    def sign(self) -> int:
+        """Which way it is measured on the page: 1 toward the point, to the right or up, -1 the other way."""
+        if not self.panel.out.goal.is_ideal:
+            return 1 if self.leads_away else -1
+        x, y, _ = self.way
+        return 1 if x + y > 0 else -1
+
+    @cached_property
+    def first_out(self) -> Point:
+        """Where the first corner of the first front lies on the page."""
+        start, goal = self.page[0][0], self.panel.out.goal
+        return toward(start, goal, self.sign * self.values.mm("deep"))
+
+    @property
+    def out_mm(self) -> float:
+        """How far the first corner stands out or leads in on the page, mm."""
+        if not self.is_through:
+            return self.values.mm("deep")
+        corner = self.panel.places([self.layout.rectangles[0][0]])
+        x, y = self.setting.frame.eye.see(corner + self.carried)[0].tolist()
+        return distance(self.page[0][0], Point(x, y))
+
+    @cached_property
+    def known_behind(self) -> tuple[int, str]:
+        """Which corner of the far face is there, by its number round the face, and its full name.
+
+        It is the one from which lines cross best on the way to the first corner.
+
+        Raises:
+            GeometryError: none of them has been drawn.
+        """
+        back, made = self.through, self.anchor.made
+        names = (back.low, back.far_low, back.far_high, back.high)
+        found = [(self._crossing(corner), corner) for corner, name in enumerate(names) if name in made]
+        if not found:
+            raise GeometryError(
+                "no_way_through",
+                f"“{self.values.name}” cannot go through {self.anchor.thing}: no corner behind this face is drawn.",
+                "Sink it in, by a measure, or move the block so that a side of it shows.",
+                about="relief",
+                nearest="in",
+            )
+        corner = max(found)[1]
+        return corner, names[corner]
+
+    def _crossing(self, corner: int) -> float:
+        """Return the sine of the angle between the lines on the way from a corner of the far face, the worse one."""
+        (along, up), eye = self.layout.rectangles[0][0], self.setting.frame.eye
+        edge = (along, float(corner in HIGH))
+        x, y = eye.see(self.panel.places([edge]) + np.array(self.through.vector))[0].tolist()
+        foot, own, over, there = self.seen_at(edge), self.seen_at((along, up)), Point(x, y), self.through.page[corner]
+        out, way, rise = self.panel.out.goal, self.panel.along.goal, self.panel.up.goal
+        pairs = ((unit_toward(foot, out), unit_toward(there, way)), (unit_toward(own, out), unit_toward(over, rise)))
+        return min(abs(one[0] * two[1] - one[1] * two[0]) for one, two in pairs)
+
+    @property
+    def _is_mirrored(self) -> bool:
+        """Whether the corners run clockwise as seen from outside."""
+        along, up = (np.array(axis) for axis in self.panel.axes)
+        assert self.panel.outward is not None
+        # The eye's world is left-handed: z leads away from the viewer.
+        return bool(np.cross(along, up) @ np.array(self.panel.outward) > 0)
+
+    def shown_corners(self, number: int) -> list[str]:
+        """Return the sharp corners of a form at sides that show: there edges lead out of the face that are seen.
+
+        A side shows whose corners run round on the page as the eye sees outer faces.
+        """
+        turn, sides, eye = -1 if self._is_mirrored else 1, self.form.sides, self.setting.frame.eye
+        wall = self.panel.places([within(self.layout.rectangles[number], PLACES[side.start]) for side in sides])
+        at = [[Point(x, y) for x, y in eye.see(end).tolist()] for end in (wall, wall + self.carried)]
+        shown = set[str]()
+        for i, side in enumerate(sides):
+            j = (i + 1) % len(sides)
+            if not side.pole and turn * signed_area((at[1][j], at[1][i], at[0][i], at[0][j])) > 0:
+                shown |= {side.start, side.end}
+        return [name for name in self.form.sharp if name in shown]

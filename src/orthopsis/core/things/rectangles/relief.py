@@ -1,0 +1,158 @@
+"""How does a hand carry forms out of a face, into it, or right through the body?
+
+The first corner of the first one is measured, or found from a corner of the far face that is there; all others follow
+from it by lines that run along the face, up it, and out of it.
+"""
+
+from collections.abc import Iterator
+from typing import Literal
+
+from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.moves import Act, MeasureAlong, Role, Rule, RuleToPoint, Run, Side, Touch
+from orthopsis.core.things.rectangles.carried import HIGH, CarriedShapes
+from orthopsis.core.things.rectangles.forms import CORNERS
+from orthopsis.core.things.rectangles.solid import part_name
+from orthopsis.core.view.frame import Way
+
+
+def front_acts(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:
+    """Yield the acts that draw the rectangle where a form is carried to."""
+    n, part, panel = shapes.values.full, part_name(number), shapes.panel
+    along, up = panel.along, panel.up
+    first, far, beyond, high = (n(f"{part}.front.{corner}") for corner in CORNERS)
+    yield from _first_out(shapes, grid, number)
+    yield from _carry(shapes, number, 1, first, along, shapes.side_name(number, "front.low"), far)
+    yield from _carry(shapes, number, 3, first, up, shapes.side_name(number, "front.near"), high)
+    yield from _carry(shapes, number, 2, high, along, shapes.side_name(number, "front.high"), beyond)
+    yield Rule(shapes.side_name(number, "front.far"), far, beyond, up.family, _role(shapes))
+
+
+def edge_acts(shapes: CarriedShapes, number: int) -> Iterator[Act]:
+    """Yield the acts that draw the edges that lead out of the face: from corners, and where they touch curves."""
+    n, part, out = shapes.values.full, part_name(number), shapes.panel.out.family
+    for name in shapes.shown_corners(number):
+        yield Rule(n(f"{part}.depth.{name}"), n(f"{part}.{name}"), n(f"{part}.front.{name}"), out)
+    for name in shapes.touches(number):
+        if (touched := shapes.touched_side(number, name)) is not None:
+            side, which = touched
+            for end in ("", "front."):
+                yield Touch(n(f"{part}.{end}{name}"), n(f"{part}.{end}{side}"), out, which)
+        yield Rule(n(f"{part}.depth.{name}"), n(f"{part}.{name}"), n(f"{part}.front.{name}"), out)
+
+
+def _role(shapes: CarriedShapes) -> Role:
+    """Return how the rectangle is drawn: it is the form itself, or only helps."""
+    return "edge" if shapes.form.is_whole else "construction"
+
+
+def _wall(shapes: CarriedShapes, number: int, corner: int) -> str:
+    return shapes.values.full(f"{part_name(number)}.{CORNERS[corner]}")
+
+
+def _front(shapes: CarriedShapes, number: int, corner: int) -> str:
+    return shapes.values.full(f"{part_name(number)}.front.{CORNERS[corner]}")
+
+
+def _first_out(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:
+    """Yield the acts that find the first corner of a front: measured for the first one, carried over for the others."""
+    panel, columns = shapes.panel, len(shapes.layout.along)
+    if number == 0:
+        yield from _through(shapes, grid) if shapes.is_through else _measured(shapes)
+        return
+    is_new_row = number % columns == 0
+    before = 0 if is_new_row else number - number % columns
+    line = shapes.values.full(f"construction.front.{number}")
+    way = panel.up if is_new_row else panel.along
+    yield from _carry(shapes, number, 0, _front(shapes, before, 0), way, line, _front(shapes, number, 0), is_edge=False)
+
+
+def _measured(shapes: CarriedShapes) -> Iterator[Act]:
+    """Yield the acts that measure how far the first one stands out, from its first corner."""
+    n, out, deep = shapes.values.full, shapes.panel.out, shapes.values.mm("deep")
+    start, end = _wall(shapes, 0, 0), _front(shapes, 0, 0)
+    if out.goal.is_ideal:
+        yield Side(n("construction.out"), end, start, _runs(out), shapes.sign * deep)
+        return
+    yield RuleToPoint(n("construction.out"), start, out.family, "unseen")
+    yield MeasureAlong(end, n("construction.out"), shapes.sign * deep)
+
+
+def _runs(way: Way) -> Literal["level", "upright"]:
+    return "level" if way.family == "level" else "upright"
+
+
+def _through(shapes: CarriedShapes, grid: Grid) -> Iterator[Act]:
+    """Yield the acts that find the first corner on the far face, from a corner of that face that is there.
+
+    From over or under the form on an edge of the near face the way leads out to the far face, where it meets the line
+    from the corner that is there; from there up or down it, to the line that leads out from the form's own corner.
+    """
+    n, panel, (corner, name) = shapes.values.full, shapes.panel, shapes.known_behind
+    foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
+    along, up = shapes.layout.rectangles[0][0]
+    yield grid.mark("measure.through.foot", (along, edge_up))
+    on_edge, own = (shapes.seen_at((along, at)) for at in (edge_up, up))
+    yield from _meeting(
+        (foot, panel.out, n("construction.through.out")),
+        (name, panel.along, n("construction.through.along")),
+        over,
+        0.0,
+        "construction",
+        n("construction.through.on"),
+    )
+    aside = own.x - on_edge.x + own.y - on_edge.y
+    yield from _meeting(
+        (_wall(shapes, 0, 0), panel.out, n("construction.through.own")),
+        (over, panel.up, n("construction.through.up")),
+        _front(shapes, 0, 0),
+        aside,
+        "construction",
+        n("construction.through.helper"),
+    )
+
+
+Ruled = tuple[str, Way, str]
+"""A line that is ruled: from which point, which way, and what it is called."""
+
+
+def _meeting(
+    first: Ruled, second: Ruled, makes: str, aside_mm: float, role: Role, helper: str
+) -> Iterator[Act]:  # fmt: skip
+    """Yield the acts that find where two lines meet; the second one is drawn.
+
+    Args:
+        aside_mm: where neither runs to a point of the sheet, how far the second one is measured to the right or up.
+        helper: what the second line is called while the ruler only lies on it.
+    """
+    (one, out, over), (other, way, line) = first, second
+    if not out.goal.is_ideal:
+        yield RuleToPoint(over, one, out.family, "unseen")
+        yield Run(line, makes, other, way.family, over, role)
+    elif not way.goal.is_ideal:
+        yield RuleToPoint(helper, other, way.family, "unseen")
+        yield Run(over, makes, one, out.family, helper, "unseen")
+        yield Rule(line, other, makes, way.family, role)
+    else:
+        yield Side(line, makes, other, _runs(way), aside_mm)
+
+
+def _carry(
+    shapes: CarriedShapes, number: int, corner: int, start: str, way: Way, line: str, makes: str, *,
+    is_edge: bool = True,
+) -> Iterator[Act]:  # fmt: skip
+    """Yield the acts that find a corner of a front: on the line from another one, over its own corner on the wall.
+
+    Args:
+        start: the corner of the front from which the line runs that way; ``line`` is what the line is called.
+        is_edge: whether the line is a side of the front; else it only helps.
+    """
+    n, out, wall = shapes.values.full, shapes.panel.out, _wall(shapes, number, corner)
+    over = n(f"construction.out.{number}.{CORNERS[corner]}")
+    role: Role = _role(shapes) if is_edge else "construction"
+    if is_edge or not (out.goal.is_ideal and way.goal.is_ideal):
+        # What leads out level or upright stays as near as it was: the front's edge is as long as that on the wall.
+        as_long = shapes.edge_mm(number, corner) if is_edge else 0.0
+        helper = n(f"construction.along.{number}.{CORNERS[corner]}")
+        yield from _meeting((wall, out, over), (start, way, line), makes, as_long, role, helper)
+    else:
+        yield Side(over, makes, wall, _runs(out), shapes.sign * shapes.out_mm)

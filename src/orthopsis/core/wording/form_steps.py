@@ -1,0 +1,271 @@
+"""What a teacher says while forms are drawn into rectangles on a face: portholes, arches, pointed windows, lozenges."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+_MIDDLE_RULE = "The diagonals of a face cross in its true middle, however it is turned."
+_CURVE_RULE = "A round form starts from its square: it touches the sides at their middles, and nowhere else."
+_CURVE_SLIP = "Making the curve pointed at the middles, or bulging beyond the sides."
+
+
+def _outline(title: str, says: tuple[str, str, str], rule: str, slip: str, tool: str) -> dict[str, StepPhrases]:
+    """Return the words for the first form and for the others."""
+    more = (
+        "Draw the same in the others. Count: {shape_count}.",
+        "Draw the same in the others: {shape_lines}.",
+        "The others likewise: {shape_lines}.",
+    )
+    return {
+        f"forms.first_{title}": StepPhrases("the first form", says, rule, slip, tool),
+        f"forms.more_{title}": StepPhrases("the other forms", more, rule, slip, tool),
+    }
+
+
+_FREE, _RULER = "pencil, free hand", "ruler"
+FORM: dict[str, StepPhrases] = {
+    "forms.first_counted": StepPhrases(
+        "the first rectangle on the {face}, lightly",
+        (
+            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
+            "Mark the corners where they cross: {crossings}. Join them with light lines: {rule_count}.",
+            "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
+            "{crossings}. Mark them and join them lightly: {rules}.",
+            "The first rectangle lightly, from crossing to crossing, light lines counted along from the {edge} and "
+            "from its {first_end}, which are 0: {crossings}; {rules}.",
+        ),
+        "Whatever is round or pointed is first its rectangle.",
+        "Drawing these lines dark: they only help.",
+        "ruler",
+    ),
+    "forms.more_counted": StepPhrases(
+        "the other rectangles, lightly",
+        (
+            "Draw the others between the next light lines in the same way, lightly. Count: {rule_count} lines.",
+            "Draw the others likewise, lightly: {rules}.",
+            "The others likewise, lightly: {rules}.",
+        ),
+        "They lie between the same light lines, smaller with distance.",
+        "Leaving one out: count them.",
+        "ruler",
+    ),
+    "forms.first_measured": StepPhrases(
+        "the first rectangle on the {face}, lightly",
+        (
+            "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. Join them "
+            "with light lines: {rule_count}.",
+            "From the lower left of the {face} of {other} measure the corners, across and up: {offsets}. Join them "
+            "lightly: {rules}.",
+            "The first rectangle true on the {face} of {other}, lightly, its corners across and up from the lower "
+            "left: {offsets}; {rules}.",
+        ),
+        "Whatever is round or pointed is first its rectangle.",
+        "Drawing these lines dark: they only help.",
+        "ruler and set square",
+    ),
+    "forms.more_measured": StepPhrases(
+        "the other rectangles, lightly",
+        (
+            "Draw the others with the same measures, equally far apart, lightly. Count: {rule_count} lines.",
+            "Draw the others with the same measures and the same spaces, lightly: {rules}.",
+            "The others likewise, equally far apart, lightly: {rules}.",
+        ),
+        "On a face that is drawn true equal things are equally large.",
+        "Guessing the spaces.",
+        "ruler and set square",
+    ),
+    "forms.first_middle": StepPhrases(
+        "the middle of the first one",
+        (
+            "Draw light lines from corner to corner: they cross in the middle. Through the middle draw light lines "
+            "that run as the sides do, up to the sides. Count: {count} lines.",
+            "Draw both diagonals lightly. Through their crossing draw light lines that run as the sides do; they meet "
+            "the sides in their middles: {lines}.",
+            "Its middle by the diagonals, and from there the middles of its sides, by lines that run as the sides do: "
+            "{lines}.",
+        ),
+        _MIDDLE_RULE,
+        "Measuring the middle with the ruler: on a face that goes away it lies nearer to the far side.",
+        _RULER,
+    ),
+    "forms.more_middle": StepPhrases(
+        "the middles of the others",
+        (
+            "Find the middles of the others in the same way. Count: {count} lines.",
+            "Find the middles of the others likewise: {lines}.",
+            "The middles of the others likewise: {lines}.",
+        ),
+        _MIDDLE_RULE,
+        "Using one middle for all.",
+        _RULER,
+    ),
+    **_outline(
+        "round",
+        (
+            "Draw a round line from middle to middle, all the way round. At each middle it runs along the side. Count: "
+            "{curves}.",
+            "Draw the curve through the four middles, {curves}: at each middle it runs along the side, and it crosses "
+            "each half diagonal a little more than two thirds of the way out.",
+            "The ellipse through the four middles, {curves}: it touches each side at its middle, and crosses each half "
+            "diagonal at about seven tenths.",
+        ),
+        _CURVE_RULE,
+        _CURVE_SLIP,
+        _FREE,
+    ),
+    **_outline(
+        "arch",
+        (
+            "Draw the bottom, and both sides up to their middles. From there draw a round line over the top: at the "
+            "middle of the top it runs along the top. Count: {shape_count}.",
+            "Draw the lower side, the two sides up to their middles, and the curve over the top, which touches the "
+            "upper side at its middle: {shape_lines}.",
+            "The lower side, both sides up to their middles, and half an ellipse over them, touching the upper side at "
+            "its middle: {shape_lines}.",
+        ),
+        "The top of an arch lies over the true middle, found by the diagonals.",
+        "Putting the top over the middle that the ruler measures.",
+        "ruler, then free hand",
+    ),
+    **_outline(
+        "pointed",
+        (
+            "Draw the bottom, and both sides up to their middles. From there draw straight to the middle of the top. "
+            "Count: {shape_count}.",
+            "Draw the lower side, both sides up to their middles, and from there to the middle of the upper side: "
+            "{shape_lines}.",
+            "The lower side, both sides up to their middles, both slopes to the middle of the upper side: "
+            "{shape_lines}.",
+        ),
+        "The tip lies over the true middle, found by the diagonals.",
+        "Putting the tip over the middle that the ruler measures.",
+        _RULER,
+    ),
+    **_outline(
+        "lozenge",
+        (
+            "Draw straight from middle to middle, all the way round. Count: {shape_count}.",
+            "Join the middles of the sides: {shape_lines}.",
+            "The lozenge from middle to middle: {shape_lines}.",
+        ),
+        _MIDDLE_RULE,
+        "Joining the corners.",
+        _RULER,
+    ),
+    **_outline(
+        "triangle",
+        (
+            "Draw the bottom, and from its ends straight to the middle of the top. Count: {shape_count}.",
+            "Draw the lower side, and from its ends to the middle of the upper side: {shape_lines}.",
+            "The lower side, and both slopes to the middle of the upper side: {shape_lines}.",
+        ),
+        "The tip lies over the true middle, found by the diagonals.",
+        "Putting the tip over the middle that the ruler measures.",
+        _RULER,
+    ),
+    "forms.first_out": StepPhrases(
+        "how far the first one stands out",
+        (
+            "Put the ruler on the first corner so that it runs {outward}. Measure {deep} out from the {face}. From "
+            "there draw the light rectangle once more. Count: {count} lines.",
+            "From the first corner measure {deep} out, along the line that runs {outward}. From there draw the light "
+            "rectangle once more, like the one on the {face}: {lines}.",
+            "It stands out by {deep}, along the line that runs {outward}; its rectangle there likewise, lightly: "
+            "{lines}.",
+        ),
+        "What stands out of a face runs as the edges do that lead away from that face.",
+        "Drawing the front as large as on the face, where it comes nearer.",
+        "ruler and set square",
+    ),
+    "forms.first_in": StepPhrases(
+        "how thick the wall is at the first one",
+        (
+            "Put the ruler on the first corner so that it runs {outward}. Measure {deep} into the wall. From there "
+            "draw the light rectangle once more. Count: {count} lines.",
+            "From the first corner measure {deep} into the wall, along the line that runs {outward}. From there draw "
+            "the light rectangle once more, like the one in front: {lines}.",
+            "The reveal: {deep} along the line that runs {outward}; the rectangle at its end likewise, lightly: "
+            "{lines}.",
+        ),
+        "The wall is equally thick at the top and the bottom.",
+        "Making the wall thicker at one side than at the other.",
+        "ruler and set square",
+    ),
+    "forms.first_corners": StepPhrases(
+        "the edges between",
+        (
+            "Join the corners that show, from the {face} to the other rectangle. Count: {count}.",
+            "Join the corners that show, from the {face} to the other rectangle: {lines}.",
+            "The edges that show, which run {outward}: {lines}.",
+        ),
+        "All of them lead the same way.",
+        "Joining what cannot be seen.",
+        _RULER,
+    ),
+    "forms.first_touching": StepPhrases(
+        "the edges where it is round",
+        (
+            "Lay the ruler so that it runs {outward} and just touches both curves. Draw from one curve to the other. "
+            "Count: {count}.",
+            "Draw the lines that run {outward} and touch both curves: {lines}.",
+            "The lines that touch both curves and run {outward}: {lines}.",
+        ),
+        "A round side has no corner: its edge is where the ruler touches both curves.",
+        "Joining the middles: the ruler touches the curves elsewhere.",
+        _RULER,
+    ),
+    "forms.first_joined": StepPhrases(
+        "the edges between",
+        (
+            "Join the corners that show. Where a side is round, lay the ruler so that it runs {outward} and just "
+            "touches both curves, and draw. Count: {count}.",
+            "Join the corners that show, and where a side is round, draw the line that runs {outward} and touches both "
+            "curves: {lines}.",
+            "The edges that show, and the lines that touch both curves and run {outward}: {lines}.",
+        ),
+        "A round side has no corner: its edge is where the ruler touches both curves.",
+        "Joining the middles: the ruler touches the curves elsewhere.",
+        _RULER,
+    ),
+}
+_THROUGH = (
+    "Now find where the wall ends behind the first one. Under or over it, at the edge of the {face}, lay the ruler so "
+    "that it runs {outward}. It meets the line that runs {along} from the corner behind. From there go on {upward}, "
+    "until you meet the line that runs {outward} from its own corner. Draw the far rectangle from there. Count: "
+    "{count} lines.",
+    "Find its first corner on the far face: from the edge of the {face} over or under it {outward}, to the line that "
+    "runs {along} from the far corner; from there {upward}, to the line that runs {outward} from its own corner. From "
+    "there draw the far rectangle: {lines}.",
+    "Its far corner: from the edge of the {face} {outward}, to the line {along} from the far corner, and {upward} to "
+    "the line {outward} from its own corner; the far rectangle from there: {lines}.",
+)
+for _how in ("corners", "touching", "joined"):
+    FORM[f"forms.more_{_how}"] = StepPhrases(
+        "the edges of the others",
+        (
+            "Draw the edges of the others in the same way. Count: {count}.",
+            "Draw the edges of the others likewise: {lines}.",
+            "The edges of the others likewise: {lines}.",
+        ),
+        "All of them lead the same way.",
+        "Leaving one out: count them.",
+        _RULER,
+    )
+for _kind in ("rectangles", "forms"):
+    FORM[f"{_kind}.first_through"] = StepPhrases(
+        "where the first one ends behind",
+        _THROUGH,
+        "What goes right through a body ends in the plane where the body ends.",
+        "Guessing the thickness: it is that of the whole body.",
+        "ruler and set square",
+    )
+    for _relief in ("out", "in", "through") if _kind == "forms" else ("through",):
+        FORM[f"{_kind}.more_{_relief}"] = StepPhrases(
+            "the same at the others",
+            (
+                "Do the same at the others, in one line with the first one. Count: {count} lines.",
+                "The same at the others, in line with the first one: {lines}.",
+                "The others likewise, in line with the first one: {lines}.",
+            ),
+            "All of them are equally deep in truth.",
+            "Measuring each of them: farther away it is less.",
+            "ruler and set square",
+        )
