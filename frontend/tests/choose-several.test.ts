@@ -2,14 +2,20 @@ import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 
-import { thingNumber, useExercise } from '@/stores/exercise'
+import { useExercise } from '@/stores/exercise'
 import ExerciseWords from '@/views/desk/ExerciseWords.vue'
 
 const NAMES = ['Crate', 'Chest', 'Cove']
 
 function sentences(names: string[]): object[] {
-  const things = names.map((title, i) => ({ about: `things.${i}`, title, pieces: [{ text: 'It stands.', path: '' }] }))
-  return [{ about: 'eye_level', title: '', pieces: [] }, ...things]
+  const things = names.map((title, i) => ({
+    about: `things.${i}`,
+    owner: 'things',
+    number: i,
+    title,
+    pieces: [{ text: 'It stands.', path: '' }],
+  }))
+  return [{ about: 'eye_level', owner: 'eye_level', number: -1, title: '', pieces: [] }, ...things]
 }
 
 function drawn(names: string[]): never {
@@ -108,10 +114,4 @@ describe('several things at once', () => {
     expect(view.text()).not.toContain('Choose several')
     view.unmount()
   })
-})
-
-it('numbers things, and nothing else', () => {
-  expect(thingNumber('things.12')).toBe(12)
-  expect(thingNumber('views.0')).toBe(-1)
-  expect(thingNumber('eye_level')).toBe(-1)
 })

@@ -116,6 +116,8 @@ describe('what can be added', () => {
   ]
   const crate = {
     about: 'things.0',
+    owner: 'things',
+    number: 0,
     title: 'Crate',
     pieces: [{ text: 'A crate.', path: '', kind: 'words', value: '' }],
   }

@@ -31,7 +31,13 @@ beforeEach(() => {
   act = vi.fn(async () => true)
   exercise.act = act as never
   exercise.document = { title: 'Sheet' }
-  const sentences = ['Top', 'Legs'].map((title, i) => ({ about: `things.${i}`, title, pieces: [] }))
+  const sentences = ['Top', 'Legs'].map((title, i) => ({
+    about: `things.${i}`,
+    owner: 'things',
+    number: i,
+    title,
+    pieces: [],
+  }))
   exercise.drawing = { sentences, sheet: { division_mm: 1 } } as never
 })
 

@@ -1,6 +1,7 @@
 """Exercises: edited, saved by version, never overwritten, never seen by others."""
 
 import io
+from typing import Any
 
 import pypdf
 import pytest
@@ -129,6 +130,24 @@ def test_bad_input_gets_a_sentence_at_its_place(
     assert problem["about"] == about
     assert problem["why"]
     assert problem["fix"]
+
+
+def test_the_teacher_says_who_stands_before_whom(teacher: TestClient) -> None:
+    crates = exercise_of(box("Far", 120, 90, 60, 50), box("Near", 90, 40, 80, 70, depth_by="measured", depth=12))
+
+    def said(exercise: dict[str, object], how: str) -> dict[str, Any]:
+        act = {"op": "hides", "index": 0, "other": 1, "how": how}
+        answer = teacher.post("/api/desk/act", json={"exercise": exercise, "act": act})
+        assert answer.status_code == 200
+        return answer.json()  # type: ignore[no-any-return]
+
+    before = said(crates.document(), "before")
+    assert [(line["names"], line["is_said"]) for line in before["drawing"]["hides"]] == [(["Far", "Near"], True)]
+    after = said(before["exercise"], "unsaid")
+    assert [(line["names"], line["is_said"]) for line in after["drawing"]["hides"]] == [(["Near", "Far"], False)]
+    act = {"op": "hides", "index": 0, "other": 7, "how": "before"}
+    refused = teacher.post("/api/desk/act", json={"exercise": crates.document(), "act": act})
+    assert (refused.status_code, refused.json()["code"]) == (422, "no_such_place")
 
 
 def test_hostile_requests_are_refused_and_never_break_the_server(teacher: TestClient, crates: Exercise) -> None:

@@ -23,6 +23,7 @@ export const UNREACHABLE: Problem = {
   why: 'The application does not answer.',
   fix: 'Is it still running?',
   about: '',
+  sentence: '',
   nearest: '',
   version: null,
 }

@@ -1948,11 +1948,13 @@ export interface components {
         };
         /**
          * MeasureMark
-         * @description A length shown on the sheet, between two points.
+         * @description A length shown on the sheet, between two points; ``about`` is what it is a length of.
          */
         MeasureMark: {
             /** Path */
             path: string;
+            /** About */
+            about: string;
             /** From */
             from: [
                 number,
@@ -2212,7 +2214,9 @@ export interface components {
         };
         /**
          * Problem
-         * @description What went wrong, why, and what to do. ``about`` is the place in the exercise, ``nearest`` what works there.
+         * @description What went wrong, why, and what to do.
+         *
+         *     ``about`` is the place in the exercise, ``sentence`` the sentence that says it, ``nearest`` what works there.
          */
         Problem: {
             /** Code */
@@ -2226,6 +2230,11 @@ export interface components {
              * @default
              */
             about: string;
+            /**
+             * Sentence
+             * @default
+             */
+            sentence: string;
             /**
              * Nearest
              * @default
@@ -2338,11 +2347,18 @@ export interface components {
         };
         /**
          * Sentence
-         * @description One sentence of the exercise in words.
+         * @description One sentence of the exercise in words: what it is about, and which one, where there are several of these.
          */
         Sentence: {
             /** About */
             about: string;
+            /**
+             * Owner
+             * @enum {string}
+             */
+            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "minutes";
+            /** Number */
+            number: number;
             /** Title */
             title: string;
             /** Pieces */
@@ -2353,7 +2369,7 @@ export interface components {
          * @description Plain words, or a place whose value is edited where it stands.
          *
          *     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
-         *     ``hint`` says what a choice means, where its words alone do not.
+         *     A ``word`` is a text that is drawn. ``hint`` says what a choice means, where its words alone do not.
          */
         SentencePiece: {
             /** Text */
@@ -2368,7 +2384,7 @@ export interface components {
              * @default words
              * @enum {string}
              */
-            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline" | "thing" | "text";
+            kind: "words" | "length" | "choice" | "free_length" | "number" | "angle" | "outline" | "thing" | "text" | "word";
             /**
              * Value
              * @default

@@ -9,7 +9,7 @@ const { picture, at, mmPerPx } = useSheet()
 
 const marks = computed(() =>
   picture.value.measures
-    .filter((mark) => mark.path.startsWith(`${props.about}.`))
+    .filter((mark) => mark.about === props.about)
     .map((mark) => {
       const a = at(mark.from)
       const b = at(mark.to)

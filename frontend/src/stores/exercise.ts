@@ -15,12 +15,6 @@ import { useKeeper } from '@/keeping/keeper'
 
 const MOST_UNDO = 200
 
-/** Which thing of the exercise a sentence is about; -1 if it is about no thing. */
-export function thingNumber(about: string): number {
-  const [family, number] = about.split('.')
-  return family === 'things' ? Number(number) : -1
-}
-
 export const useExercise = defineStore('exercise', () => {
   const keeper = useKeeper()
   const id = ref(0)
@@ -42,7 +36,7 @@ export const useExercise = defineStore('exercise', () => {
   const others = computed(() =>
     (drawing.value?.sentences ?? [])
       .filter((sentence) => together.value.includes(sentence.title))
-      .map((sentence) => thingNumber(sentence.about)),
+      .map((sentence) => sentence.number),
   )
 
   keeper.listen(

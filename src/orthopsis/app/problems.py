@@ -16,6 +16,7 @@ from sqlalchemy.exc import DBAPIError, InterfaceError, OperationalError
 from sqlalchemy.exc import TimeoutError as PoolTimeout
 from starlette.exceptions import HTTPException
 
+from orthopsis.core.document.place import read_place
 from orthopsis.core.errors import GeometryError
 from orthopsis.store.errors import NotFound, Stale, StoreError
 from orthopsis.store.guesses import TooManyTries
@@ -25,7 +26,10 @@ log = logging.getLogger(__name__)
 
 
 class Problem(BaseModel):
-    """What went wrong, why, and what to do. ``about`` is the place in the exercise, ``nearest`` what works there."""
+    """What went wrong, why, and what to do.
+
+    ``about`` is the place in the exercise, ``sentence`` the sentence that says it, ``nearest`` what works there.
+    """
 
     model_config = ConfigDict(json_schema_serialization_defaults_required=True)
 
@@ -33,6 +37,7 @@ class Problem(BaseModel):
     why: str
     fix: str
     about: str = ""
+    sentence: str = ""
     nearest: str = ""
     version: int | None = None
 
@@ -48,7 +53,13 @@ class Refusal(Exception):
 
 def problem_of(error: GeometryError) -> Problem:
     """Return what the screen is told of something that cannot be drawn."""
-    return Problem(code=error.code, why=error.why, fix=error.fix, about=error.about, nearest=error.nearest)
+    try:
+        sentence = read_place(error.about).whole.path
+    except GeometryError:  # it is not about a place of the exercise
+        sentence = ""
+    return Problem(
+        code=error.code, why=error.why, fix=error.fix, about=error.about, sentence=sentence, nearest=error.nearest
+    )
 
 
 PROBLEMS: dict[int | str, dict[str, Any]] = {

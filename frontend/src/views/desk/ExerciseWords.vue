@@ -7,7 +7,7 @@ import { api, ask } from '@/api/client'
 import type { Act, Sentence } from '@/api/types'
 import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
-import { thingNumber, useExercise } from '@/stores/exercise'
+import { useExercise } from '@/stores/exercise'
 
 import ChooseSeveral from './ChooseSeveral.vue'
 import KeptParts from './KeptParts.vue'
@@ -22,7 +22,7 @@ const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
 const offered = computed(() => (kinds.value ?? []).filter((kind) => !kind.hangs || things.value.length > 0))
 const root = ref<HTMLElement>()
 const sentences = computed(() => exercise.drawing?.sentences ?? [])
-const things = computed(() => sentences.value.filter((s) => thingNumber(s.about) >= 0))
+const things = computed(() => sentences.value.filter((s) => s.owner === 'things'))
 const problemAbout = computed(() => exercise.problem?.about ?? '')
 
 const names = computed(() => things.value.map((thing) => thing.title))
@@ -31,9 +31,9 @@ const names = computed(() => things.value.map((thing) => thing.title))
 const several = ref(false)
 
 function choose(sentence: Sentence, event: MouseEvent): void {
-  const isThing = thingNumber(sentence.about) >= 0
-  if (!isThing || !(event.shiftKey || event.ctrlKey || event.metaKey)) return emit('choose', sentence.about)
-  const before = sentences.value.find((s) => s.about === props.chosen && thingNumber(s.about) >= 0)
+  if (sentence.owner !== 'things' || !(event.shiftKey || event.ctrlKey || event.metaKey))
+    return emit('choose', sentence.about)
+  const before = things.value.find((s) => s.about === props.chosen)
   if (!several.value && before) exercise.together = [before.title]
   several.value = true
   toggle(sentence.title)
@@ -45,7 +45,7 @@ function toggle(name: string): void {
 }
 
 function problemOf(sentence: Sentence): boolean {
-  return problemAbout.value.startsWith(`${sentence.about}.`) || problemAbout.value === sentence.about
+  return exercise.problem?.sentence === sentence.about
 }
 
 const MENU = [
@@ -59,7 +59,7 @@ const MORE_POINTS = [
   { label: 'One more point on this eye level', key: 'one_point' },
   { label: 'Two more points on this eye level', key: 'two_point' },
 ]
-const isView = (sentence: Sentence): boolean => sentence.about.startsWith('views.')
+const isView = (sentence: Sentence): boolean => sentence.owner === 'views'
 const manyViews = computed(() => sentences.value.filter(isView).length > 1)
 
 function menuOf(sentence: Sentence): { label: string; key: string }[] {
@@ -68,7 +68,7 @@ function menuOf(sentence: Sentence): { label: string; key: string }[] {
 }
 
 async function menu(sentence: Sentence, key: string): Promise<void> {
-  const index = Number(sentence.about.split('.')[1])
+  const index = sentence.number
   if (key === 'one_point' || key === 'two_point') await exercise.act({ op: 'add_view', kind: key })
   if (key === 'remove_view') await exercise.act({ op: key, index })
   if (key === 'earlier' || key === 'later') await exercise.act({ op: 'move', index, by: key === 'earlier' ? -1 : 1 })
@@ -83,7 +83,7 @@ async function add(kind: string): Promise<void> {
   emit('choose', fresh.about)
   await nextTick()
   // A new word is there to be typed.
-  const word = fresh.pieces.findIndex((piece) => piece.kind === 'text' && piece.path.endsWith('.text'))
+  const word = fresh.pieces.findIndex((piece) => piece.kind === 'word')
   const places = root.value?.querySelectorAll<HTMLElement>(`[data-about="${CSS.escape(fresh.about)}"] .place`)
   if (word >= 0) places?.[fresh.pieces.slice(0, word).filter((piece) => piece.path).length]?.click()
 }
@@ -97,8 +97,7 @@ async function showNewest(): Promise<void> {
 
 async function rename(sentence: Sentence, event: Event): Promise<void> {
   const field = event.target as HTMLInputElement
-  if (!(await exercise.act({ op: 'rename', index: thingNumber(sentence.about), name: field.value })))
-    field.value = sentence.title
+  if (!(await exercise.act({ op: 'rename', index: sentence.number, name: field.value }))) field.value = sentence.title
 }
 
 watch(
@@ -227,7 +226,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
-    <WhoHides :chosen="thingNumber(chosen)" />
+    <WhoHides :chosen="things.find((s) => s.about === chosen)?.number ?? -1" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
     <div class="add">
       <button v-for="kind in offered" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">

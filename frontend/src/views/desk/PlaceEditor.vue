@@ -17,9 +17,8 @@ const button = ref<HTMLButtonElement>()
 const label = computed(() => `${props.thing ? `${props.thing}, ` : ''}${props.piece.says}: ${props.piece.text}`)
 const isChoice = computed(() => props.piece.kind === 'choice' || props.piece.kind === 'thing')
 const options = computed(() => {
-  const own = props.piece.path.replace(/\.[^.]*$/, '')
   const things = (exercise.drawing?.sentences ?? [])
-    .filter((s) => props.piece.kind === 'thing' && s.about.startsWith('things.') && s.about !== own)
+    .filter((s) => props.piece.kind === 'thing' && s.owner === 'things' && s.title !== props.thing)
     .map((s) => ({ label: s.title, value: s.title }))
   return [...props.piece.options.map((o) => ({ label: o.text, value: o.value })), ...things]
 })

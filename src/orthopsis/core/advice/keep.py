@@ -4,6 +4,7 @@ Teachers who redraw a student's sheet with points farther apart keep the thing, 
 """
 
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.place import read_place
 from orthopsis.core.drawing.answer import CureEdit
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import prepare
@@ -17,7 +18,7 @@ def same_in_the_world(exercise: Exercise, number: int, moved: list[CureEdit]) ->
         number: which view.
         moved: the edits of its points.
     """
-    fields = {edit.path.rsplit(".", maxsplit=1)[-1]: edit.value for edit in moved}
+    fields = {read_place(edit.path).name: edit.value for edit in moved}
     views = list(exercise.views)
     views[number] = views[number].model_copy(update=fields)
     try:

@@ -4,6 +4,7 @@ import math
 from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
+from orthopsis.core.document.place import PlaceRef, thing_place
 from orthopsis.core.drawing.answer import Advice, CureEdit, Step
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
@@ -41,7 +42,7 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
     """Yield advice if lengths lie between the ruler's marks: by how much the drawing moves when they are rounded."""
     prepared = solved.prepared
     division = prepared.sheet.division_mm
-    edits = []
+    edits, moved_to = [], dict[PlaceRef, float]()
     for placed in prepared.things:
         laid_off = placed.standing.measured - placed.given
         for p in placed.kind.parameters:
@@ -49,14 +50,15 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
                 mm = placed.values.mm(p.name)
                 on_mark = max(p.least_mm, round_to(mm, division))
                 if abs(mm - on_mark) > OFF_MARK_MM:
-                    edits.append(CureEdit(path=f"things.{placed.index}.{p.name}", value=on_mark))
+                    place = thing_place(placed.index, p.name)
+                    moved_to[place] = on_mark
+                    edits.append(CureEdit(path=place.path, value=on_mark))
     if not edits:
         return
     exercise = prepared.exercise
     things = list(exercise.things)
-    for edit in edits:
-        _, index, name = edit.path.split(".")
-        things[int(index)] = things[int(index)].model_copy(update={name: edit.value})
+    for place, mm in moved_to.items():
+        things[place.number] = things[place.number].model_copy(update={place.name: mm})
     try:
         moved = solve(prepare(exercise.model_copy(update={"things": tuple(things)}))).board.points
     except GeometryError:

@@ -247,7 +247,7 @@ READY: tuple[dict[str, Any], ...] = (
         **_HEAD,
         "title": "TIDE in rounded letters, one point",
         "eye_level": {"height_mm": 206, "school": "exercise"},
-        "views": [{"kind": "one_point", "x_mm": 330}],
+        "views": [{"kind": "one_point", "x_mm": 262}],
         "things": [_word("TIDE", "round", 34, 52, 92, width=70, gap=16, thickness="quarter", **_measured(64))],
         "minutes": 135,
     },
@@ -427,7 +427,7 @@ READY: tuple[dict[str, Any], ...] = (
         **_HEAD,
         "title": "A net loft with a gable roof, one point",
         "eye_level": {"height_mm": 176, "school": "composition"},
-        "views": [{"kind": "one_point", "x_mm": 330}],
+        "views": [{"kind": "one_point", "x_mm": 318}],
         "things": [
             _box("Net loft", 72, 46, 124, 86, **_measured(96)),
             _gable("Roof", "Net loft", "front", 38),

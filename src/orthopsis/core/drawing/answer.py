@@ -8,6 +8,8 @@ from typing import Literal
 
 from pydantic import BaseModel, ConfigDict, Field
 
+from orthopsis.core.document.place import Owner
+
 Place = tuple[float, float]
 Role = Literal["edge", "detail", "guide", "construction", "shadow"]
 
@@ -83,9 +85,10 @@ class HandlePlace(Part):
 
 
 class MeasureMark(Part):
-    """A length shown on the sheet, between two points."""
+    """A length shown on the sheet, between two points; ``about`` is what it is a length of."""
 
     path: str
+    about: str
     start: Place = Field(alias="from")
     end: Place = Field(alias="to")
     text: str
@@ -222,12 +225,14 @@ class SentencePiece(Part):
     """Plain words, or a place whose value is edited where it stands.
 
     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
-    ``hint`` says what a choice means, where its words alone do not.
+    A ``word`` is a text that is drawn. ``hint`` says what a choice means, where its words alone do not.
     """
 
     text: str
     path: str = ""
-    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline", "thing", "text"] = "words"
+    kind: Literal["words", "length", "choice", "free_length", "number", "angle", "outline", "thing", "text", "word"] = (
+        "words"
+    )
     value: float | str = ""
     options: tuple[PlaceOption, ...] = ()
     says: str = ""
@@ -235,9 +240,11 @@ class SentencePiece(Part):
 
 
 class Sentence(Part):
-    """One sentence of the exercise in words."""
+    """One sentence of the exercise in words: what it is about, and which one, where there are several of these."""
 
     about: str
+    owner: Owner
+    number: int
     title: str
     pieces: list[SentencePiece]
 

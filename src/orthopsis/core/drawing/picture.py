@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 from itertools import chain
 
+from orthopsis.core.document.place import PlaceRef, thing_place, view_place
 from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, SheetSize, TapedStrip
 from orthopsis.core.drawing.built import Built, Marks
 from orthopsis.core.drawing.solved import Solved
@@ -82,20 +83,21 @@ def _sheet_handles(prepared: Prepared) -> Iterator[HandlePlace]:
     yield HandlePlace(id="eye_level", at=(0.0, level), says="Move the eye level", about="eye_level", shape="point")
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         for name, held in VIEWS[view.kind].handles.items():
-            about, at = f"views.{i}", held.at(view, frame).xy
-            yield HandlePlace(id=f"{about}.{name}", at=at, says=held.says, about=about, shape="point")
+            at, place = held.at(view, frame).xy, view_place(i, name)
+            yield HandlePlace(id=place.path, at=at, says=held.says, about=place.whole.path, shape="point")
 
 
 def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:
     """Yield the measures of the eye level and of the views."""
     level = prepared.eye_level_mm
-    yield _mark(prepared, "eye_level.height_mm", Point(0.0, 0.0), Point(0.0, level), level)
+    yield _mark(prepared, PlaceRef("eye_level", name="height_mm"), Point(0.0, 0.0), Point(0.0, level), level)
     for i, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         for held in VIEWS[view.kind].handles.values():
             at = held.at(view, frame)
             for field in held.measures:
-                start = Point(at.x, 0.0) if field.endswith("y_mm") else Point(0.0, at.y)
-                yield _mark(prepared, f"views.{i}.{field}", start, at, getattr(view, field))
+                is_height = VIEWS[view.kind].places[field].kind == "height"
+                start = Point(at.x, 0.0) if is_height else Point(0.0, at.y)
+                yield _mark(prepared, view_place(i, field), start, at, getattr(view, field))
 
 
 def _marks(prepared: Prepared, placed: Placed, thing: Built) -> Marks:
@@ -107,26 +109,27 @@ def _marks(prepared: Prepared, placed: Placed, thing: Built) -> Marks:
 
 
 def _thing_handles(placed: Placed) -> Iterator[HandlePlace]:
-    about, anchor = f"things.{placed.index}", placed.setting.anchor
+    place, anchor = thing_place(placed.index), placed.setting.anchor
+    about = place.path
     if anchor is not None and anchor.in_line is not None:
         says = f"Change the gap: {placed.values.name}"
         foot = toward(anchor.at, anchor.in_line.goal, anchor.in_line.gap_mm)
-        yield HandlePlace(id=f"{about}.{GAP}", at=foot.xy, says=says, about=about, shape="point")
+        yield HandlePlace(id=place.of(GAP).path, at=foot.xy, says=says, about=about, shape="point")
     for name, handle in placed.standing.handles.items():
         if not set(handle.changes) <= placed.given:
             says = f"{handle.says}: {placed.values.name}"
-            yield HandlePlace(id=f"{about}.{name}", at=handle.at.xy, says=says, about=about, shape=handle.shape)
+            yield HandlePlace(id=place.of(name).path, at=handle.at.xy, says=says, about=about, shape=handle.shape)
 
 
 def _thing_measures(prepared: Prepared, placed: Placed) -> Iterator[MeasureMark]:
-    about, anchor = f"things.{placed.index}", placed.setting.anchor
+    place, anchor = thing_place(placed.index), placed.setting.anchor
     if anchor is not None and (line := anchor.in_line) is not None:
         foot = toward(anchor.at, line.goal, line.gap_mm)
-        yield _mark(prepared, f"{about}.{GAP}", anchor.at, foot, line.gap_mm)
+        yield _mark(prepared, place.of(GAP), anchor.at, foot, line.gap_mm)
     for name, (start, end) in placed.standing.spans.items():
         if isinstance(placed.kind.parameter(name), Length) and name not in placed.given:
-            yield _mark(prepared, f"{about}.{name}", start, end, placed.values.mm(name))
+            yield _mark(prepared, place.of(name), start, end, placed.values.mm(name))
 
 
-def _mark(prepared: Prepared, path: str, start: Point, end: Point, mm: float) -> MeasureMark:
-    return MeasureMark(path=path, start=start.xy, end=end.xy, text=prepared.length(mm))
+def _mark(prepared: Prepared, place: PlaceRef, start: Point, end: Point, mm: float) -> MeasureMark:
+    return MeasureMark(path=place.path, about=place.whole.path, start=start.xy, end=end.xy, text=prepared.length(mm))

@@ -7,6 +7,7 @@ from pydantic import ValidationError
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.faults import fault_words
+from orthopsis.core.document.place import PlaceRef, no_place, thing_place
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import setting_of, sheet_of
@@ -16,31 +17,28 @@ from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.values import Values
 
 
-def changed_at(exercise: Exercise, changes: Mapping[str, Any]) -> Exercise:
-    """Return the exercise with values at places, by their paths.
+def changed_at(exercise: Exercise, changes: Mapping[PlaceRef, Any]) -> Exercise:
+    """Return the exercise with values at places.
 
     Raises:
         GeometryError: there is no such place, or a value cannot be held there.
     """
     data = exercise.document()
-    for path, value in changes.items():
-        part: Any = data
-        *way, last = path.split(".")
-        for name in way:
-            part = _child(part, name, path)
-        if not isinstance(part, dict) or last not in part:
-            raise no_place(path)
-        part[last] = value
+    for place, value in changes.items():
+        part, name = _holder(data, place)
+        if not isinstance(part, dict) or name not in part:
+            raise no_place(place)
+        part[name] = value
     try:
         return Exercise.model_validate(data)
     except ValidationError as error:
         about = next(iter(changes))
-        is_length = about.endswith("_mm") or about.startswith("things.")
+        is_length = about.name.endswith("_mm") or about.owner == "things"
         is_least = "greater" in error.errors()[0]["type"]
         written = (lambda mm: _written(exercise, mm, is_least)) if is_length else (lambda number: f"{number:g}")
         why, nearest = fault_words(dict(error.errors()[0]), written)
         raise GeometryError(
-            "cannot_hold", f"This cannot be kept here: {why}.", "Type another value.", about=about, nearest=nearest
+            "cannot_hold", f"This cannot be kept here: {why}.", "Type another value.", about=about.path, nearest=nearest
         ) from None
 
 
@@ -49,34 +47,35 @@ def _written(exercise: Exercise, mm: float, is_least: bool) -> str:
     return format_limit(mm, sheet.units, sheet.division_mm, is_least=is_least)
 
 
-def _child(part: Any, name: str, path: str) -> Any:
-    try:
-        return part[int(name)] if isinstance(part, list) else part[name]
-    except (KeyError, IndexError, ValueError, TypeError):
-        raise no_place(path) from None
+def _holder(data: dict[str, Any], place: PlaceRef) -> tuple[Any, str]:
+    """Return the part of a document that holds a value, and the value's name there."""
+    if not place.name:
+        return data, place.owner
+    part = data[place.owner]
+    if not isinstance(part, list):
+        return part, place.name
+    return part[place.number] if place.number < len(part) else None, place.name
 
 
-def placed_at(exercise: Exercise, parts: list[str]) -> Placed:
-    """Return the thing that a path in its parts names, on its own.
+def placed_at(exercise: Exercise, place: PlaceRef) -> Placed:
+    """Return the thing that a place belongs to, on its own.
 
     Raises:
         GeometryError: there is no such thing.
     """
-    path = ".".join(parts)
-    if len(parts) != 3 or parts[0] != "things" or not parts[1].isdecimal() or int(parts[1]) >= len(exercise.things):
-        raise no_place(path)
-    thing = exercise.things[int(parts[1])]
-    kind = KINDS[thing.kind]
-    return Placed(int(parts[1]), kind, kind.stand(Values(thing.name, thing.held()), setting_of(exercise, thing.view)))
+    if place.owner != "things" or not 0 <= place.number < len(exercise.things):
+        raise no_place(place)
+    thing = exercise.things[place.number]
+    kind, setting = KINDS[thing.kind], setting_of(exercise, thing.view)
+    return Placed(place.number, kind, kind.stand(Values(thing.name, thing.held()), setting))
 
 
-def placed_value(exercise: Exercise, path: str) -> bool:
-    """Tell whether a path names a length of a thing: nothing else follows from such a value."""
-    parts = path.split(".")
-    if len(parts) != 3 or parts[0] != "things" or not parts[1].isdecimal() or int(parts[1]) >= len(exercise.things):
+def is_length_of_thing(exercise: Exercise, place: PlaceRef) -> bool:
+    """Tell whether a place is a length of a thing: nothing else follows from such a value."""
+    if place.owner != "things" or not 0 <= place.number < len(exercise.things):
         return False
-    parameters = KINDS[exercise.things[int(parts[1])].kind].parameters
-    return any(p.name == parts[2] and isinstance(p, Length) for p in parameters)
+    parameters = KINDS[exercise.things[place.number].kind].parameters
+    return any(p.name == place.name and isinstance(p, Length) for p in parameters)
 
 
 def free_id(exercise: Exercise) -> int:
@@ -88,9 +87,4 @@ def free_id(exercise: Exercise) -> int:
 def check_index(exercise: Exercise, index: int) -> None:
     """Refuse the number of a thing that is not there."""
     if not 0 <= index < len(exercise.things):
-        raise no_place(f"things.{index}")
-
-
-def no_place(path: str) -> GeometryError:
-    """Return the error for a place that the exercise does not have."""
-    return GeometryError("no_such_place", f"There is no “{path[:60]}” in this exercise.", "Load the exercise again.")
+        raise no_place(thing_place(index))

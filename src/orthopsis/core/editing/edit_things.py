@@ -1,6 +1,7 @@
 """What becomes of the exercise when a thing is removed, moved, copied or called otherwise?"""
 
 from orthopsis.core.document.document import MOST_THINGS, Exercise
+from orthopsis.core.document.place import thing_place
 from orthopsis.core.editing.edit_document import changed_at, check_index, free_id
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import sheet_of
@@ -14,7 +15,7 @@ def remove_thing(exercise: Exercise, index: int) -> Exercise:
     gone = {exercise.things[index].id}
     while more := {t.id for t in exercise.things if t.joined_to in gone and KINDS[t.kind].hangs} - gone:
         gone |= more
-    alone = {f"things.{i}.joined_to": 0 for i, t in enumerate(exercise.things) if t.joined_to in gone}
+    alone = {thing_place(i, "joined_to"): 0 for i, t in enumerate(exercise.things) if t.joined_to in gone}
     exercise = changed_at(exercise, alone) if alone else exercise
     return exercise.model_copy(
         update={
@@ -57,7 +58,7 @@ def rename_thing(exercise: Exercise, index: int, name: str) -> Exercise:
         GeometryError: the name is taken, empty, too long or holds a full stop.
     """
     check_index(exercise, index)
-    return changed_at(exercise, {f"things.{index}.name": name.strip()})
+    return changed_at(exercise, {thing_place(index, "name"): name.strip()})
 
 
 def free_name(stem: str, taken: set[str]) -> str:

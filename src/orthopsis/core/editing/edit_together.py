@@ -4,6 +4,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.place import PlaceRef, read_place, thing_place
 from orthopsis.core.editing.edit import drag
 from orthopsis.core.editing.edit_document import changed_at, check_index
 from orthopsis.core.editing.edit_things import copy_thing, remove_thing
@@ -53,12 +54,12 @@ def shift_together(exercise: Exercise, indices: Sequence[int], shift: Shift) -> 
     movers = _movers(exercise, indices)
     if not movers:
         return exercise
-    changes: dict[str, Any] = {}
+    changes: dict[PlaceRef, Any] = {}
     for parameter, by in zip(FIRST_CORNER, shift, strict=True):
         held = {i: float(getattr(exercise.things[i], parameter.name)) for i in movers}
         low, high = parameter.least_mm - min(held.values()), parameter.most_mm - max(held.values())
         moved = min(max(by, low), high)
-        changes |= {f"things.{i}.{parameter.name}": mm + moved for i, mm in held.items()}
+        changes |= {thing_place(i, parameter.name): mm + moved for i, mm in held.items()}
     return changed_at(exercise, changes)
 
 
@@ -71,9 +72,9 @@ def drag_together(
         GeometryError: as ``drag``.
     """
     dragged = drag(exercise, handle_id, x, y, snap=snap)
-    family, _, rest = handle_id.partition(".")
-    index = int(rest.partition(".")[0]) if family == "things" else -1
-    if not others or index < 0 or KINDS[exercise.things[index].kind].hangs:
+    place = read_place(handle_id)
+    index = place.number
+    if not others or place.owner != "things" or KINDS[exercise.things[index].kind].hangs:
         return dragged
     before, after = exercise.things[index], dragged.things[index]
     left, bottom = (getattr(after, p.name) - getattr(before, p.name) for p in FIRST_CORNER)

@@ -4,7 +4,8 @@ from collections.abc import Mapping
 from typing import Any
 
 from orthopsis.core.document.document import MOST_VIEWS, Exercise
-from orthopsis.core.editing.edit_document import changed_at, no_place, placed_at
+from orthopsis.core.document.place import PlaceRef, no_place, thing_place, view_place
+from orthopsis.core.editing.edit_document import changed_at, placed_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import half_of, setting_of, sheet_of
@@ -16,15 +17,17 @@ from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import HALVES
 
 
-def other_view(exercise: Exercise, path: str, kind: str) -> Exercise:
+def other_view(exercise: Exercise, place: PlaceRef, kind: str) -> Exercise:
     """Change the kind of a view; things that cannot stand in it as they are find new places."""
-    number, sheet = path.split(".")[1], sheet_of(exercise)
-    if not number.isdecimal() or int(number) >= len(exercise.views) or kind not in VIEWS:
-        raise no_place(path)
+    number, sheet = place.number, sheet_of(exercise)
+    if number >= len(exercise.views) or kind not in VIEWS:
+        raise no_place(place)
+    if exercise.views[number].kind == kind:
+        return exercise
     views = list(exercise.document()["views"])
-    name = exercise.views[int(number)].name
-    half = half_of(exercise, int(number))
-    views[int(number)] = fresh_view(kind, name, exercise.eye_level.height_mm, sheet, half)
+    name = exercise.views[number].name
+    half = half_of(exercise, number)
+    views[number] = fresh_view(kind, name, exercise.eye_level.height_mm, sheet, half)
     changed = Exercise.model_validate({**exercise.document(), "views": views})
     things: list[Any] = []
     for index, thing in enumerate(changed.things):
@@ -35,42 +38,42 @@ def other_view(exercise: Exercise, path: str, kind: str) -> Exercise:
     return Exercise.model_validate({**changed.document(), "things": things})
 
 
-def other_half(exercise: Exercise, path: str, half: str) -> Exercise:
+def other_half(exercise: Exercise, place: PlaceRef, half: str) -> Exercise:
     """Draw a view on another part of the folded sheet: its points and things keep their share of that part."""
-    number, sheet = path.split(".")[1], sheet_of(exercise)
-    if not number.isdecimal() or int(number) >= len(exercise.views) or half not in HALVES:
-        raise no_place(path)
-    view = exercise.views[int(number)]
+    sheet = sheet_of(exercise)
+    if place.number >= len(exercise.views) or half not in HALVES:
+        raise no_place(place)
+    view = exercise.views[place.number]
     (low, high), (to_low, to_high) = sheet.part(view.half), sheet.part(half)  # type: ignore[arg-type]
 
     def moved(mm: float) -> float:
         return round_to(to_low + (mm - low) / (high - low) * (to_high - to_low), sheet.division_mm)
 
-    changes: dict[str, Any] = {path: half}
+    changes: dict[PlaceRef, Any] = {place: half}
     for name in ("x_mm", "left_mm", "right_mm", "centre_mm", "third_x_mm"):
         held = getattr(view, name, None)
         if held is not None:
-            changes[f"views.{number}.{name}"] = moved(held)
+            changes[place.of(name)] = moved(held)
     aside = FIRST_CORNER[0].name
     mine = [i for i, t in enumerate(exercise.things) if t.view == view.name and not KINDS[t.kind].hangs]
     for i in mine:
-        changes[f"things.{i}.{aside}"] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
+        changes[thing_place(i, aside)] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
     changed = changed_at(exercise, changes)
-    standing = {f"things.{i}.{name}": value for i in mine for name, value in _standing(changed, i).items()}
+    standing = {thing_place(i, name): value for i in mine for name, value in _standing(changed, i).items()}
     return changed_at(changed, standing) if standing else changed
 
 
-def to_view(exercise: Exercise, path: str, name: str) -> Exercise:
+def to_view(exercise: Exercise, place: PlaceRef, name: str) -> Exercise:
     """Let a thing belong to another view: on another half it keeps its share, and finds a new place if it must."""
-    index = placed_at(exercise, path.split(".")).index
+    index = placed_at(exercise, place).index
     thing, sheet = exercise.things[index], sheet_of(exercise)
     halves = [setting_of(exercise, view).half for view in (thing.view, name)]
     (low, high), (to_low, to_high) = (sheet.part(half) for half in halves)
     aside = FIRST_CORNER[0].name
     share = (float(thing.held()[aside]) - low) / (high - low)  # type: ignore[arg-type]
     left = round_to(to_low + share * (to_high - to_low), sheet.division_mm)
-    changed = changed_at(exercise, {path: name, f"things.{index}.{aside}": left})
-    standing = {f"things.{index}.{n}": value for n, value in _standing(changed, index).items()}
+    changed = changed_at(exercise, {place: name, place.of(aside): left})
+    standing = {place.of(n): value for n, value in _standing(changed, index).items()}
     return changed_at(changed, standing) if standing else changed
 
 
@@ -108,7 +111,7 @@ def remove_view(exercise: Exercise, index: int) -> Exercise:
         GeometryError: it is the only one.
     """
     if not 0 <= index < len(exercise.views):
-        raise no_place(f"views.{index}")
+        raise no_place(view_place(index))
     if len(exercise.views) == 1:
         raise GeometryError("last_view", "A sheet needs a view.", "Change its kind in the sentence instead.")
     data = exercise.document()
@@ -123,32 +126,30 @@ def remove_view(exercise: Exercise, index: int) -> Exercise:
     return Exercise.model_validate(data)
 
 
-def drag_view(exercise: Exercise, parts: list[str], at: Point, division: float) -> Exercise:
+def drag_view(exercise: Exercise, place: PlaceRef, at: Point, division: float) -> Exercise:
     """Return the exercise with a point of a view dragged to a page place, on marks of this division (mm).
 
     Raises:
         GeometryError: there is no such point.
     """
     sheet = sheet_of(exercise)
-    if not parts[1].isdecimal() or int(parts[1]) >= len(exercise.views):
-        raise no_place(".".join(parts))
-    view = exercise.views[int(parts[1])]
-    held = VIEWS[view.kind].handles.get(parts[2])
-    if held is None:
-        raise no_place(".".join(parts))
+    view = exercise.views[place.number] if place.number < len(exercise.views) else None
+    held = VIEWS[view.kind].handles.get(place.name) if view is not None else None
+    if view is None or held is None:
+        raise no_place(place)
     reach = 0.0 if view.kind == "one_point" else LONGEST_STRIP_MM
     x = min(max(at.x, -reach), sheet.width_mm + reach)
     y = min(max(at.y, -reach), sheet.height_mm + reach)
     changed = held.drag(Point(x, y))
-    on_mark = {f"views.{parts[1]}.{n}": v if v is None else round_to(v, division) for n, v in changed.items()}
+    on_mark = {place.of(n): v if v is None else round_to(v, division) for n, v in changed.items()}
     return changed_at(exercise, on_mark)
 
 
 def _standing(exercise: Exercise, index: int) -> Mapping[str, Value]:
     """Return new values for a thing that cannot be drawn where it stands, or nothing."""
-    placed = placed_at(exercise, ["things", str(index), "view"])
-    if placed.setting.frame.kind not in placed.kind.in_view:
-        return {}
+    placed = placed_at(exercise, thing_place(index))
+    if placed.kind.hangs or placed.setting.frame.kind not in placed.kind.in_view:
+        return {}  # what hangs on another thing follows that one
     try:
         is_drawn = placed.standing.recipe and placed.standing.solid
     except GeometryError:

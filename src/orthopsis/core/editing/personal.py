@@ -1,6 +1,7 @@
 """Which things of an exercise stand for each student's own, and what becomes of them for a name?"""
 
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.place import PlaceRef, thing_place
 from orthopsis.core.editing.edit_document import changed_at
 from orthopsis.core.scene.placed import placed_errors
 from orthopsis.core.scene.prepared import prepare
@@ -26,11 +27,11 @@ def exercise_for(exercise: Exercise, name: str, fit: Fit) -> tuple[Exercise, tup
     Raises:
         GeometryError: a value of the exercise cannot be used.
     """
-    changes, remarks = dict[str, Value](), list[str]()
+    changes, remarks = dict[PlaceRef, Value](), list[str]()
     for placed in prepare(exercise).things:
         with placed_errors(placed):
             personal = placed.standing.personal(name, fit)
         if personal is not None:
-            changes |= {f"things.{placed.index}.{key}": value for key, value in personal.changes.items()}
+            changes |= {thing_place(placed.index, key): value for key, value in personal.changes.items()}
             remarks += personal.remarks
     return (changed_at(exercise, changes) if changes else exercise), tuple(remarks)

@@ -2,10 +2,11 @@
 
 from collections.abc import Mapping
 
+from orthopsis.core.document.place import Owner, PlaceRef, read_place, thing_place, view_place
 from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
 from orthopsis.core.editing.places import NOBODY, choice_piece, choices, exercise_piece
 from orthopsis.core.scene.joining import faces_for, row_joints
-from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.placed import GAP, Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.true_shapes import true_shapes
 from orthopsis.core.scene.views import VIEWS
@@ -33,30 +34,37 @@ from orthopsis.core.wording.names import view_words
 def sentences(prepared: Prepared) -> list[Sentence]:
     """Return the sentences: the sheet, the eye level, the views, the class, and one for each thing."""
     sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
-    heads = [("sheet", sheet), ("eye_level", EYE_LEVEL)]
-    heads += [(f"views.{i}", _view_template(prepared, i)) for i in range(len(prepared.frames))]
-    heads.append(("wording", CLASS))
-    result = []
-    for about, template in heads:
-        is_one_of_several = about.startswith("views.") and len(prepared.frames) > 1
-        title = view_words(prepared.frames[int(about[6:])].name).capitalize() if is_one_of_several else ""
-        result.append(Sentence(about=about, title=title, pieces=_pieces(prepared, template)))
+    result = [_of_exercise(prepared, "sheet", sheet), _of_exercise(prepared, "eye_level", EYE_LEVEL)]
+    result += [_view_sentence(prepared, i) for i in range(len(prepared.frames))]
+    result.append(_of_exercise(prepared, "wording", CLASS))
     truths = true_shapes(prepared)
     return result + [_thing_sentence(prepared, placed, truths.get(placed.index, {})) for placed in prepared.things]
 
 
-def _view_template(prepared: Prepared, number: int) -> str:
+def _of_exercise(prepared: Prepared, owner: Owner, template: str) -> Sentence:
+    """Return a sentence whose places are called by their paths."""
+    parts = PLACE.split(prepared.wording.words(template))
+    pieces = [
+        exercise_piece(prepared, read_place(part)) if i % 2 else SentencePiece(text=part)
+        for i, part in enumerate(parts)
+        if part
+    ]
+    return Sentence(about=PlaceRef(owner).path, owner=owner, number=-1, title="", pieces=pieces)
+
+
+def _view_sentence(prepared: Prepared, number: int) -> Sentence:
+    """Return the sentence of a view, whose places are values of it."""
     always, metric, free = VIEWS[prepared.exercise.views[number].kind].sentence
     half = HALF if prepared.exercise.sheet.fold == "folded" else ""
-    template = half + always + (metric if prepared.frames[number].is_metric else free)
-    return PLACE.sub(rf"{{views.{number}.\1}}", template)
-
-
-def _pieces(prepared: Prepared, template: str) -> list[SentencePiece]:
-    parts = PLACE.split(prepared.wording.words(template))
-    return [
-        exercise_piece(prepared, part) if i % 2 else SentencePiece(text=part) for i, part in enumerate(parts) if part
+    parts = PLACE.split(half + always + (metric if prepared.frames[number].is_metric else free))
+    place = view_place(number)
+    pieces = [
+        exercise_piece(prepared, place.of(part)) if i % 2 else SentencePiece(text=prepared.wording.words(part))
+        for i, part in enumerate(parts)
+        if part
     ]
+    title = view_words(prepared.frames[number].name).capitalize() if len(prepared.frames) > 1 else ""
+    return Sentence(about=place.path, owner="views", number=number, title=title, pieces=pieces)
 
 
 def _thing_sentence(prepared: Prepared, placed: Placed, truth: Mapping[str, float]) -> Sentence:
@@ -67,22 +75,21 @@ def _thing_sentence(prepared: Prepared, placed: Placed, truth: Mapping[str, floa
         for i, part in enumerate(PLACE.split(prepared.wording.words(clause.text))):
             if part:
                 pieces.append(_thing_place(prepared, placed, part) if i % 2 else SentencePiece(text=part))
-    about = f"things.{placed.index}"
+    place = thing_place(placed.index)
     pieces += _stands(prepared, placed)
     if len(prepared.frames) > 1 and not placed.kind.hangs:
-        path = f"{about}.view"
-        name = placed.setting.frame.name
-        pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, path), path, name, "the view")]
+        view, name = place.of("view"), placed.setting.frame.name
+        pieces += [SentencePiece(text=STANDS), choice_piece(choices(prepared.exercise, view), view, name, "the view")]
     if truth:
         shown = {role: format_true_length(mm, prepared.sheet.units) for role, mm in truth.items()}
         lengths = ", ".join(says.format(mm=shown[role]) for role, says in TRUE_LENGTHS.items() if role in shown)
         pieces.append(SentencePiece(text=IN_TRUTH.format(lengths=lengths)))
-    return Sentence(about=about, title=placed.values.name, pieces=pieces)
+    return Sentence(about=place.path, owner="things", number=placed.index, title=placed.values.name, pieces=pieces)
 
 
 def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say what a thing stands on or by; nothing where it is alone."""
-    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    place, thing = thing_place(placed.index), prepared.exercise.things[placed.index]
     if placed.kind.lies_on_face:
         return _lies(prepared, placed)
     if placed.kind.hangs:
@@ -91,12 +98,12 @@ def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
         return []
     pieces = [SentencePiece(text=" It stands ")]
     if thing.joined_to:
-        pieces.append(choice_piece(JOINED, f"{path}.joined_by", thing.joined_by, "how it stands"))
+        pieces.append(choice_piece(JOINED, place.of("joined_by"), thing.joined_by, "how it stands"))
         pieces.append(SentencePiece(text=" "))
     pieces.append(
         SentencePiece(
             text=_called(prepared, thing.joined_to) or ALONE,
-            path=f"{path}.joined_to",
+            path=place.of("joined_to").path,
             kind="thing",
             value=str(thing.joined_to),
             options=(PlaceOption(value=NOBODY, text=ALONE),),
@@ -116,7 +123,7 @@ def _called(prepared: Prepared, number: int) -> str:
 
 def _gap(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say how far along a line a thing stands from the one it is in line with."""
-    path, gap = f"things.{placed.index}.gap_mm", prepared.exercise.things[placed.index].gap_mm
+    path, gap = thing_place(placed.index, GAP).path, prepared.exercise.things[placed.index].gap_mm
     return [
         SentencePiece(text=", "),
         SentencePiece(text=prepared.length(gap), path=path, kind="length", value=gap, says="the gap"),
@@ -126,14 +133,14 @@ def _gap(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
 
 def _goes(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say what a row repeats, and where it goes; only ways that there are, are offered."""
-    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    place, thing = thing_place(placed.index), prepared.exercise.things[placed.index]
     host = prepared.by_id.get(thing.joined_to)
     ways = set(row_joints(host)) if host is not None else set(IN_LINE)
     offered = {by: says for by, says in IN_LINE.items() if by in ways or by == thing.joined_by}
-    which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "where it goes")
+    which = choice_piece(offered, place.of("joined_by"), thing.joined_by, "where it goes")
     first = SentencePiece(
         text=_called(prepared, thing.joined_to),
-        path=f"{path}.joined_to",
+        path=place.of("joined_to").path,
         kind="thing",
         value=str(thing.joined_to),
         says="what it repeats",
@@ -144,7 +151,7 @@ def _goes(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
 
 def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
-    path, thing = f"things.{placed.index}", prepared.exercise.things[placed.index]
+    place, thing = thing_place(placed.index), prepared.exercise.things[placed.index]
     host = prepared.by_id.get(thing.joined_to)
     panels = {f"face_{key}": panel for key, panel in faces_for(placed.kind, host).items()} if host is not None else {}
     sloping = {by: f"the {panel.says}" for by, panel in panels.items() if panel.is_sloping}
@@ -152,21 +159,22 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     offered = {by: sloping.get(by, says) for by, says in FACES.items() if by in drawn or by == thing.joined_by}
     on = SentencePiece(
         text=_called(prepared, thing.joined_to),
-        path=f"{path}.joined_to",
+        path=place.of("joined_to").path,
         kind="thing",
         value=str(thing.joined_to),
         says="what it lies on",
     )
-    which = choice_piece(offered, f"{path}.joined_by", thing.joined_by, "the face it lies on")
+    which = choice_piece(offered, place.of("joined_by"), thing.joined_by, "the face it lies on")
     return [SentencePiece(text=placed.kind.lies_says), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
 
 
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:
     parameter, values = placed.kind.parameter(name), placed.values
-    path = f"things.{placed.index}.{name}"
+    place = thing_place(placed.index, name)
+    path = place.path
     if isinstance(parameter, Choice):
         offered = parameter.offered(placed.setting.frame.kind, values.word(name))
-        return choice_piece(offered, path, values.word(name), parameter.says)
+        return choice_piece(offered, place, values.word(name), parameter.says)
     if isinstance(parameter, Length):
         mm = values.mm(name)
         if name in placed.given:
@@ -174,7 +182,13 @@ def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece
         return SentencePiece(text=prepared.length(mm), path=path, kind="length", value=mm, says=parameter.says)
     if isinstance(parameter, Text):
         word = values.word(name)
-        return SentencePiece(text=word or "a word", path=path, kind="text", value=word, says=parameter.says)
+        return SentencePiece(
+            text=word or "a word",
+            path=path,
+            kind="word" if parameter.is_drawn else "text",
+            value=word,
+            says=parameter.says,
+        )
     outline = values.outline(name)
     corners = sum(map(len, outline))
     return SentencePiece(

@@ -28,7 +28,7 @@ from orthopsis.core.view.stance import Stance, level_points, stance_of, third_po
 LONGEST_STRIP_MM = 2000.0
 """A point may lie this far off the sheet: more paper is not taped on in a classroom (no source)."""
 
-PlaceKind = Literal["length", "free_length", "angle"]
+PlaceKind = Literal["length", "height", "free_length", "angle"]
 Changes = dict[str, float | None]
 
 
@@ -212,7 +212,7 @@ VIEWS: dict[str, ViewKindWords] = {
         places={
             **_POINTS,
             "third_x_mm": _field("third_x_mm", "the place of the third point"),
-            "third_y_mm": _field("third_y_mm", "the height of the third point"),
+            "third_y_mm": _field("third_y_mm", "the height of the third point", "height"),
             "tilt": _stance_place("tilt_deg", "the tilt of the gaze", "angle"),
         },
         handles={

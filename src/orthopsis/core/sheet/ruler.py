@@ -15,6 +15,14 @@ DIVISIONS_MM: dict[Division, float] = {
 }
 
 
+_OF_INCHES: tuple[Division, ...] = ("1/16 in", "1/8 in", "1/4 in")
+
+
+def divisions(units: Units) -> tuple[Division, ...]:
+    """Return the divisions of rulers that measure in these units."""
+    return tuple(name for name in DIVISIONS_MM if (name in _OF_INCHES) == (units == "in"))
+
+
 def usual_division(units: Units) -> Division:
     """Return the division that a class with these units measures to by custom."""
     return "1/8 in" if units == "in" else "1 mm"
