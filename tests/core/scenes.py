@@ -12,6 +12,7 @@ from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.things.bench.bench import LEGS, SEATS
 from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
@@ -100,6 +101,18 @@ def words(
     stood = draw(_stood(thing, view))
     sizes = {"width": width, "height": height, "gap": draw(st.integers(2, 12))}
     return exercise_of(sizes | stood, views=[VIEWS[view]])
+
+
+@st.composite
+def benches(draw: Any) -> Exercise:
+    """Return an exercise with one bench in any view."""
+    view = draw(st.sampled_from(tuple(VIEWS)))
+    thing: dict[str, Any] = {"kind": "bench", "name": "Shape", "legs": draw(st.sampled_from(sorted(LEGS)))}
+    thing |= {"seat": draw(st.sampled_from(sorted(SEATS))), "look": draw(st.sampled_from(["solid", "see_through"]))}
+    stood = draw(_stood(thing, view))
+    size = {"width": draw(st.integers(20, 90)), "height": draw(st.integers(12, 60))} if view == "one_point" else {}
+    return exercise_of({**stood, **size, "side": "right" if stood.get("side") == "right" else "left"},
+                       views=[VIEWS[view]])  # fmt: skip
 
 
 @st.composite

@@ -6,7 +6,7 @@ from typing import Any
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import ROW, VIEWS, assert_same_point, exercises, solved, windowed
+from scenes import ROW, VIEWS, assert_same_point, exercises, profiles, solved, windowed
 from test_hidden_face import table
 
 from conftest import box, exercise_of
@@ -16,6 +16,8 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.parts import MOST_IN_A_PART, part_of
 from orthopsis.core.exercise.set_down import set_down
 from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.things.outline import scaled
+from orthopsis.core.things.profile.shapes import READY as OUTLINES
 
 KINDS = ("one_point", "two_point", "from_above")
 MARK_MM = 1.0
@@ -104,6 +106,73 @@ def test_on_the_sheet_that_it_came_from_it_is_what_it_was() -> None:
     assert beside.things[2].held() != beside.things[0].held(), "it lands clear of the first one"
 
 
+BLOCK = {
+    "left": 200.0, "bottom": 60.0, "height": 60.0, "left_by": "measured", "left_length": 70.0, "right_by": "measured",
+    "right_length": 22.0, "side": "left",
+}  # fmt: skip
+FRONT = {"left": 40.0, "bottom": 60.0, "depth_by": "measured", "depth": 25.0}
+OUTLINED: dict[str, dict[str, Any]] = {
+    "profile": {"outline": scaled(OUTLINES["chair"], 60.0, 60.0)},
+    "letters": {"text": "TIDE", "width": 30.0, "height": 40.0, "gap": 6.0},
+    "bench": {"width": 90.0, "height": 36.0, "seat": "third"},
+}
+
+
+def outlined(kind: str, view: str) -> Exercise:
+    """Return a sheet with a shape, a word or a bench that has a sign, or windows, on its front."""
+    stood = {**FRONT, **OUTLINED[kind]} if view == "one_point" else {**OUTLINED[kind], **BLOCK}
+    if view == "from_above":
+        stood |= {"bottom": 90.0, "height": 40.0}
+    return sheet(view, {"kind": kind, "name": "Thing", **stood})
+
+
+@pytest.mark.parametrize("there", KINDS)
+@pytest.mark.parametrize("here", KINDS)
+@pytest.mark.parametrize("kind", sorted(OUTLINED))
+def test_shapes_words_and_benches_are_as_wide_deep_and_high_in_every_kind_of_view(
+    kind: str, here: str, there: str
+) -> None:
+    before = outlined(kind, here)
+    after = set_down(sheet(there), part_of(before, [0], "Thing"))
+    was, now = shapes(before)["Thing"], shapes(after)["Thing"]
+    scale = now["across"] / was["across"]
+    for role, mm in was.items():
+        assert now[role] == pytest.approx(mm * scale, rel=0.06, abs=2 * MARK_MM), role
+    held, kept = before.things[0].held(), after.things[0].held()
+    for name in {"profile": (), "letters": ("text", "form"), "bench": ("seat", "legs")}[kind]:
+        assert kept[name] == held[name]
+    found = solved(after)
+    for name, place in found.built[0].page.items():
+        made = found.board.points.get(f"Thing.{name}")
+        if made is not None:
+            assert_same_point(made.xy, place, name)
+
+
+@settings(max_examples=60)
+@given(profiles(views=KINDS), profiles(views=KINDS))
+def test_a_shape_takes_on_the_size_of_another_one_where_it_stands(exercise: Exercise, other: Exercise) -> None:
+    if "level" in {thing.held()["side"] for thing in (*exercise.things, *other.things)}:
+        return
+    try:
+        was, now = taken_on(exercise, other, 0)
+    except GeometryError:
+        return
+    assert now == pytest.approx(was, rel=1e-6)
+
+
+@pytest.mark.parametrize(("here", "there"), [("one_point", "two_point"), ("two_point", "one_point")])
+def test_a_pattern_on_the_front_of_a_word_comes_on_its_front_again(here: str, there: str) -> None:
+    before = outlined("letters", here)
+    front = prepare(before).things[0].standing.front
+    pattern = {"kind": "pattern", "name": "Stripes", "joined_to": "Thing", "joined_by": f"face_{front}"}
+    both = exercise_of(before.things[0].model_dump(mode="json"), pattern, eye_level={"height_mm": 220.0},
+                       views=[VIEWS[here]])  # fmt: skip
+    after = set_down(sheet(there), part_of(both, [1], "Striped"))
+    held = prepare(after).things[0].standing
+    assert after.things[1].joined_by == f"face_{held.front}"
+    assert held.front in held.faces
+
+
 @pytest.mark.parametrize(("here", "there"), [("one_point", "two_point"), ("two_point", "one_point")])
 def test_what_stands_by_another_thing_stands_by_it_there_too(here: str, there: str) -> None:
     low, by = (
@@ -162,7 +231,7 @@ def test_what_cannot_be_a_part_or_stand_there_is_said() -> None:
         (lambda: part_of(two, [0], "   "), "no_name"),
         (lambda: part_of(two, [7], "Gone"), "no_such_place"),
         (
-            lambda: set_down(sheet("two_point"), part_of(sheet("one_point", dict(ROW)), [0], "Word")),
+            lambda: set_down(sheet("two_point"), part_of(sheet("one_point", {**ROW, "layout": "away"}), [0], "Word")),
             "cannot_stand_here",
         ),
     ]

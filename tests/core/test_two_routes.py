@@ -5,7 +5,7 @@ import math
 import numpy as np
 import pytest
 from hypothesis import given, settings
-from scenes import VIEWS, assert_same_point, exercises, profiles, words
+from scenes import VIEWS, assert_same_point, benches, exercises, profiles, words
 
 from conftest import box, exercise_of
 from orthopsis.core.construct.moves import RuleToPoint
@@ -34,7 +34,7 @@ def test_every_named_point_is_where_the_eye_sees_it(exercise: Exercise) -> None:
 
 
 @settings(max_examples=250)
-@given(profiles() | words())
+@given(profiles() | words() | benches())
 def test_every_corner_of_a_profile_is_made_and_is_where_the_eye_sees_it(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
     for name, place in solved.seen[0].solid.picture(solved.seen[0].eye).items():
@@ -42,7 +42,7 @@ def test_every_corner_of_a_profile_is_made_and_is_where_the_eye_sees_it(exercise
 
 
 @settings(max_examples=200)
-@given(exercises() | profiles() | words())
+@given(exercises() | profiles() | words() | benches())
 def test_every_line_runs_where_its_family_says(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
     for ruled in solved.board.lines.values():
@@ -68,7 +68,7 @@ def test_as_many_guide_lines_as_receding_edges_and_nothing_is_left_open(exercise
 
 
 @settings(max_examples=200)
-@given(exercises() | profiles() | words())
+@given(exercises() | profiles() | words() | benches())
 def test_every_seen_edge_was_made_by_the_hand(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
     for placed, pieces in zip(solved.prepared.things, Sight(solved.seen).pieces(), strict=True):

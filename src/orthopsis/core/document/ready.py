@@ -507,5 +507,16 @@ READY: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 100,
     },
+    {
+        **_HEAD,
+        "title": "A bench and a bollard on the quay, two points",
+        "eye_level": {"height_mm": 192, "school": "composition", "over_ground_mm": 1450},
+        "views": [{"kind": "two_point", "left_mm": -60, "right_mm": 500}],
+        "things": [
+            {**_block("Bench", 268, 46, 56, 172, 42, side="left"), "kind": "bench", "legs": "tenth"},
+            _block("Bollard", 108, 84, 64, 18, 22),
+        ],
+        "minutes": 75,
+    },
 )
 """The harbour's exercises, each a sheet to start from; the demonstration puts them on its shelf."""

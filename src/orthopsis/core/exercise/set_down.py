@@ -25,14 +25,12 @@ from orthopsis.core.things.registry import KINDS
 from orthopsis.core.view.frame import ViewKind
 
 TO_CORNER: Mapping[JoinedBy, JoinedBy] = {
-    "face_front": "face_right", "face_left": "face_left", "face_right": "face_left", "beside_right": "against_right",
-    "behind": "against_left", "in_line": "in_line_left",
+    "face_right": "face_left", "beside_right": "against_right", "behind": "against_left", "in_line": "in_line_left",
 }  # fmt: skip
 TO_FRONT: Mapping[JoinedBy, JoinedBy] = {
-    "face_right": "face_front", "face_left": "face_left", "against_right": "beside_right", "against_left": "behind",
-    "in_line_left": "in_line", "in_line_right": "in_line",
+    "against_right": "beside_right", "against_left": "behind", "in_line_left": "in_line", "in_line_right": "in_line",
 }  # fmt: skip
-"""How what stands by another thing is joined to it, from one point to more, and back."""
+"""How what stands by another thing is joined to it, from one point to more, and back; fronts see ``_joined_by``."""
 
 
 def set_down(exercise: Exercise, part: Exercise, view: str = "") -> Exercise:
@@ -99,11 +97,14 @@ class _Down:
         first = before[0].values.first
         x, y = place or first.xy
         done: list[ThingDocument] = []
+        hosts = dict[int, tuple[Placed, Placed]]()
         for placed, thing in zip(before, self.part.things, strict=True):
-            done.append(self._provisional(placed, thing, names[thing.id], ids, (x - first.x, y - first.y), times))
+            shift, joined_by = (x - first.x, y - first.y), self._joined_by(thing, hosts.get(thing.joined_to))
+            done.append(self._provisional(placed, thing, names[thing.id], ids, shift, times, joined_by))
             alone = self.exercise.model_copy(update={"things": tuple(done), "steps": ()})
             there = prepare(alone).things[-1]
             done[-1] = self._as_large(done[-1], placed, there, times)
+            hosts[thing.id] = placed, there
         return tuple(done)
 
     def _ids(self) -> dict[int, int]:
@@ -131,15 +132,16 @@ class _Down:
         ids: Mapping[int, int],
         shift: tuple[float, float],
         times: float,
+        joined_by: JoinedBy,
     ) -> ThingDocument:
         """Return a thing at its place, joined as it was, with lengths on the page that are only a beginning."""
         kind, is_same = KINDS[thing.kind], self.kind == self.part.views[0].kind
-        held: dict[str, Value] = dict(placed.values.held) if is_same or kind.hangs else self._fresh(thing)
+        held: dict[str, Value] = dict(placed.values.held) if is_same or kind.hangs else self._fresh(placed)
         if kind.lies_on_face and placed.setting.panel is not None and placed.setting.panel.is_level and self._is_turned:
             held |= placed.standing.turned()
         held = {own: self._times(thing, own, value, times) for own, value in held.items()}
         fields: dict[str, Any] = {"name": name, "id": ids[thing.id], "view": self.view}
-        fields |= {"joined_to": ids.get(thing.joined_to, 0), "joined_by": self._joined_by(thing)}
+        fields |= {"joined_to": ids.get(thing.joined_to, 0), "joined_by": joined_by}
         fields["gap_mm"] = thing.gap_mm * times
         if not kind.hangs:
             left, bottom = (p.name for p in FIRST_CORNER)
@@ -148,11 +150,10 @@ class _Down:
             held |= {left: round_to(first.x + shift[0], division), bottom: round_to(first.y + shift[1], division)}
         return THING_MODELS[thing.kind].model_validate({**held, **fields})
 
-    def _fresh(self, thing: ThingDocument) -> dict[str, Value]:
-        """Return values for a new thing of a kind in this view, with the look of another one."""
+    def _fresh(self, placed: Placed) -> dict[str, Value]:
+        """Return values for a new thing of a kind in this view, with what of another one is its own everywhere."""
         setting = setting_of(self.exercise, self.view)
-        look = {"look": thing.held()["look"]} if "look" in thing.held() else {}
-        return {**KINDS[thing.kind].in_view[self.kind].place(setting, 0), **look}
+        return {**placed.kind.in_view[self.kind].place(setting, 0), **placed.standing.kept}
 
     def _times(self, thing: ThingDocument, name: str, value: Value, times: float) -> Value:
         parameter = KINDS[thing.kind].parameter(name)
@@ -163,9 +164,16 @@ class _Down:
             return value
         return min(max(float(value) * times, parameter.least_mm), parameter.most_mm)  # type: ignore[arg-type]
 
-    def _joined_by(self, thing: ThingDocument) -> JoinedBy:
+    def _joined_by(self, thing: ThingDocument, host: tuple[Placed, Placed] | None) -> JoinedBy:
+        """Return how a thing is joined to its host there; what is on the front of that comes on its front again.
+
+        Args:
+            host: what it is joined to, as it was and there.
+        """
         if not self._is_turned:
             return thing.joined_by
+        if host is not None and thing.joined_by == f"face_{host[0].standing.front}":
+            return f"face_{host[1].standing.front}"  # type: ignore[return-value]
         return (TO_FRONT if self.kind == "one_point" else TO_CORNER).get(thing.joined_by, thing.joined_by)
 
     @property

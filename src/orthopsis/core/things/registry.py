@@ -1,5 +1,6 @@
 """Which things are there? Adding one is a module beside this one and a line here."""
 
+from orthopsis.core.things.bench import BENCH
 from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
@@ -12,5 +13,6 @@ from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.row import ROW
 
 KINDS: dict[str, ThingKind] = {
-    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, GABLE_ROOF, ROW, RECTANGLES, DIVISION, LETTERING, PATTERN)
+    kind.kind: kind
+    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, LETTERING, PATTERN)
 }

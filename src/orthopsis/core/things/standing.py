@@ -15,7 +15,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.solid import NOTHING, Solid
-from orthopsis.core.things.parameters import PLACE, Value
+from orthopsis.core.things.parameters import LOOK, PLACE, Value
 from orthopsis.core.things.setting import Anchor, Joint, Setting
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim, AimRole
@@ -109,11 +109,13 @@ class Standing:
 
     Attributes:
         sentence: its sentence on the screen.
+        own: the parameters, beside its look, whose values it has in every kind of view, such as a word's text.
         values: its values.
         setting: what it stands in.
     """
 
     sentence: tuple[Clause, ...] = ()
+    own: tuple[str, ...] = ()
 
     def __init__(self, values: Values, setting: Setting) -> None:
         self.values = values
@@ -268,6 +270,16 @@ class Standing:
     def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
         """Return the values with which it has a shape where it stands."""
         return {}
+
+    @property
+    def kept(self) -> Mapping[str, Value]:
+        """The values that are its own in every kind of view."""
+        return {name: self.values.held[name] for name in (*self.own, LOOK.name) if name in self.values.held}
+
+    @property
+    def front(self) -> str:
+        """By which name its face is offered that lies across, as a front does; see ``shape``."""
+        return "front" if self.setting.frame.kind == "one_point" else "right"
 
     def turned(self) -> Mapping[str, Value]:
         """Return the values with which it lies the same way where along and up have changed places on its face."""

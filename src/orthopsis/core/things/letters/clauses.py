@@ -22,6 +22,12 @@ STROKE_CLAUSES = (
 )
 
 
+KEPT = ("text", "whose", "long", "late", "form", "thickness", "width", "gap", "stroke", "bar", "middle", "middle_up")
+"""What of a word is its own in every kind of view; its letters are stretched to the size that they have there."""
+ACROSS, UP = ("width", "gap", "stroke"), ("bar", "middle", "middle_up")
+"""The measures of its letters."""
+
+
 def check_layout(values: Values, offered: tuple[str, ...]) -> None:
     """Refuse a word whose letters cannot stand as asked.
 

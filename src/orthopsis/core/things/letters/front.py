@@ -17,7 +17,15 @@ from orthopsis.core.things.letters.assembly import (
     assembled_solid,
     panel_of,
 )
-from orthopsis.core.things.letters.clauses import FIRST_TEXT, STROKE_CLAUSES, WHOSE_CLAUSES, check_layout
+from orthopsis.core.things.letters.clauses import (
+    ACROSS,
+    FIRST_TEXT,
+    KEPT,
+    STROKE_CLAUSES,
+    UP,
+    WHOSE_CLAUSES,
+    check_layout,
+)
 from orthopsis.core.things.letters.layouts import ONE_POINT, STRAIGHT
 from orthopsis.core.things.letters.measures import shaped
 from orthopsis.core.things.letters.names import is_own, own_name
@@ -52,6 +60,7 @@ class FrontWord(FrontProfile):
         Clause("Depth {depth_by} to the next. ", {"depth_by": ("half",), "layout": ("away", "steps")}),
         Clause("{look}."),
     )
+    own: tuple[str, ...] = KEPT
     moved_says = "Move the word"
 
     @classmethod
@@ -127,6 +136,17 @@ class FrontWord(FrontProfile):
     def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width, depth and height of a word in one row."""
+        return super().shape if self.layout == STRAIGHT else {}
+
+    def sized(self, wide_mm: float, tall_mm: float) -> dict[str, Value]:
+        """Return the measures of the letters with which the word is so wide and tall."""
+        across, up = wide_mm / self.size[0], tall_mm / self.size[1]
+        wide: dict[str, Value] = {name: self.values.mm(name) * across for name in ACROSS}
+        return wide | {name: self.values.mm(name) * up for name in ("height", *UP)}
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -17,7 +17,15 @@ from orthopsis.core.things.letters.assembly import (
     assembled_solid,
     panel_of,
 )
-from orthopsis.core.things.letters.clauses import FIRST_TEXT, STROKE_CLAUSES, WHOSE_CLAUSES, check_layout
+from orthopsis.core.things.letters.clauses import (
+    ACROSS,
+    FIRST_TEXT,
+    KEPT,
+    STROKE_CLAUSES,
+    UP,
+    WHOSE_CLAUSES,
+    check_layout,
+)
 from orthopsis.core.things.letters.halves import halves
 from orthopsis.core.things.letters.layouts import STRAIGHT
 from orthopsis.core.things.letters.measures import on_block
@@ -43,6 +51,7 @@ class SideWord(SideProfile):
         *STROKE_CLAUSES,
         *SideProfile.sentence[1:],
     )
+    own: tuple[str, ...] = KEPT
 
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
@@ -98,6 +107,19 @@ class SideWord(SideProfile):
     def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free."""
         return assembled_free_lines(self.members) if self.members else super().free_lines
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width, depth and height of a word in one row."""
+        return super().shape if self.values.word("layout") == STRAIGHT else {}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return the block of that size, and letters of the same proportions."""
+        block, values = dict(super().of_shape(shape)), self.values
+        up = float(block["height"]) / values.mm("height")  # type: ignore[arg-type]
+        across = shape["across"] / shape["up"] * float(block["height"]) / self.shaped.face("outline")[0]  # type: ignore[arg-type]
+        block |= {name: values.mm(name) * across for name in ACROSS}
+        return block | {name: values.mm(name) * up for name in UP}
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -1,6 +1,7 @@
 """A profile in one-point perspective: its outline drawn true, every corner carried back to the point."""
 
 from collections.abc import Callable, Mapping
+from dataclasses import replace
 
 import numpy as np
 from propcache.api import cached_property
@@ -38,6 +39,7 @@ class FrontProfile(Standing):
         Clause("Depth {depth_by} along {depth_corner}. ", {"depth_by": ("half",)}),
         Clause("{look}."),
     )
+    own: tuple[str, ...] = ("outline",)
     moved_says = "Move the shape"
 
     @classmethod
@@ -250,6 +252,24 @@ class FrontProfile(Standing):
         if role == "away":
             return self.setting.frame.eye.world_length(self.outline.goal, self.depth_share)
         return self.size[role == "up"]
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width, depth and height."""
+        return {role: self.true_length(role) for role in ("across", "away", "up")}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return its front, and the depth along the guide line on which it is cut then."""
+        front = self.sized(shape["across"], shape["up"])
+        front |= {"depth_by": "measured", "depth_corner": "auto"}
+        there = type(self)(replace(self.values, held={**self.values.held, **front}), self.setting)
+        share = self.setting.frame.eye.page_share(self.outline.goal, shape["away"])
+        return {**front, "depth": share * there.depth_reach}
+
+    def sized(self, wide_mm: float, tall_mm: float) -> dict[str, Value]:
+        """Return the values with which its front is so wide and tall."""
+        width, height = self.size
+        return {"outline": scaled(self.values.outline("outline"), wide_mm / width, tall_mm / height)}
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

@@ -65,6 +65,7 @@ class SideProfile(OfBlock):
     """A shape that is cut from one face of a block."""
 
     sentence: tuple[Clause, ...] = (Clause("A shape with {outline} on the {side} of a block. "), *CornerBox.sentence)
+    own: tuple[str, ...] = ("outline",)
 
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
@@ -214,6 +215,25 @@ class SideProfile(OfBlock):
         cut = self.cut
         parts = parts_of(self.outline, cut.on_panel)
         return {cut.panel.face: replace(cut.panel, says=cut.says, parts=parts)}
+
+    @property
+    def front(self) -> str:
+        """The side from which it is cut lies across."""
+        return self.values.word("side")
+
+    @property
+    def shape(self) -> Mapping[str, float]:
+        """Width and height of what it is cut from, and its depth; nothing where it is cut from the top."""
+        side = self.values.word("side")
+        if side == "level":
+            return {}
+        return {"across": self.true_length(side), "away": self.true_length(self.cut.over), "up": self.true_height}
+
+    def of_shape(self, shape: Mapping[str, float]) -> Mapping[str, Value]:
+        """Return the block of that size."""
+        if self.values.word("side") == "right":
+            return super().of_shape(shape)
+        return super().of_shape({**shape, "across": shape["away"], "away": shape["across"]})
 
     @property
     def handles(self) -> Mapping[str, Handle]:
