@@ -256,7 +256,7 @@ def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     row = {
         "kind": "row", "name": "Row", "joined_to": "Box 1", "joined_by": draw(st.sampled_from(ways)),
         "gap_mm": draw(st.floats(5.0, 60.0)), "count": draw(st.sampled_from(["2", "3", "5"])),
-        "way": draw(st.sampled_from(["diagonal", "eye"])),
+        "way": draw(st.sampled_from(["diagonal", "measured", "eye"])),
     }  # fmt: skip
     return exercise_of(exercise.things[0].model_dump(mode="json"), row, views=_views(exercise))
 

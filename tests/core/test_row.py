@@ -74,10 +74,11 @@ def test_every_edge_of_a_row_that_is_seen_was_made_by_the_hand(exercise: Exercis
     assert len(row) == len(host) * len(found.prepared.things[1].standing.solid.names) // len(found.seen[0].solid.names)
 
 
+@pytest.mark.parametrize("way", ["diagonal", "measured"])
 @pytest.mark.parametrize("view", ["one_point", "two_point", "from_above"])
-def test_the_spaces_are_equal_in_truth_and_close_up_as_the_cross_ratio_says(view: str) -> None:
+def test_the_spaces_are_equal_in_truth_and_close_up_as_the_cross_ratio_says(view: str, way: str) -> None:
     """Equal spaces on a line to a vanishing point: harmonic marks (projective geometry, textbook)."""
-    found = solved(quay(view, count="5"))
+    found = solved(quay(view, count="5", way=way))
     foot = "front.bottom_left" if view == "one_point" else "near.bottom"
     marks = [found.board.points[f"Bollard.{foot}"]]
     marks += [found.board.points[f"Row.Number {n}.{foot}"] for n in (2, 3, 4, 5)]
@@ -98,6 +99,41 @@ def test_by_eye_they_are_drawn_where_they_belong(view: str) -> None:
     assert len(shared) >= 16
     for name in shared:
         assert_same_point(by_eye[name].xy, by_diagonal[name].xy, name)
+
+
+@pytest.mark.parametrize("view", ["one_point", "two_point"])
+def test_marks_as_far_apart_as_the_spaces_are_in_truth_would_give_the_textbook_s_measuring_point(view: str) -> None:
+    # The measuring point lies as far from the vanishing point as the eye does (textbooks; from memory).
+    found = solved(quay(view, way="measured", count="4"))
+    row, frame = found.prepared.things[1].standing, found.prepared.frames[0]
+    goal = frame.way("away" if view == "one_point" else "right").goal
+    apart = row.measuring.point.x - goal.x
+    true_step = float(np.linalg.norm(row.step)) * frame.eye.distance_mm / row.host.foot_depth
+    to_eye = math.hypot(distance(goal, frame.eye.principal), frame.eye.distance_mm)
+    assert abs(apart) * true_step / abs(row.measuring.mark_mm) == pytest.approx(to_eye)
+
+
+@pytest.mark.parametrize("view", ["one_point", "two_point"])
+def test_marks_and_their_point_lie_on_the_sheet_and_the_point_on_the_eye_level(view: str) -> None:
+    drawing = draw(quay(view, way="measured", count="5"))
+    (aim,) = (aim for aim in drawing.aims if aim.label.endswith("of Row") and "measuring" in aim.label)
+    assert aim.kind == "aid"
+    assert 0 <= aim.at[0] <= 420
+    assert aim.at[1] == pytest.approx(150)
+    for number in (2, 3, 4, 5):
+        x, y = drawing.points[f"Row.measure.mark.{number}"]
+        assert 0 <= x <= 420
+        assert y == drawing.points["Bollard.front.bottom_left" if view == "one_point" else "Bollard.near.bottom"][1]
+    said = [step.text for step in drawing.steps if step.thing == "Row"]
+    assert any("4 marks" in text and "apart" in text for text in said)
+    assert any("measuring point" in text for text in said)
+    assert not any("{" in text for text in said)
+
+
+def test_what_stands_on_the_eye_level_cannot_be_measured() -> None:
+    with pytest.raises(GeometryError, match="lie on the eye level") as refused:
+        draw(exercise_of({**POST, "bottom": 150.0}, {**quay().things[1].model_dump(mode="json"), "way": "measured"}))
+    assert refused.value.nearest == "diagonal"
 
 
 def test_one_copy_is_told_fully_and_the_others_in_one_step() -> None:
@@ -166,7 +202,7 @@ def _strokes(exercise: Exercise) -> list[Stroke]:
     return [level, *(Stroke(Point(*line.start), Point(*line.end)) for line in lines)]
 
 
-@pytest.mark.parametrize("way", ["diagonal", "eye"])
+@pytest.mark.parametrize("way", ["diagonal", "measured", "eye"])
 def test_a_perfect_row_is_perfect(way: str) -> None:
     exercise = quay(way=way, count="4")
     checked = check(exercise, _strokes(exercise))

@@ -57,6 +57,7 @@ def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "rows": listed([str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]),
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
+        **_marks_on_line(solved, acts),
         "length_marks": listed([prepared.length(mm) for mm in _laid_off(acts)]),
         **face_values(solved, breath),
         **_in_line(solved, breath),
@@ -87,6 +88,18 @@ def _shape_lines(acts: Sequence[Act]) -> str:
     straight, curves = (sum(isinstance(act, kind) for act in acts) for kind in (Rule, Curve))
     said = [counted(straight, "line")] if straight else []
     return listed(said + ([counted(curves, "curve")] if curves else []))
+
+
+def _marks_on_line(solved: Solved, acts: Sequence[Act]) -> dict[str, object]:
+    """Return how many equal steps are laid off, how far apart, and to which side; nothing where none are."""
+    steps = [act.across_mm for act in acts if isinstance(act, Shift)]
+    if not steps:
+        return {}
+    return {
+        "mark_count": counted(len(steps), "mark"),
+        "mark_step": solved.prepared.length(min(map(abs, steps))),
+        "mark_side": "right" if steps[0] > 0 else "left",
+    }
 
 
 def _laid_off(acts: Sequence[Act]) -> list[float]:

@@ -19,10 +19,12 @@ from orthopsis.core.view.frame import (
 
 AimRole = Literal[
     "centre", "left", "right", "third", "left_distance", "right_distance", "left_measuring", "right_measuring",
-    "slope_above", "slope_below",
+    "slope_above", "slope_below", "measuring",
 ]  # fmt: skip
 """What a point is to the one who brings it."""
-AIDS: frozenset[AimRole] = frozenset({"left_distance", "right_distance", "left_measuring", "right_measuring"})
+AIDS: frozenset[AimRole] = frozenset(
+    {"left_distance", "right_distance", "left_measuring", "right_measuring", "measuring"}
+)
 """Points that only help the hand: no edge of a thing runs to them."""
 
 

@@ -38,6 +38,8 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
         words = wording.term("vanishing point")
     elif role in ("left", "right", "third"):
         words = wording.term(f"{role} point")
+    elif role == "measuring":
+        words = wording.term("measuring point")
     elif role in ("slope_above", "slope_below"):
         words = f"{'upper' if role == 'slope_above' else 'lower'} {wording.term('slope point')}"
     else:

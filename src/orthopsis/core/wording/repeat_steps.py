@@ -54,6 +54,46 @@ REPEAT: dict[str, StepPhrases] = {
         "Making all spaces equal on the page: they close up with distance.",
         "ruler, pencil light",
     ),
+    "repeat.marks": StepPhrases(
+        "{mark_count} on a level line",
+        (
+            "Lay the ruler level through the foot of {other}. Make {mark_count} to the {mark_side}, each {mark_step} "
+            "from the one before.",
+            "On a level line through the foot of {other} mark equal steps to the {mark_side}: {mark_count}, "
+            "{mark_step} apart.",
+            "The measuring line, level through the foot of {other}: {mark_count} to the {mark_side}, {mark_step} "
+            "apart.",
+        ),
+        "On a level line equal steps are equal on the page too.",
+        "Measuring on the line that goes away.",
+        "ruler",
+    ),
+    "repeat.carried": StepPhrases(
+        "the measuring point",
+        (
+            "Put the ruler through the first mark and the foot of the second one. Draw a light line on to the "
+            "[eye level]. There is the measuring point.",
+            "Rule from the first mark through the foot of the second one to the [eye level]: there is the measuring "
+            "point.",
+            "The measuring point, where the line from the first mark through the second foot meets the [eye level].",
+        ),
+        "One point carries all the marks over.",
+        "Taking the point to which the row runs.",
+        "ruler, pencil light",
+    ),
+    "repeat.measured": StepPhrases(
+        "the next ones, by the measuring point",
+        (
+            "From each other mark draw a light line to the measuring point. Where it crosses the lower line the next "
+            "one stands: draw its edge {upright}. Count: {count} light lines.",
+            "Run the other marks to the measuring point: where these lines cross the lower line stand the next ones. "
+            "Draw their edges {upright}: {lines}.",
+            "The other marks to the measuring point, over the lower line: the feet. Their edges {upright}: {lines}.",
+        ),
+        "Equal marks, carried over from one point, are equal spaces in truth.",
+        "Going on with the steps of the page along the line that goes away.",
+        "ruler on the point, pencil light",
+    ),
     "repeat.by_eye": StepPhrases(
         "the others by eye",
         (

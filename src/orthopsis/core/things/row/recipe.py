@@ -1,6 +1,7 @@
 """How does a hand repeat a block: the lines to the point, the feet, one copy told fully, the others like it?"""
 
 from orthopsis.core.construct.moves import (
+    EYE_LEVEL,
     Act,
     Cross,
     Divide,
@@ -11,14 +12,16 @@ from orthopsis.core.construct.moves import (
     RuleToPoint,
     Run,
     ShareAlong,
+    Shift,
 )
 from orthopsis.core.plane.homogeneous import distance
-from orthopsis.core.things.row.copies import BySlant, Copies, Corner
+from orthopsis.core.things.row.copies import BySlant, Corner
+from orthopsis.core.things.row.measured import MeasuredCopies
 
 HALF = 0.5
 
 
-def recipe(row: Copies) -> list[Move]:
+def recipe(row: MeasuredCopies) -> list[Move]:
     """Return the hand's moves."""
     moves = _lines(row) + _feet(row) + _carried(row) + _slants(row)
     for number in row.numbers:
@@ -28,34 +31,36 @@ def recipe(row: Copies) -> list[Move]:
     return moves
 
 
-def _corner(row: Copies, number: int, corner: Corner) -> str:
+def _corner(row: MeasuredCopies, number: int, corner: Corner) -> str:
     return row.values.full(f"{row.part(number)}.{corner}")
 
 
-def _guide(row: Copies, corner: Corner) -> str:
+def _guide(row: MeasuredCopies, corner: Corner) -> str:
     """Return the full name of the line from a corner of the first one to the row's point."""
     return row.values.full(f"guide.{row.lines[corner]}")
 
 
-def _lines(row: Copies) -> list[Move]:
+def _lines(row: MeasuredCopies) -> list[Move]:
     """Rule from foot and top of the first one to the point."""
     host, goal = row.host.values.full, row.line.runs
     acts = [RuleToPoint(_guide(row, corner), host(row.lines[corner]), goal) for corner in (row.foot, row.top)]
     return [row.values.move("guides", "repeat.lines", act) for act in acts]
 
 
-def _feet(row: Copies) -> list[Move]:
+def _feet(row: MeasuredCopies) -> list[Move]:
     """Find the foot and the top of each copy, one after the other."""
+    if row.is_measured:
+        return _by_measuring(row)
     return _by_eye(row) if row.is_by_eye else _by_diagonal(row)
 
 
-def _upright(row: Copies, number: int) -> Run:
+def _upright(row: MeasuredCopies, number: int) -> Run:
     up = row.setting.frame.way("up").family
     foot, top = (_corner(row, number, corner) for corner in (row.foot, row.top))
     return Run(row.values.full(f"construction.upright.{number}"), top, foot, up, _guide(row, row.top))
 
 
-def _by_eye(row: Copies) -> list[Move]:
+def _by_eye(row: MeasuredCopies) -> list[Move]:
     """Mark where they stand by eye: the marks come where they belong; how near a hand comes to it is not judged."""
     acts = list[Act]()
     for number in row.numbers:
@@ -64,15 +69,42 @@ def _by_eye(row: Copies) -> list[Move]:
     return [row.values.move("depth", "repeat.by_eye", act) for act in acts]
 
 
-def _by_diagonal(row: Copies) -> list[Move]:
+def _first_space(row: MeasuredCopies) -> list[Act]:
+    """Measure where the second one stands."""
+    first = row.numbers[0]
+    return [MeasureAlong(_corner(row, first, row.foot), _guide(row, row.foot), row.line.gap_mm), _upright(row, first)]
+
+
+def _by_measuring(row: MeasuredCopies) -> list[Move]:
+    """Lay equal marks off on a level line; the point that carries the first one over carries all of them."""
+    n, ground, (first, *others) = row.values.full, _guide(row, row.foot), row.numbers
+    told: list[tuple[str, Act]] = [("repeat.first", act) for act in _first_space(row)]
+    marks = {number: n(f"measure.mark.{number}") for number in row.numbers}
+    told += [
+        ("repeat.marks", Shift(mark, row.anchor.point, (number - 1) * row.measuring.mark_mm))
+        for number, mark in marks.items()
+    ]
+    through, point = n("construction.carried"), n("carried")
+    told += [
+        ("repeat.carried", Rule(through, marks[first], _corner(row, first, row.foot), "free", "construction")),
+        ("repeat.carried", Cross(point, through, EYE_LEVEL)),
+    ]
+    for number in others:
+        line = n(f"construction.carried.{number}")
+        told += [
+            ("repeat.measured", RuleToPoint(line, marks[number], point, "construction")),
+            ("repeat.measured", Cross(_corner(row, number, row.foot), line, ground)),
+            ("repeat.measured", _upright(row, number)),
+        ]
+    return [row.values.move("depth", breath, act) for breath, act in told]
+
+
+def _by_diagonal(row: MeasuredCopies) -> list[Move]:
     """Measure the first space; the line from a top through the middle of the next upright ends at the next foot."""
     n, host, ground = row.values.full, row.host.values.full, _guide(row, row.foot)
     middle, half = n("construction.middle"), n("measure.middle")
-    first, *others = row.numbers
-    told: list[tuple[str, Act]] = [
-        ("repeat.first", MeasureAlong(_corner(row, first, row.foot), ground, row.line.gap_mm)),
-        ("repeat.first", _upright(row, first)),
-    ]
+    others = row.numbers[1:]
+    told: list[tuple[str, Act]] = [("repeat.first", act) for act in _first_space(row)]
     if others:
         told.append(("repeat.middle", _half(row, half)))
         told.append(("repeat.middle", RuleToPoint(middle, half, row.line.runs, "construction")))
@@ -91,7 +123,7 @@ def _by_diagonal(row: Copies) -> list[Move]:
     return [row.values.move("depth", breath, act) for breath, act in told]
 
 
-def _half(row: Copies, makes: str) -> Act:
+def _half(row: MeasuredCopies, makes: str) -> Act:
     """Return the act that marks the true middle of the first one's upright."""
     up, foot, top = row.setting.frame.way("up"), row.anchor.point, row.line.top
     if up.goal.is_ideal:
@@ -99,7 +131,7 @@ def _half(row: Copies, makes: str) -> Act:
     return Divide(makes, foot, top, up.family, HALF)
 
 
-def _carried(row: Copies) -> list[Move]:
+def _carried(row: MeasuredCopies) -> list[Move]:
     """Rule from the other corners to the point, as far as they are needed."""
     host, goal = row.host.values.full, row.line.runs
     there = {_guide(row, corner) for corner in (row.foot, row.top)}
@@ -113,7 +145,7 @@ def _carried(row: Copies) -> list[Move]:
     return moves
 
 
-def _copy(row: Copies, number: int) -> list[Act]:
+def _copy(row: MeasuredCopies, number: int) -> list[Act]:
     """Return the acts that draw one copy from its foot and top on."""
     n, acts, drawn = row.values.full, list[Act](), set[str]()
     for found in row.found:
@@ -132,12 +164,12 @@ def _copy(row: Copies, number: int) -> list[Act]:
     return acts
 
 
-def _is_there(row: Copies, start: Corner, end: Corner) -> bool:
+def _is_there(row: MeasuredCopies, start: Corner, end: Corner) -> bool:
     """Tell whether an edge is there already: the first upright, or a part of a line to the row's point."""
     return {start, end} == {row.foot, row.top} or row.lines[start] == row.lines[end]
 
 
-def _slants(row: Copies) -> list[Move]:
+def _slants(row: MeasuredCopies) -> list[Move]:
     """Find the points to which the slanting lines run that say how deep each copy is."""
     n, host, up = row.values.full, row.host.values.full, row.setting.frame.way("up").family
     moves = list[Move]()
@@ -153,7 +185,7 @@ def _slants(row: Copies) -> list[Move]:
     return moves
 
 
-def _deep(row: Copies, number: int, found: BySlant) -> list[Act]:
+def _deep(row: MeasuredCopies, number: int, found: BySlant) -> list[Act]:
     """Find how deep a copy is: by eye, or by a slanting line, which runs to the same point for all of them."""
     n, end, guide = row.values.full, _corner(row, number, found.corner), _guide(row, found.corner)
     if row.is_by_eye:

@@ -7,16 +7,20 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.row.copies import Copies
+from orthopsis.core.things.row.measured import MeasuredCopies
 from orthopsis.core.things.row.recipe import recipe
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Free, Handle
 
 MOST = 24
-WAYS = {"diagonal": "by the diagonal through the middle", "eye": "by eye, smaller and closer"}
+WAYS = {
+    "diagonal": "by the diagonal through the middle",
+    "measured": "by a measuring line",
+    "eye": "by eye, smaller and closer",
+}
 
 
-class Row(Copies):
+class Row(MeasuredCopies):
     """A row of copies of a block."""
 
     sentence: tuple[Clause, ...] = (Clause("{count} in all, their places {way}."),)
