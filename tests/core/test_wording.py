@@ -15,7 +15,7 @@ from orthopsis.core.wording.advice import ADVICE
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES, TRY_NEXT
 from orthopsis.core.wording.names import corner_words, edge_words, point_words
 from orthopsis.core.wording.steps import STEPS
-from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed
+from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed, ordinal
 
 ALL_TEMPLATES = [
     *(t for p in STEPS.values() for t in (p.title, *p.says, p.rule, p.slip)),
@@ -85,3 +85,11 @@ def test_one_tone_a_direction_and_the_side_away_from_the_light_is_darkest() -> N
     assert face_tone("left", "right") == 3
     for turned in ("front", "top", "bottom"):
         assert face_tone(turned, "left") == face_tone(turned, "right")
+
+
+@pytest.mark.parametrize(
+    ("number", "word"),
+    [(1, "first"), (10, "tenth"), (11, "11th"), (21, "21st"), (22, "22nd"), (23, "23rd"), (24, "24th")],
+)
+def test_numbers_of_places_are_said_in_words(number: int, word: str) -> None:
+    assert ordinal(number) == word

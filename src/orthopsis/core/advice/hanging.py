@@ -33,9 +33,9 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         document = solved.prepared.exercise.things[placed.index]
         host = solved.prepared.by_name[anchor.thing]
         drawn = next(iter(faces_for(placed.kind, host)), "")
-        face = FACES.get(document.joined_by, "this place")
+        face = FACES.get(document.joined_by, "this part")
         shown = {"thing": placed.values.name, "face": face, "other": anchor.thing}
-        edits = [CureEdit(path=f"{about}.joined_by", value=f"face_{drawn}")] if drawn else []
+        edits = [CureEdit(path=f"{about}.joined_by", value=drawn)] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
     for skew in placed.standing.skewed:

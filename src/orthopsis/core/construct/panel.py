@@ -11,6 +11,7 @@ from typing import Literal
 
 import numpy as np
 
+from orthopsis.core.construct.moves import Act
 from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.view.eye import Array
@@ -113,6 +114,8 @@ class Panel:
         is_sloping: whether it is a slope of a roof, on which things only lie flat, so that its way out is not used.
         is_seen: whether its outer side is turned to the eye.
         is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
+        is_part: whether it is a part of a divided face.
+        marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
         parts: what is left of it, where it is cut to an outline; none where it is whole.
@@ -143,6 +146,8 @@ class Panel:
     is_sloping: bool = False
     is_seen: bool = True
     is_drawn: bool = True
+    is_part: bool = False
+    marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
     parts: tuple[Part, ...] = ()

@@ -15,7 +15,7 @@ from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.scene.order import Order, order_of
-from orthopsis.core.scene.placed import placed_errors
+from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
@@ -129,15 +129,24 @@ def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[See
     shared = _shared_layers(prepared, order)
     solids = {placed.values.name: thing.solid for placed, thing in zip(prepared.things, built, strict=True)}
     for other in prepared.things:
-        anchor = other.setting.anchor
-        if anchor is not None and other.standing.holes:
-            solids[anchor.thing] = pierced(solids[anchor.thing], other.standing)
+        if other.setting.anchor is not None and other.standing.holes:
+            bearer = _bearer(prepared, other)
+            solids[bearer] = pierced(solids[bearer], other.standing)
     result = []
     for placed, solid, layer, scale in zip(prepared.things, solids.values(), order.layers, order.scales, strict=True):
         factor = placed.factor * (scale if layer in shared else 1.0)
         true = enlarged(solid, factor) if factor != 1.0 else solid
         result.append(Seen(true, placed.setting.frame.eye, placed.standing.is_see_through, layer))
     return tuple(result)
+
+
+def _bearer(prepared: Prepared, placed: Placed) -> str:
+    """Return the name of the body on which a thing lies: what lies flat on a face, such as a division, is none."""
+    while (anchor := placed.setting.anchor) is not None:
+        placed = prepared.by_name[anchor.thing]
+        if placed.standing.is_body:
+            break
+    return placed.values.name
 
 
 def _shared_layers(prepared: Prepared, order: Order) -> set[int]:

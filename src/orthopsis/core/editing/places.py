@@ -12,14 +12,16 @@ from orthopsis.core.document.document import Exercise, ThingDocument
 from orthopsis.core.document.place import PlaceRef
 from orthopsis.core.drawing.answer import PlaceOption, SentencePiece
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.scene.prepared import Prepared
+from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.scene.views import VIEWS, ViewPlace
 from orthopsis.core.sheet.length import Units
 from orthopsis.core.sheet.measure import parse_measure
 from orthopsis.core.sheet.paper import OWN, PAPERS, TRADE_NAMES
 from orthopsis.core.sheet.ruler import divisions
 from orthopsis.core.sheet.true_length import format_true_length, parse_true_length
-from orthopsis.core.things.declare import Hanging
+from orthopsis.core.things.declare import Hanging, ThingKind
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import ALONE, FACES, HALVES, HINTS, IN_LINE, JOINED, OPTIONS, SAYS, UNSTATED
 from orthopsis.core.wording.names import view_words
@@ -104,7 +106,26 @@ def _views(exercise: Exercise, own: ThingDocument) -> dict[str, str]:
 
 
 def _ways_to_join(exercise: Exercise, own: ThingDocument) -> dict[str, str]:
-    return _JOINED[KINDS[own.kind].hangs]
+    if not KINDS[own.kind].lies_on_face:
+        return _JOINED[KINDS[own.kind].hangs]
+    try:
+        host = prepare(exercise).by_id.get(own.joined_to)
+    except GeometryError:  # it cannot be drawn now; another face may help
+        host = None
+    return FACES | face_words(KINDS[own.kind], host)
+
+
+def face_words(kind: ThingKind, host: Placed | None) -> dict[str, str]:
+    """Return the faces of a thing on which one of a kind can lie: how the document says them, to how they are called.
+
+    Args:
+        host: the thing; all faces that there can be where there is none.
+    """
+    if host is None:
+        return dict(FACES)
+    panels = faces_for(kind, host)
+    known = {by: says for by, says in FACES.items() if by in panels and not panels[by].is_sloping}
+    return known | {by: f"the {panel.says}" for by, panel in panels.items() if by not in known}
 
 
 def _others(exercise: Exercise, own: ThingDocument) -> dict[str, str]:

@@ -4,8 +4,8 @@ from collections.abc import Mapping
 
 from orthopsis.core.document.place import Owner, PlaceRef, read_place, thing_place, view_place
 from orthopsis.core.drawing.answer import PlaceOption, Sentence, SentencePiece
-from orthopsis.core.editing.places import NOBODY, choice_piece, choices, exercise_piece
-from orthopsis.core.scene.joining import faces_for, row_joints
+from orthopsis.core.editing.places import NOBODY, choice_piece, choices, exercise_piece, face_words
+from orthopsis.core.scene.joining import row_joints
 from orthopsis.core.scene.placed import GAP, Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.true_shapes import true_shapes
@@ -19,6 +19,7 @@ from orthopsis.core.wording.exercise import (
     CLASS,
     EYE_LEVEL,
     FACES,
+    GONE,
     HALF,
     IN_LINE,
     IN_TRUTH,
@@ -153,10 +154,8 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     """Return the words that say on which face of which thing a thing lies; only faces that are drawn are offered."""
     place, thing = thing_place(placed.index), prepared.exercise.things[placed.index]
     host = prepared.by_id.get(thing.joined_to)
-    panels = {f"face_{key}": panel for key, panel in faces_for(placed.kind, host).items()} if host is not None else {}
-    sloping = {by: f"the {panel.says}" for by, panel in panels.items() if panel.is_sloping}
-    drawn = set(panels) if host is not None else set(FACES)
-    offered = {by: sloping.get(by, says) for by, says in FACES.items() if by in drawn or by == thing.joined_by}
+    offered = face_words(placed.kind, host)
+    offered = offered if thing.joined_by in offered else {**offered, thing.joined_by: FACES.get(thing.joined_by, GONE)}
     on = SentencePiece(
         text=_called(prepared, thing.joined_to),
         path=place.of("joined_to").path,

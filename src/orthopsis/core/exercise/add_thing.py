@@ -47,7 +47,7 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
 def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
     for host in reversed(prepare(exercise).things):
-        panels = faces_for(KINDS[kind], host)
+        panels = {key: panel for key, panel in faces_for(KINDS[kind], host).items() if not panel.is_part}
         if panels:
             break
     else:
@@ -55,9 +55,9 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     host_id = exercise.things[host.index].id
     taken = {t.joined_by for t in exercise.things if t.joined_to == host_id}
-    key = next((k for k in panels if f"face_{k}" not in taken), next(iter(panels)))
+    key = next((k for k in panels if k not in taken), next(iter(panels)))
     held = KINDS[kind].in_view[host.setting.frame.kind].place(host.setting, len(exercise.things))
-    lies = {"joined_to": host_id, "joined_by": f"face_{key}", "view": host.setting.frame.name}
+    lies = {"joined_to": host_id, "joined_by": key, "view": host.setting.frame.name}
     thing = THING_MODELS[kind].model_validate({"name": name, "id": free_id(exercise), **lies, **held})
     return exercise.model_copy(update={"things": (*exercise.things, thing)})
 

@@ -173,7 +173,7 @@ class _Down:
         if not self._is_turned:
             return thing.joined_by
         if host is not None and thing.joined_by == f"face_{host[0].standing.front}":
-            return f"face_{host[1].standing.front}"  # type: ignore[return-value]
+            return f"face_{host[1].standing.front}"
         return (TO_FRONT if self.kind == "one_point" else TO_CORNER).get(thing.joined_by, thing.joined_by)
 
     @property

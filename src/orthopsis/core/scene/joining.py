@@ -9,6 +9,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import replace
 
 from orthopsis.core.construct.hidden_face import drawn_through
+from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import ThingDocument
 from orthopsis.core.errors import GeometryError
@@ -134,10 +135,11 @@ def _cannot_stand(placed: Placed, other: Placed, joints: Mapping[str, Joint]) ->
 
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
-    panel = faces_for(placed.kind, other).get(document.joined_by.removeprefix("face_"))
+    panel = faces_for(placed.kind, other).get(document.joined_by)
     anchor = Anchor(other.values.name, "", Point(0.0, 0.0), other=other.standing)
     if panel is not None:
-        found = (panel, ()) if panel.is_drawn else drawn_through(panel, placed.values.name, other.standing.made)
+        marks = tuple(Move("divide", placed.values.name, "", act) for act in panel.marks)
+        found = (panel, marks) if panel.is_drawn else drawn_through(panel, placed.values.name, other.standing.made)
         if found is not None:
             panel, light = found
             anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel, light=light)
@@ -153,9 +155,9 @@ _JOINS: Mapping[Hanging, Callable[[Placed, Placed, ThingDocument], Placed]] = {
 
 
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
-    """Return the faces of a thing on which one of this kind can lie, by the way they are turned."""
+    """Return the faces of a thing on which one of this kind can lie, by how the document says it: ``face_left``."""
     return {
-        key: panel
+        f"face_{key}": panel
         for key, panel in other.standing.faces.items()
         if (panel.is_drawn or kind.may_be_hidden) and kind.can_lie_on(panel)
     }

@@ -98,6 +98,8 @@ CHANGED = {
     "later": "moved",
 }
 """What was done to a step, by the field of its change."""
+GONE = "a part that is not there"
+"""What is said of the face of a thing whose face is there no more."""
 FACES = {
     "face_front": "the front",
     "face_left": "the left side",

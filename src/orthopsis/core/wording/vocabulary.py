@@ -64,6 +64,17 @@ def counted(count: int, noun: str) -> str:
     return f"{count} {noun}" if count == 1 else f"{count} {noun}s"
 
 
+_ORDINALS = ("first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth")
+
+
+def ordinal(number: int) -> str:
+    """Return ``second`` for 2, ``21st`` for 21."""
+    if number <= len(_ORDINALS):
+        return _ORDINALS[number - 1]
+    ending = "th" if number % 100 in (11, 12, 13) else {1: "st", 2: "nd", 3: "rd"}.get(number % 10, "th")
+    return f"{number}{ending}"
+
+
 def listed(names: list[str]) -> str:
     """Return ``a``, ``a and b`` or ``a, b and c``."""
     if len(names) <= 1:

@@ -21,5 +21,6 @@ DIVISION = ThingKind(
     ),
     in_view={"one_point": Division, "two_point": Division, "three_point": Division},
     hangs="on_face",
+    bears=True,
     can_lie_on=lambda panel: panel.is_whole,
 )

@@ -5,9 +5,11 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move, Role, Run
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.division.cells import cells
 from orthopsis.core.things.division.marks import mark_moves
 from orthopsis.core.things.division.shares import Divided, divided
 from orthopsis.core.things.parameters import Value
@@ -103,6 +105,11 @@ class Division(Standing):
         """The lines whose place is free: those that are found by eye."""
         along = self.panel.along
         return (Free(along.family, ("column.",)),) if self.way == "eye" and not along.goal.is_ideal else ()
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """Its parts, where its lines stay."""
+        return cells(self.values, self.setting, self.panel, self.ends) if self.keeps_lines else {}
 
     def turned(self) -> Mapping[str, Value]:
         """Return it with what is along up, and what is up along."""

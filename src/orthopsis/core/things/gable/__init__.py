@@ -12,7 +12,7 @@ from orthopsis.core.things.parameters import Choice, Length
 
 def _is_gable_wall(panel: Panel) -> bool:
     """Tell whether a face is a wall, whole and seen from outside, with a body behind it."""
-    return panel.is_whole and panel.is_seen and not panel.is_level and panel.back is not None
+    return panel.is_whole and not panel.is_part and panel.is_seen and not panel.is_level and panel.back is not None
 
 
 GABLE_ROOF = ThingKind(
