@@ -34,9 +34,23 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         **_over_point(prepared, panel),
         "upward": f"like the {panel.first_says}",
         "spaced": "equally far apart" if is_true else "closer together with distance",
+        "behind": _behind(panel, acts),
         "bay_end": "near" if measured == panel.bottom else "far",
         "marks_count": counted(sum(isinstance(act, ShareAlong) for act in acts), "mark"),
     }
+
+
+def _behind(panel: Panel, acts: Sequence[Act]) -> str:
+    """Return how the corner behind the face is called from which a line starts: ``lower right``; empty where none is."""
+    starts = {start for act in acts if isinstance(start := getattr(act, "start", None), str)}
+    at = (
+        next((at for name, at in panel.back.points.items() if name in starts), None) if panel.back is not None else None
+    )
+    if at is None or panel.back is None:
+        return ""
+    pages = panel.back.page
+    middle_x, middle_y = sum(p.x for p in pages) / len(pages), sum(p.y for p in pages) / len(pages)
+    return f"{'upper' if at.y > middle_y else 'lower'} {'right' if at.x > middle_x else 'left'}"
 
 
 def _over_point(prepared: Prepared, panel: Panel) -> dict[str, object]:

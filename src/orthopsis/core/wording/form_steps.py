@@ -50,8 +50,8 @@ FORM: dict[str, StepPhrases] = {
     "forms.first_measured": StepPhrases(
         "the first rectangle on the {face}, lightly",
         (
-            "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. Join them "
-            "with light lines: {rule_count}.",
+            "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. Join "
+            "them with light lines: {rule_count}.",
             "From the lower left of the {face} of {other} measure the corners, across and up: {offsets}. Join them "
             "lightly: {rules}.",
             "The first rectangle true on the {face} of {other}, lightly, its corners across and up from the lower "
@@ -100,12 +100,12 @@ FORM: dict[str, StepPhrases] = {
     **_outline(
         "round",
         (
-            "Draw a round line from middle to middle, all the way round. At each middle it runs along the side. Count: "
-            "{curves}.",
+            "Draw a round line from middle to middle, all the way round. At each middle it runs along the side. "
+            "Count: {curves}.",
             "Draw the curve through the four middles, {curves}: at each middle it runs along the side, and it crosses "
             "each half diagonal a little more than two thirds of the way out.",
-            "The ellipse through the four middles, {curves}: it touches each side at its middle, and crosses each half "
-            "diagonal at about seven tenths.",
+            "The ellipse through the four middles, {curves}: it touches each side at its middle, and crosses each "
+            "half diagonal at about seven tenths.",
         ),
         _CURVE_RULE,
         _CURVE_SLIP,
@@ -118,8 +118,8 @@ FORM: dict[str, StepPhrases] = {
             "middle of the top it runs along the top. Count: {shape_count}.",
             "Draw the lower side, the two sides up to their middles, and the curve over the top, which touches the "
             "upper side at its middle: {shape_lines}.",
-            "The lower side, both sides up to their middles, and half an ellipse over them, touching the upper side at "
-            "its middle: {shape_lines}.",
+            "The lower side, both sides up to their middles, and half an ellipse over them, touching the upper side "
+            "at its middle: {shape_lines}.",
         ),
         "The top of an arch lies over the true middle, found by the diagonals.",
         "Putting the top over the middle that the ruler measures.",
@@ -217,8 +217,8 @@ FORM: dict[str, StepPhrases] = {
         (
             "Join the corners that show. Where a side is round, lay the ruler so that it runs {outward} and just "
             "touches both curves, and draw. Count: {count}.",
-            "Join the corners that show, and where a side is round, draw the line that runs {outward} and touches both "
-            "curves: {lines}.",
+            "Join the corners that show, and where a side is round, draw the line that runs {outward} and touches "
+            "both curves: {lines}.",
             "The edges that show, and the lines that touch both curves and run {outward}: {lines}.",
         ),
         "A round side has no corner: its edge is where the ruler touches both curves.",
@@ -227,15 +227,15 @@ FORM: dict[str, StepPhrases] = {
     ),
 }
 _THROUGH = (
-    "Now find where the wall ends behind the first one. Under or over it, at the edge of the {face}, lay the ruler so "
-    "that it runs {outward}. It meets the line that runs {along} from the corner behind. From there go on {upward}, "
-    "until you meet the line that runs {outward} from its own corner. Draw the far rectangle from there. Count: "
-    "{count} lines.",
+    "Now find where the wall ends behind the first one. Under or over it, at the edge of the {face}, lay the ruler "
+    "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From there go "
+    "on {upward}, until you meet the line that runs {outward} from its own corner. Draw the far rectangle from "
+    "there. Count: {count} lines.",
     "Find its first corner on the far face: from the edge of the {face} over or under it {outward}, to the line that "
-    "runs {along} from the far corner; from there {upward}, to the line that runs {outward} from its own corner. From "
-    "there draw the far rectangle: {lines}.",
-    "Its far corner: from the edge of the {face} {outward}, to the line {along} from the far corner, and {upward} to "
-    "the line {outward} from its own corner; the far rectangle from there: {lines}.",
+    "runs {along} from the {behind} corner behind; from there {upward}, to the line that runs {outward} from its own "
+    "corner. From there draw the far rectangle: {lines}.",
+    "Its far corner: from the edge of the {face} {outward}, to the line {along} from the {behind} corner behind, and "
+    "{upward} to the line {outward} from its own corner; the far rectangle from there: {lines}.",
 )
 for _how in ("corners", "touching", "joined"):
     FORM[f"forms.more_{_how}"] = StepPhrases(
@@ -249,7 +249,22 @@ for _how in ("corners", "touching", "joined"):
         "Leaving one out: count them.",
         _RULER,
     )
+_AT_EDGE = (
+    "Lay the ruler on the first corner so that it runs {outward}. It meets the line that runs {along} from the "
+    "{behind} corner behind. From there draw the far rectangle like the one on the {face}. Count: {count} lines.",
+    "Its first corner on the far face: {outward} from its own corner, to the line that runs {along} from the "
+    "{behind} corner behind. From there draw the far rectangle: {lines}.",
+    "Its far corner, {outward} from its own to the line {along} from the {behind} corner behind; the far rectangle: "
+    "{lines}.",
+)
 for _kind in ("rectangles", "forms"):
+    FORM[f"{_kind}.first_through_at_edge"] = StepPhrases(
+        "where the first one ends behind",
+        _AT_EDGE,
+        "What goes right through a body ends in the plane where the body ends.",
+        "Guessing the thickness: it is that of the whole body.",
+        "ruler and set square",
+    )
     FORM[f"{_kind}.first_through"] = StepPhrases(
         "where the first one ends behind",
         _THROUGH,
@@ -257,7 +272,7 @@ for _kind in ("rectangles", "forms"):
         "Guessing the thickness: it is that of the whole body.",
         "ruler and set square",
     )
-    for _relief in ("out", "in", "through") if _kind == "forms" else ("through",):
+    for _relief in (*(("out", "in") if _kind == "forms" else ()), "through", "through_at_edge"):
         FORM[f"{_kind}.more_{_relief}"] = StepPhrases(
             "the same at the others",
             (

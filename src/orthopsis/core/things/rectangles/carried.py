@@ -9,6 +9,7 @@ from orthopsis.core.construct.panel import Back
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, toward, unit_toward
 from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.depth import FARTHEST_SHARE
@@ -21,6 +22,8 @@ from orthopsis.core.view.eye import Array
 
 DEEPEST = 0.9
 """Nothing is sunk deeper than this share of the body (no source)."""
+FLAT_CROSSING = 0.2
+"""Sine of the angle from which on two lines cross well enough (no source)."""
 HIGH = (2, 3)
 """The corners of a face at its upper edge, by their numbers round it."""
 
@@ -181,7 +184,11 @@ class CarriedShapes(RectangleShapes):
         """
         back, made = self.through, self.anchor.made
         names = (back.low, back.far_low, back.far_high, back.high)
-        found = [(self._crossing(corner), corner) for corner, name in enumerate(names) if name in made]
+        found = [
+            (self._is_beside(corner) and self._crossing(corner) > FLAT_CROSSING, self._crossing(corner), corner)
+            for corner, name in enumerate(names)
+            if name in made
+        ]
         if not found:
             raise GeometryError(
                 "no_way_through",
@@ -190,8 +197,16 @@ class CarriedShapes(RectangleShapes):
                 about="relief",
                 nearest="in",
             )
-        corner = max(found)[1]
+        corner = max(found)[-1]
         return corner, names[corner]
+
+    @property
+    def is_at_edge(self) -> bool:
+        """Whether the first corner lies on the edge behind which the corner of the far face is that is there."""
+        return self._is_beside(self.known_behind[0])
+
+    def _is_beside(self, corner: int) -> bool:
+        return abs(self.layout.rectangles[0][0][1] - float(corner in HIGH)) <= SAME_SHARE
 
     def _crossing(self, corner: int) -> float:
         """Return the sine of the angle between the lines on the way from a corner of the far face, the worse one."""
@@ -200,7 +215,9 @@ class CarriedShapes(RectangleShapes):
         x, y = eye.see(self.panel.places([edge]) + np.array(self.through.vector))[0].tolist()
         foot, own, over, there = self.seen_at(edge), self.seen_at((along, up)), Point(x, y), self.through.page[corner]
         out, way, rise = self.panel.out.goal, self.panel.along.goal, self.panel.up.goal
-        pairs = ((unit_toward(foot, out), unit_toward(there, way)), (unit_toward(own, out), unit_toward(over, rise)))
+        pairs = [(unit_toward(foot, out), unit_toward(there, way))]
+        if not self._is_beside(corner):
+            pairs.append((unit_toward(own, out), unit_toward(over, rise)))
         return min(abs(one[0] * two[1] - one[1] * two[0]) for one, two in pairs)
 
     @property

@@ -85,30 +85,24 @@ def _through(shapes: CarriedShapes, grid: Grid) -> Iterator[Act]:
     """Yield the acts that find the first corner on the far face, from a corner of that face that is there.
 
     From over or under the form on an edge of the near face the way leads out to the far face, where it meets the line
-    from the corner that is there; from there up or down it, to the line that leads out from the form's own corner.
+    from the corner that is there; from there up or down it, to the line that leads out from the form's own corner. A
+    form that reaches to that edge is there at once.
     """
     n, panel, (corner, name) = shapes.values.full, shapes.panel, shapes.known_behind
+    there = (name, panel.along, n("construction.through.along"))
+    own = (_wall(shapes, 0, 0), panel.out, n("construction.through.own"))
+    if shapes.is_at_edge:
+        yield from _meeting(own, there, _front(shapes, 0, 0), 0.0, "construction", n("construction.through.on"))
+        return
     foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
     along, up = shapes.layout.rectangles[0][0]
     yield grid.mark("measure.through.foot", (along, edge_up))
-    on_edge, own = (shapes.seen_at((along, at)) for at in (edge_up, up))
+    on_edge, at = (shapes.seen_at((along, share)) for share in (edge_up, up))
     yield from _meeting(
-        (foot, panel.out, n("construction.through.out")),
-        (name, panel.along, n("construction.through.along")),
-        over,
-        0.0,
-        "construction",
-        n("construction.through.on"),
+        (foot, panel.out, n("construction.through.out")), there, over, 0.0, "construction", n("construction.through.on")
     )
-    aside = own.x - on_edge.x + own.y - on_edge.y
-    yield from _meeting(
-        (_wall(shapes, 0, 0), panel.out, n("construction.through.own")),
-        (over, panel.up, n("construction.through.up")),
-        _front(shapes, 0, 0),
-        aside,
-        "construction",
-        n("construction.through.helper"),
-    )
+    rise, aside = (over, panel.up, n("construction.through.up")), at.x - on_edge.x + at.y - on_edge.y
+    yield from _meeting(own, rise, _front(shapes, 0, 0), aside, "construction", n("construction.through.helper"))
 
 
 Ruled = tuple[str, Way, str]
