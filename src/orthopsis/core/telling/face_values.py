@@ -41,14 +41,13 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
 
 
 def _behind(panel: Panel, acts: Sequence[Act]) -> str:
-    """Return how the corner behind the face is called from which a line starts: ``lower right``; empty where none is."""
-    starts = {start for act in acts if isinstance(start := getattr(act, "start", None), str)}
-    at = (
-        next((at for name, at in panel.back.points.items() if name in starts), None) if panel.back is not None else None
-    )
-    if at is None or panel.back is None:
+    """Return how the corner behind the face is called from which a line starts, ``lower right``; empty without one."""
+    if panel.back is None:
         return ""
-    pages = panel.back.page
+    starts, pages = {start for act in acts if isinstance(start := getattr(act, "start", None), str)}, panel.back.page
+    at = next((at for name, at in panel.back.points.items() if name in starts), None)
+    if at is None:
+        return ""
     middle_x, middle_y = sum(p.x for p in pages) / len(pages), sum(p.y for p in pages) / len(pages)
     return f"{'upper' if at.y > middle_y else 'lower'} {'right' if at.x > middle_x else 'left'}"
 
