@@ -277,6 +277,7 @@ def windowed(
         "rows": draw(st.sampled_from(["1", "3"])), "wide": draw(sizes), "tall": draw(sizes),
         "spread": draw(st.sampled_from(["parts", "ends"])), "relief": draw(st.sampled_from(reliefs)),
         "deep": draw(st.floats(1.0, 12.0)), "form": draw(st.sampled_from(forms)),
+        "points": draw(st.sampled_from(["eight", "twelve"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=_views(exercise))
     assume(not _is_unheld(made))

@@ -118,6 +118,24 @@ def test_the_curve_crosses_the_half_diagonal_at_seven_tenths_in_truth() -> None:
     assert math.dist(at.xy, middle.xy) / math.dist(corner.xy, middle.xy) == pytest.approx(math.cos(math.pi / 4))
 
 
+@pytest.mark.parametrize(("view", "by"), [
+    ("one_point", "face_front"), ("two_point", "face_left"), ("from_above", "face_right"),
+])  # fmt: skip
+@pytest.mark.parametrize("form", CURVED)
+def test_twelve_points_that_are_found_by_ticks_lie_on_the_curve(form: str, view: str, by: str) -> None:
+    # 3² + 4² = 5²: the points at tenths of the square lie on its circle, in every picture of it.
+    found = solved(loft(view, by, form=form, points="twelve"))
+    tenths = {name: at for name, at in found.board.points.items() if ".tenth." in name}
+    arcs = {name: line.arc for name, line in found.board.lines.items() if line.arc is not None}
+    assert len(tenths) == 2 * len(arcs) == (8 if form == "round" else 4)
+    for name, at in tenths.items():
+        curve, number = name.split(".tenth.")
+        assert_same_point(at.xy, arcs[curve].at(math.asin((0.6, 0.8)[int(number) - 1])).xy, name)
+    steps = [step for step in draw(loft(view, by, form=form, points="twelve")).steps if "points of" in step.title]
+    assert len(steps) == 1
+    assert "{" not in steps[0].text
+
+
 def test_the_tip_of_a_pointed_form_lies_over_the_true_middle() -> None:
     # The middle by the diagonals (common practice, no source): nearer to the far side on the page.
     found = solved(loft("two_point", "face_right", form="pointed"))

@@ -72,6 +72,29 @@ FORM: dict[str, StepPhrases] = {
         "Guessing the spaces.",
         "ruler and set square",
     ),
+    "forms.first_twelve_counted": StepPhrases(
+        "points of the curve",
+        (
+            "Mark where these light lines cross, counted from the {edge} and from its {first_end}: {crossings}.",
+            "Mark more points of the curve where these light lines cross, counted from the {edge} and from its "
+            "{first_end}: {crossings}.",
+            "Points of the curve at tenths of its square, as crossings of the light lines: {crossings}.",
+        ),
+        "What is 3 and 4 tenths aside of the middle is 5 tenths away from it: the circle passes there.",
+        "Losing the place among the light lines.",
+        "pencil",
+    ),
+    "forms.first_twelve_measured": StepPhrases(
+        "points of the curve",
+        (
+            "From the lower left of the {face} of {other} measure out these points too, across and up: {offsets}.",
+            "From the lower left of the {face} of {other} measure more points of the curve, across and up: {offsets}.",
+            "Points of the curve at tenths of its square, across and up from the lower left of the {face}: {offsets}.",
+        ),
+        "What is 3 and 4 tenths aside of the middle is 5 tenths away from it: the circle passes there.",
+        "Measuring from the corner of the square: all measures begin at the corner of the {face}.",
+        "ruler",
+    ),
     "forms.first_middle": StepPhrases(
         "the middle of the first one",
         (
@@ -237,6 +260,18 @@ _THROUGH = (
     "Its far corner: from the edge of the {face} {outward}, to the line {along} from the {behind} corner behind, and "
     "{upward} to the line {outward} from its own corner; the far rectangle from there: {lines}.",
 )
+for _how in ("counted", "measured"):
+    FORM[f"forms.more_twelve_{_how}"] = StepPhrases(
+        "points of the other curves",
+        (
+            "Mark the same points for the others.",
+            "Mark the same points for the others, between the next lines.",
+            "The same points for the others.",
+        ),
+        "Each circle has the same points in its square.",
+        "Leaving one out.",
+        "pencil",
+    )
 for _how in ("corners", "touching", "joined"):
     FORM[f"forms.more_{_how}"] = StepPhrases(
         "the edges of the others",

@@ -7,7 +7,7 @@ not matter.
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
-from orthopsis.core.things.rectangles.forms import FORMS
+from orthopsis.core.things.rectangles.forms import FORMS, POINTS
 from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES, SPREADS
 from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
 
@@ -25,6 +25,7 @@ RECTANGLES = ThingKind(
         Choice("tall", "how tall each is", SHARES, "three_quarters"),
         Choice("spread", "where each lies", SPREADS, "parts"),
         Choice("form", "which form each has", {name: form.says for name, form in FORMS.items()}, "rectangle"),
+        Choice("points", "through which places curves are drawn", POINTS, "eight"),
         Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
         Length("deep", "how deep they are", 6.0, 0.5, 1000.0),
     ),

@@ -51,6 +51,23 @@ class Side:
         return (x + cos * (start[0] - x) + sin * (end[0] - x), y + cos * (start[1] - y) + sin * (end[1] - y))
 
 
+POINTS = {"eight": "four middles and half diagonals", "twelve": "twelve points"}
+"""Through which places a hand draws a whole circle."""
+
+
+def between_middles(side: Side) -> tuple[Place, Place]:
+    """Return the two places of a curve whose distances from the rectangle's sides are tenths of it.
+
+    With them and the middles a circle has twelve points: 3, 4 and 5 make a right-angled triangle, so what lies 3 and 4
+    tenths aside of the middle lies 5 tenths away (Pythagoras).
+    """
+    (x, y), start, end = CENTRE, PLACES[side.start], PLACES[side.end]
+    return tuple(
+        (x + a * (start[0] - x) + b * (end[0] - x), y + a * (start[1] - y) + b * (end[1] - y))
+        for a, b in ((0.8, 0.6), (0.6, 0.8))
+    )  # type: ignore[return-value]
+
+
 @dataclass(frozen=True, slots=True)
 class Form:
     """A form, by its sides: round the rectangle from its low end at the first edge, or from the middle there."""

@@ -8,7 +8,10 @@ from collections.abc import Iterator
 
 from orthopsis.core.construct.moves import Act, Cross, Curve, Role, Rule, Run
 from orthopsis.core.construct.rounding import turns_of
+from orthopsis.core.plane.arc import Place
 from orthopsis.core.things.rectangles.carried import CarriedShapes
+from orthopsis.core.things.rectangles.forms import between_middles
+from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.solid import family_of, part_name
 
 
@@ -41,6 +44,14 @@ def middle_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:
 
 def _side(shapes: CarriedShapes, number: int, end: str, side: str) -> str:
     return shapes.side_name(number, f"{end}{side}")
+
+
+def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, Place]]:
+    """Yield the places, by name, through which the curves of a form go between the middles, if it has twelve."""
+    for side in shapes.form.sides if shapes.has_twelve else ():
+        if side.pole:
+            for i, place in enumerate(between_middles(side), start=1):
+                yield f"{part_name(number)}.{side.name}.tenth.{i}", within(shapes.layout.rectangles[number], place)
 
 
 def outline_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:

@@ -10,7 +10,7 @@ from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Move, Phase, Role, Rule
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
-from orthopsis.core.things.rectangles.inscribed import middle_acts, outline_acts
+from orthopsis.core.things.rectangles.inscribed import middle_acts, outline_acts, twelve_places
 from orthopsis.core.things.rectangles.relief import edge_acts, front_acts
 from orthopsis.core.things.rectangles.solid import part_name
 
@@ -18,10 +18,17 @@ from orthopsis.core.things.rectangles.solid import part_name
 def recipe(shapes: CarriedShapes) -> list[Move]:
     """Return the hand's moves: the light lines, one form told fully, the others like it; then what stands out."""
     panel, layout = shapes.panel, shapes.layout.rectangles
-    grid = Grid(shapes.values.name, panel, (corner for corners in layout for corner in corners), "face")
+    marked = [corner for corners in layout for corner in corners]
+    marked += [place for number in range(len(layout)) for _, place in twelve_places(shapes, number)]
+    grid = Grid(shapes.values.name, panel, marked, "face")
     moves = [] if panel.is_true else grid.moves()
     how, is_whole = "measured" if panel.is_true else "counted", shapes.form.is_whole
     moves += _each(shapes, "divide", f"_{how}", lambda number: _flat(shapes, grid, number))
+    if shapes.has_twelve:
+        twelve = f"_twelve_{how}"
+        moves += _each(
+            shapes, "divide", twelve, lambda i: [grid.mark(name, place) for name, place in twelve_places(shapes, i)]
+        )
     if not is_whole:
         moves += _inscribed(shapes, "")
     if not shapes.is_flat:

@@ -11,11 +11,13 @@ from orthopsis.core.plane.arc import Place
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.carried import CarriedShapes
+from orthopsis.core.things.rectangles.forms import FORMS
 from orthopsis.core.things.rectangles.layout import ratio_of, taken
 from orthopsis.core.things.rectangles.recipe import recipe
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
 
+CURVED = tuple(name for name, form in FORMS.items() if form.is_curved)
 RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it", "through": "right through it"}
 
 
@@ -24,6 +26,7 @@ class Rectangles(CarriedShapes):
 
     sentence: tuple[Clause, ...] = (
         Clause("{columns} along and {rows} up, each {form}, {wide} of its part wide and {tall} of it tall, {spread}. "),
+        Clause("Curves are drawn through the {points}. ", {"form": CURVED}),
         Clause("Free, taken, free: {along} along the face, {up} up. "),
         Clause("They are {relief}.", {"relief": ("flat",)}),
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),

@@ -88,6 +88,11 @@ class RectangleShapes(Standing):
         return self.values.word("relief") == "flat"
 
     @property
+    def has_twelve(self) -> bool:
+        """Whether its curves are drawn through twelve points of a whole circle."""
+        return self.form.is_curved and self.values.word("points") == "twelve"
+
+    @property
     def is_sunk(self) -> bool:
         """Whether they are sunk into the face or through the body; else they stand out of it, or lie flat."""
         return self.values.word("relief") in ("in", "through")
