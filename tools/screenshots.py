@@ -76,9 +76,12 @@ def desk_patterns(page: Page) -> None:
     page.locator(".handle").first.wait_for()
 
 
-def desk_word(page: Page) -> None:
-    page.goto("/desk/14")
-    page.get_by_label("Move the word: Tide").focus()
+def desk_gate(page: Page) -> None:
+    page.goto("/desk/33")
+    page.locator(".handle").first.wait_for()
+    page.locator("article.thing", has=page.get_by_label("Name of Gate")).click(position={"x": 4, "y": 60})
+    page.locator(".who-hides summary").click()
+    page.get_by_label("Move where they end: Gate").focus()
 
 
 def own_sheets(page: Page) -> None:
@@ -150,7 +153,7 @@ def register(page: Page) -> None:
 
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
-    "desk-letters": desk_letters, "desk-part": desk_part, "desk-word": desk_word,
+    "desk-letters": desk_letters, "desk-part": desk_part, "desk-gate": desk_gate,
     "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-two-points": show_two_points, "shelf": shelf, "show": show,

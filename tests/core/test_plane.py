@@ -75,8 +75,13 @@ def test_a_corner_sees_inside_only_between_its_edges() -> None:
     assert not inside_starts(square, Point(20, 12))[1]
     assert not inside_starts(square, Point(20, 0))[0], "along its own edge is not inside"
     assert inside_starts(square[::-1], Point(20, 12))[3], "whichever way round the outline runs"
-    assert is_inside(square, Point(5, 5))
-    assert not is_inside(square, Point(10, 5)), "on the outline is not inside"
+    corners = [point.xy for point in square]
+    assert is_inside((5, 5), [corners], 0.0)
+    assert not is_inside((10, 5), [corners], 0.0), "on the outline is not inside"
+    assert not is_inside((9.5, 5), [corners], 0.5), "as near to it as that is not inside either"
+    hole = [(4.0, 4.0), (6.0, 4.0), (6.0, 6.0), (4.0, 6.0)]
+    assert not is_inside((5, 5), [corners, hole], 0.0)
+    assert is_inside((3, 5), [corners, hole], 0.0)
 
 
 def test_toward_measures_along_the_direction() -> None:

@@ -4,12 +4,12 @@ from typing import Any, Literal
 
 from pydantic import Field, ValidationError
 
-from orthopsis.core.drawing.answer import Part, Place
+from orthopsis.core.drawing.answer import AnswerPart, Place
 
 Verdict = Literal["fine", "slightly_off", "off", "wrong_point", "cannot_tell", "unexpected"]
 
 
-class PointEstimate(Part):
+class PointEstimate(AnswerPart):
     """Where the student's lines really meet, how sure that is, and where they should."""
 
     at: Place
@@ -18,7 +18,7 @@ class PointEstimate(Part):
     lines: int
 
 
-class JudgedLine(Part):
+class JudgedLine(AnswerPart):
     """One drawn line; one to a point runs from the corner where it begins.
 
     ``miss_mm`` is how far it passes from its point (for level and upright lines: how far its ends differ),
@@ -37,7 +37,7 @@ class JudgedLine(Part):
     aims_at: str = ""
 
 
-class Finding(Part):
+class Finding(AnswerPart):
     """Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave.
 
     ``line``: how the line it is about is called, where it is about one.
@@ -52,7 +52,7 @@ class Finding(Part):
     line: str = ""
 
 
-class FaceGrey(Part):
+class FaceGrey(AnswerPart):
     """How dark a face is on the sheet: 0 as the paper beside it, 1 black; ``direction``: which way it faces."""
 
     thing: str
@@ -61,7 +61,7 @@ class FaceGrey(Part):
     darkness: float
 
 
-class Checked(Part):
+class Checked(AnswerPart):
     """The judgement of one sheet.
 
     ``greys``: of faces, where they were measured. ``made_by``: the version of Orthopsis that judged, empty where

@@ -28,7 +28,7 @@ NO_CROSSING = 1e-7
 
 
 @dataclass(frozen=True, slots=True)
-class Outline:
+class CarriedOutline:
     """An outline on a face.
 
     Attributes:
@@ -102,7 +102,7 @@ class Outline:
         return {corner: name for name, corners in self.part_corners for corner in corners}
 
     @property
-    def block_form(self) -> "Outline":
+    def block_form(self) -> "CarriedOutline":
         """The outline without its curves, from which the hand starts."""
         return replace(self, rounded={}, arcs={}) if self.rounded else self
 
@@ -146,7 +146,7 @@ def loops_of(sizes: Sequence[int]) -> tuple[tuple[int, ...], ...]:
     return tuple(result)
 
 
-def guided_corners(outline: Outline) -> list[int]:
+def guided_corners(outline: CarriedOutline) -> list[int]:
     """Return the corners that can have a guide line: from there it does not run across the thing's own front."""
     result = []
     for number, loop in enumerate(outline.loops):
@@ -159,7 +159,7 @@ def guided_corners(outline: Outline) -> list[int]:
     return result
 
 
-def front_moves(outline: Outline, breath: str, mark: Callable[[int], list[Act]]) -> list[Move]:
+def front_moves(outline: CarriedOutline, breath: str, mark: Callable[[int], list[Act]]) -> list[Move]:
     """Return the moves that mark the corners of the outline and draw it, part by part.
 
     Args:
@@ -175,7 +175,7 @@ def front_moves(outline: Outline, breath: str, mark: Callable[[int], list[Act]])
     return moves
 
 
-def guide_moves(outline: Outline, guided: Sequence[int], breath: str) -> list[Move]:
+def guide_moves(outline: CarriedOutline, guided: Sequence[int], breath: str) -> list[Move]:
     """Return the light lines to the vanishing point, each as far as the hand goes; unseen ones for the rest."""
     n, part_of, stops = outline.full, outline.part_of, _crossed(outline, guided)
     moves = []
@@ -190,7 +190,7 @@ def guide_moves(outline: Outline, guided: Sequence[int], breath: str) -> list[Mo
     return moves
 
 
-def _crossed(outline: Outline, guided: Sequence[int]) -> dict[int, list[int]]:
+def _crossed(outline: CarriedOutline, guided: Sequence[int]) -> dict[int, list[int]]:
     """Return for each guided corner the edges that its line to the point may meet: their ends lie on both sides."""
     corners, edges = outline.corners, outline.edges
     row = {corner: i for i, corner in enumerate(corners)}
@@ -211,7 +211,7 @@ Fallback = Callable[[int], list[Move]]
 """From a corner that nothing leads to, to the moves that make its back corner."""
 
 
-def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback: Fallback | None) -> list[Move]:
+def back_moves(outline: CarriedOutline, known: Sequence[int], shown: set[int], fallback: Fallback | None) -> list[Move]:
     """Return the moves that make all back corners and back edges.
 
     Args:
@@ -229,7 +229,7 @@ def back_moves(outline: Outline, known: Sequence[int], shown: set[int], fallback
 
 
 def _back_of_part(
-    outline: Outline, part: str, corners: Sequence[int], known: Sequence[int], shown: set[int], ways: "_Ways",
+    outline: CarriedOutline, part: str, corners: Sequence[int], known: Sequence[int], shown: set[int], ways: "_Ways",
     fallback: Fallback | None,
 ) -> list[Move]:  # fmt: skip
     """Return the moves of one part; it begins at a known corner of its own, else at one of the part before it."""
@@ -259,7 +259,7 @@ def _back_of_part(
     return moves
 
 
-def _step(outline: Outline, here: int, there: int, edge: int | None, part: str, *, is_told: bool) -> Move:
+def _step(outline: CarriedOutline, here: int, there: int, edge: int | None, part: str, *, is_told: bool) -> Move:
     n, family = outline.full, outline.family(here, there)
     makes = n(f"back.edge.{edge}") if edge is not None else n(f"construction.{here}.{there}")
     role: Role = "edge" if is_told else "unseen"
@@ -279,7 +279,7 @@ CLEAR_LINE = (False, 1)
 class _Ways:
     """From which known corner to which new one the hand goes next: a clear crossing first, edges first."""
 
-    def __init__(self, outline: Outline, *, any_way: bool) -> None:
+    def __init__(self, outline: CarriedOutline, *, any_way: bool) -> None:
         self.outline = outline
         self.edges = {frozenset(pair): pair[0] for pair in outline.edges}
         self._beside: dict[int, list[int]] = {corner: [] for corner in outline.corners}

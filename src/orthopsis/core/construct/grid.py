@@ -8,7 +8,7 @@ from collections.abc import Iterable
 
 from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Offset, Rule, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.tolerance import SAME_SHARE
 
 
@@ -20,7 +20,7 @@ class Grid:
         columns: shares of the way along at which there are lines like the first edge.
     """
 
-    def __init__(self, thing: str, panel: Panel, places: Iterable[Place], told_as: str = "divide") -> None:
+    def __init__(self, thing: str, panel: Panel, places: Iterable[FacePlace], told_as: str = "divide") -> None:
         self._thing, self._panel, self._told_as = thing, panel, told_as
         marked = list(places)
         self.columns = _inner(along for along, _ in marked)
@@ -46,7 +46,7 @@ class Grid:
             acts.append(Run(line, foot, mark, panel.up.family, panel.bottom, "construction"))
         return told + [self._move("columns", act) for act in acts]
 
-    def mark(self, name: str, place: Place) -> Cross | Offset:
+    def mark(self, name: str, place: FacePlace) -> Cross | Offset:
         """Return the act that marks a place under a name within the thing: by ruler on a face that is drawn true."""
         along, up = place
         if self._panel.is_true:

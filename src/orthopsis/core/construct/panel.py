@@ -12,7 +12,7 @@ from typing import Literal
 import numpy as np
 
 from orthopsis.core.construct.moves import Act
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -45,7 +45,7 @@ class PartCorner:
     """A corner of a part of a face: its full name, its share along and up, its place on the page, mm."""
 
     name: str
-    place: Place
+    place: FacePlace
     at: Point
 
 
@@ -173,7 +173,7 @@ class Panel:
         """How long the first edge is on the page, mm."""
         return distance(self.page[0], self.page[3])
 
-    def places(self, shares: Iterable[Place]) -> Array:
+    def places(self, shares: Iterable[FacePlace]) -> Array:
         """Return where places on it are in the world, shape (n, 3), mm."""
         flat = np.array(list(shares), dtype=float).reshape(-1, 2)
         along, up = np.array(self.axes)

@@ -11,9 +11,9 @@ import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
-from orthopsis.core.construct.carry import Outline
+from orthopsis.core.construct.carry import CarriedOutline
 from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Touch
-from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, Place
+from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, FacePlace
 from orthopsis.core.plane.homogeneous import unit_toward
 from orthopsis.core.plane.tolerance import SAME_SHARE
 
@@ -39,13 +39,13 @@ class Node:
     """
 
     name: str
-    flat: Place
+    flat: FacePlace
     corner: int
     angle: float | None = None
     is_sharp: bool = True
 
 
-def nodes(outline: Outline) -> list[list[Node]]:
+def nodes(outline: CarriedOutline) -> list[list[Node]]:
     """Return the corners of the rounded outline, loop by loop."""
     result = []
     for loop in outline.loops:
@@ -59,7 +59,7 @@ def nodes(outline: Outline) -> list[list[Node]]:
     return result
 
 
-def _curve_nodes(outline: Outline, corner: int) -> list[Node]:
+def _curve_nodes(outline: CarriedOutline, corner: int) -> list[Node]:
     rounding = outline.rounded[corner]
     turns = [("start", 0.0), *_turns(outline, corner), ("end", QUARTER_RAD)]
     touching = outline.arcs[corner].touches(outline.goal) if rounding.is_convex else []
@@ -82,12 +82,12 @@ def _apart(found: list[Node]) -> list[Node]:
     ]
 
 
-def touches(outline: Outline, corner: int) -> list[float]:
+def touches(outline: CarriedOutline, corner: int) -> list[float]:
     """Return where lines to the vanishing point touch a curve from outside the shape, between its ends, rad."""
     return outline.arcs[corner].touches_between(outline.goal) if outline.rounded[corner].is_convex else []
 
 
-def _turns(outline: Outline, corner: int) -> list[tuple[str, float]]:
+def _turns(outline: CarriedOutline, corner: int) -> list[tuple[str, float]]:
     """Return the inner corners of a curve's pieces by name, with their angles, in order."""
     return turns_of(touches(outline, corner))
 
@@ -103,7 +103,7 @@ def turns_of(touching: Sequence[float]) -> list[tuple[str, float]]:
     return sorted([*apart, *((f"touch.{i}", a) for i, a in enumerate(touching, start=1))], key=lambda turn: turn[1])
 
 
-def round_moves(outline: Outline, shown: set[int], mark: Callable[[str, Place], Act]) -> list[Move]:
+def round_moves(outline: CarriedOutline, shown: set[int], mark: Callable[[str, FacePlace], Act]) -> list[Move]:
     """Return the moves that round the front, carry the curves back, and join them where the ruler touches them.
 
     Args:
@@ -120,7 +120,7 @@ def round_moves(outline: Outline, shown: set[int], mark: Callable[[str, Place], 
     return moves
 
 
-def _front_curve(outline: Outline, corner: int, mark: Callable[[str, Place], Act]) -> list[Move]:
+def _front_curve(outline: CarriedOutline, corner: int, mark: Callable[[str, FacePlace], Act]) -> list[Move]:
     rounding, name = outline.rounded[corner], f"front.round.{corner}"
     told = [mark(f"{name}.start", rounding.start), mark(f"{name}.end", rounding.end)]
     return [
@@ -130,7 +130,7 @@ def _front_curve(outline: Outline, corner: int, mark: Callable[[str, Place], Act
     ]
 
 
-def _curve(outline: Outline, end: str, corner: int, role: Role) -> Curve:
+def _curve(outline: CarriedOutline, end: str, corner: int, role: Role) -> Curve:
     def full(part: str) -> str:
         return outline.full(f"{end}.round.{corner}.{part}")
 
@@ -139,7 +139,7 @@ def _curve(outline: Outline, end: str, corner: int, role: Role) -> Curve:
     return Curve(name, full("start"), pole, full("end"), full("centre"), marks, role)
 
 
-def _back_curve(outline: Outline, corner: int, *, is_told: bool) -> list[Move]:
+def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[Move]:
     breath = "back.rounded" if is_told else ""
     name, edges = f"back.round.{corner}", {"start": outline.rounded[corner].before, "end": corner}
     guides = {part: _guide(outline, corner, part, "construction" if is_told else "unseen") for part in edges}
@@ -169,13 +169,13 @@ def _back_curve(outline: Outline, corner: int, *, is_told: bool) -> list[Move]:
     ]
 
 
-def _ways(outline: Outline, corner: int) -> dict[str, Family]:
+def _ways(outline: CarriedOutline, corner: int) -> dict[str, Family]:
     """Return how the line between the centre and each end of a curve runs: like the edge at the other end."""
     after = dict(outline.edges)[corner]
     return {"start": outline.family(corner, after), "end": outline.family(outline.rounded[corner].before, corner)}
 
 
-def _clear(outline: Outline, corner: int) -> dict[str, float]:
+def _clear(outline: CarriedOutline, corner: int) -> dict[str, float]:
     """Return the sine of the angle between the line to the vanishing point and the edge at each end of a curve."""
     ways, goals, pole = _ways(outline, corner), dict((outline.across, outline.up)), outline.arcs[corner].pole
     aim = unit_toward(pole, outline.goal)
@@ -186,7 +186,7 @@ def _clear(outline: Outline, corner: int) -> dict[str, float]:
     return result
 
 
-def _clear_at_centre(outline: Outline, corner: int) -> dict[str, float]:
+def _clear_at_centre(outline: CarriedOutline, corner: int) -> dict[str, float]:
     """Return the sine of the angle under which the line from each end to the curve's centre meets the centre's line."""
     goals, centre = dict((outline.across, outline.up)), outline.arcs[corner].centre
     aim, result = unit_toward(centre, outline.goal), {}
@@ -196,7 +196,7 @@ def _clear_at_centre(outline: Outline, corner: int) -> dict[str, float]:
     return result
 
 
-def _touching(outline: Outline, corner: int) -> list[Move]:
+def _touching(outline: CarriedOutline, corner: int) -> list[Move]:
     moves = []
     for number in range(len(touches(outline, corner))):
         part = f"touch.{number + 1}"
@@ -210,10 +210,10 @@ def _touching(outline: Outline, corner: int) -> list[Move]:
     return moves
 
 
-def _guide(outline: Outline, corner: int, part: str, role: Role) -> RuleToPoint | Run:
+def _guide(outline: CarriedOutline, corner: int, part: str, role: Role) -> RuleToPoint | Run:
     name = f"round.{corner}.{part}"
     return outline.aim(f"guide.{name}", outline.full(f"front.{name}"), outline.page[corner], role)
 
 
-def _move(outline: Outline, breath: str, act: Act) -> Move:
+def _move(outline: CarriedOutline, breath: str, act: Act) -> Move:
     return Move("round", outline.thing, breath, act)

@@ -14,7 +14,7 @@ Place = tuple[float, float]
 Role = Literal["edge", "detail", "guide", "construction", "shadow"]
 
 
-class Part(BaseModel):
+class AnswerPart(BaseModel):
     """Base of all parts of an answer."""
 
     model_config = ConfigDict(
@@ -22,7 +22,7 @@ class Part(BaseModel):
     )
 
 
-class SheetSize(Part):
+class SheetSize(AnswerPart):
     """The paper."""
 
     width_mm: float
@@ -33,7 +33,7 @@ class SheetSize(Part):
     """Where the sheet is folded, mm from the left edge."""
 
 
-class DrawnLine(Part):
+class DrawnLine(AnswerPart):
     """A line of the drawing.
 
     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
@@ -56,7 +56,7 @@ class DrawnLine(Part):
     bend: list[Place] = []
 
 
-class TonedFace(Part):
+class TonedFace(AnswerPart):
     """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
 
     ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
@@ -70,7 +70,7 @@ class TonedFace(Part):
     direction: str = ""
 
 
-class HandlePlace(Part):
+class HandlePlace(AnswerPart):
     """A point that can be dragged; ``shape`` tells its sign: a place, a size, a point on a line, or a corner.
 
     ``reads``: where it is, in the class's units; empty while a hand drags.
@@ -84,7 +84,7 @@ class HandlePlace(Part):
     shape: Literal["place", "size", "point", "corner"] = "point"
 
 
-class MeasureMark(Part):
+class MeasureMark(AnswerPart):
     """A length shown on the sheet, between two points; ``about`` is what it is a length of."""
 
     path: str
@@ -94,7 +94,7 @@ class MeasureMark(Part):
     text: str
 
 
-class Aim(Part):
+class Aim(AnswerPart):
     """A point that lines run to: a vanishing point, or an aid such as a distance or measuring point.
 
     ``reads``: how far over or under the eye level it lies, in the class's units; empty for one that lies on it.
@@ -107,7 +107,7 @@ class Aim(Part):
     reads: str = ""
 
 
-class TapedStrip(Part):
+class TapedStrip(AnswerPart):
     """A strip of paper taped to a side of the sheet; lower left corner and size, and the points it carries, by name."""
 
     side: str
@@ -117,7 +117,7 @@ class TapedStrip(Part):
     height_mm: float
 
 
-class Picture(Part):
+class Picture(AnswerPart):
     """What dragging needs: the drawing without steps and advice."""
 
     sheet: SheetSize
@@ -137,21 +137,21 @@ StepAct = Literal["earlier", "later", "join", "part", "split", "whole", "extra",
 made extra and required again, left out, told in the teacher's words and in its own again."""
 
 
-class ScaleMark(Part):
+class ScaleMark(AnswerPart):
     """A place on a scale, and what is read there."""
 
     at: Place
     text: str
 
 
-class Scale(Part):
+class Scale(AnswerPart):
     """Measures, or counted light lines, along one side of what a step draws; ``side`` of it the texts stand."""
 
     side: Literal["below", "left", "right"]
     marks: list[ScaleMark]
 
 
-class Step(Part):
+class Step(AnswerPart):
     """One step of the work (a fact, not a caption).
 
     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
@@ -185,14 +185,14 @@ class Step(Part):
     tones: bool
 
 
-class CureEdit(Part):
+class CureEdit(AnswerPart):
     """One value that a cure changes."""
 
     path: str
     value: float | str
 
 
-class Cure(Part):
+class Cure(AnswerPart):
     """Something that would help, ready to be tried; where ``is_sought`` its edits are looked for when it is asked."""
 
     text: str
@@ -200,7 +200,7 @@ class Cure(Part):
     is_sought: bool = False
 
 
-class Advice(Part):
+class Advice(AnswerPart):
     """Something that will look wrong or be hard to draw, with number, limit, and cures; ``cure`` says the first."""
 
     code: str
@@ -214,14 +214,14 @@ class Advice(Part):
     cures: list[Cure]
 
 
-class PlaceOption(Part):
+class PlaceOption(AnswerPart):
     """One choice of a place."""
 
     value: str
     text: str
 
 
-class SentencePiece(Part):
+class SentencePiece(AnswerPart):
     """Plain words, or a place whose value is edited where it stands.
 
     A ``thing`` is chosen among the other things of the exercise; ``options`` then holds only what else may be chosen.
@@ -239,7 +239,7 @@ class SentencePiece(Part):
     hint: str = ""
 
 
-class Sentence(Part):
+class Sentence(AnswerPart):
     """One sentence of the exercise in words: what it is about, and which one, where there are several of these."""
 
     about: str
@@ -249,14 +249,14 @@ class Sentence(Part):
     pieces: list[SentencePiece]
 
 
-class LeftOut(Part):
+class LeftOut(AnswerPart):
     """A step that is not told."""
 
     key: str
     title: str
 
 
-class HidesLine(Part):
+class HidesLine(AnswerPart):
     """Two things whose pictures lie over each other, by number: the first stands before the second, and why.
 
     Each stands for all that hangs together with it. ``is_said``: the teacher has said so.

@@ -8,10 +8,10 @@ from typing import TypeVar
 
 from orthopsis.core.drawing.answer import (
     Aim,
+    AnswerPart,
     DrawnLine,
     HandlePlace,
     MeasureMark,
-    Part,
     Picture,
     Place,
     TapedStrip,
@@ -22,7 +22,7 @@ Item = TypeVar("Item")
 Key = TypeVar("Key", int, str)
 
 
-class PictureChange(Part):
+class PictureChange(AnswerPart):
     """What is other in a picture than in the one before it; the sheet is the same, and the named points are left out.
 
     Of lines, faces, handles and measures there are those that are new or other: each takes the place of the one with

@@ -23,7 +23,7 @@ from orthopsis.core.plane.tolerance import SAME_LINE
 QUARTER_RAD = math.pi / 2
 SAME_ANGLE_RAD = 1e-3
 """Places of a curve nearer than this angle are one."""
-Place = tuple[float, float]
+FacePlace = tuple[float, float]
 """Across and up on a face."""
 
 
@@ -40,13 +40,13 @@ class Rounding:
 
     corner: int
     before: int
-    start: Place
-    pole: Place
-    end: Place
-    centre: Place
+    start: FacePlace
+    pole: FacePlace
+    end: FacePlace
+    centre: FacePlace
     is_convex: bool
 
-    def at(self, angle_rad: float) -> Place:
+    def at(self, angle_rad: float) -> FacePlace:
         """Return the place at an angle of the quarter, 0 at the start, a right angle at the end."""
         cos, sin, (x, y) = math.cos(angle_rad), math.sin(angle_rad), self.centre
         return (
@@ -54,7 +54,7 @@ class Rounding:
             y + cos * (self.start[1] - y) + sin * (self.end[1] - y),
         )
 
-    def mapped(self, to: Callable[[Place], Place]) -> "Rounding":
+    def mapped(self, to: Callable[[FacePlace], FacePlace]) -> "Rounding":
         """Return it with its places in other coordinates of the face."""
         return Rounding(
             self.corner, self.before, to(self.start), to(self.pole), to(self.end), to(self.centre), self.is_convex

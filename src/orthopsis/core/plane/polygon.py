@@ -4,7 +4,7 @@ Polygons are sequences of finite page points in order round the outline, either 
 """
 
 import math
-from collections.abc import Sequence
+from collections.abc import Iterable, Sequence
 
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.tolerance import INSIDE_MM
@@ -42,15 +42,23 @@ def _starts_inside(here: Point, following: Point, before: Point, goal: Point) ->
     return slack < angle < opening - slack
 
 
-def is_inside(outline: Sequence[Point], point: Point) -> bool:
-    """Tell whether a finite point lies inside the outline; a point on the outline does not."""
+def is_inside(at: tuple[float, float], loops: Iterable[Sequence[tuple[float, float]]], clear: float) -> bool:
+    """Tell whether a place lies inside an outline and outside its holes.
+
+    Args:
+        loops: the outline and its holes, each either way round.
+        clear: what lies as near to an edge as this, or nearer, is not inside; in the unit of the places.
+
+    Source: a ray crosses the edges about a place inside an odd number of times (textbook; from memory).
+    """
+    x, y = at
     inside = False
-    x, y = point.xy
-    for a, b in zip(outline, [*outline[1:], outline[0]], strict=True):
-        if _gap(a, b, x, y) <= INSIDE_MM:
-            return False
-        if (a.y > y) != (b.y > y) and x < a.x + (y - a.y) * (b.x - a.x) / (b.y - a.y):
-            inside = not inside
+    for loop in loops:
+        for (ax, ay), (bx, by) in zip(loop, (*loop[1:], loop[0]), strict=True):
+            if _gap((ax, ay), (bx, by), at) <= clear:
+                return False
+            if (ay > y) != (by > y) and x < ax + (y - ay) * (bx - ax) / (by - ay):
+                inside = not inside
     return inside
 
 
@@ -61,8 +69,8 @@ def _turn(first: tuple[float, float], second: tuple[float, float]) -> float:
     return math.atan2(cross, dot) % math.tau
 
 
-def _gap(a: Point, b: Point, x: float, y: float) -> float:
-    dx, dy = b.x - a.x, b.y - a.y
+def _gap(a: tuple[float, float], b: tuple[float, float], at: tuple[float, float]) -> float:
+    (ax, ay), (x, y), dx, dy = a, at, b[0] - a[0], b[1] - a[1]
     square = dx * dx + dy * dy
-    share = 0.0 if square == 0 else max(0.0, min(1.0, ((x - a.x) * dx + (y - a.y) * dy) / square))
-    return math.hypot(a.x + share * dx - x, a.y + share * dy - y)
+    share = 0.0 if square == 0 else max(0.0, min(1.0, ((x - ax) * dx + (y - ay) * dy) / square))
+    return math.hypot(ax + share * dx - x, ay + share * dy - y)

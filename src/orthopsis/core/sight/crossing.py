@@ -9,6 +9,7 @@ from collections.abc import Sequence
 
 import numpy as np
 
+from orthopsis.core.plane.polygon import is_inside
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.view.eye import Array
 
@@ -48,15 +49,5 @@ def _pierces(one: Seen, two: Seen) -> bool:
 def _is_inside(at: Array, loops: list[Array], normal: Array) -> bool:
     """Tell whether a point of a face's plane lies inside its outline and outside its holes, clear of the edges."""
     keep = [axis for axis in range(3) if axis != int(np.argmax(np.abs(normal)))]
-    x, y = at[keep]
-    inside = False
-    for loop in loops:
-        flat = loop[:, keep]
-        for (ax, ay), (bx, by) in zip(flat, np.roll(flat, -1, axis=0), strict=True):
-            dx, dy = bx - ax, by - ay
-            share = np.clip(((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy), 0, 1)
-            if np.hypot(ax + share * dx - x, ay + share * dy - y) < DEEP_MM:
-                return False
-            if (ay > y) != (by > y) and x < ax + (y - ay) * dx / dy:
-                inside = not inside
-    return inside
+    x, y = at[keep].tolist()
+    return is_inside((x, y), [[(p, q) for p, q in loop[:, keep].tolist()] for loop in loops], DEEP_MM)

@@ -13,7 +13,8 @@ from collections.abc import Iterator
 from functools import lru_cache
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import Place, Rounding
+from orthopsis.core.plane.arc import FacePlace, Rounding
+from orthopsis.core.plane.polygon import is_inside
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import MM_PER, Units
 from orthopsis.core.sheet.ruler import round_to
@@ -63,7 +64,7 @@ def _on_mark(corner: Corner, division_mm: float) -> Corner:
     return (x, y) if not rounding else (x, y, *(max(mm, division_mm) for mm in rounding))  # type: ignore[return-value]
 
 
-def with_corner(outline: Outline, number: int, place: Place) -> Outline:
+def with_corner(outline: Outline, number: int, place: FacePlace) -> Outline:
     """Return the outline with its corner of that number, counted from 1 loop by loop, at another place."""
     start, loops = 1, list[Loop]()
     for loop in outline:
@@ -114,7 +115,7 @@ def _rounding(number: int, before: int, a: Corner, corner: tuple[float, float, f
     return Rounding(number, before, start, (x, y), end, centre, _turn(a, corner, b) > 0)
 
 
-def _begin(corner: Corner, other: Corner, level: float, upright: float) -> Place:
+def _begin(corner: Corner, other: Corner, level: float, upright: float) -> FacePlace:
     """Return where on the edge to another corner a rounding begins."""
     across, up = other[0] - corner[0], other[1] - corner[1]
     if abs(across) > abs(up):
@@ -243,12 +244,7 @@ def _fold(first: tuple[Corner, Corner], second: tuple[Corner, Corner]) -> bool:
 
 
 def _is_inside(corner: Corner, loop: Loop) -> bool:
-    x, y = corner[:2]
-    inside = False
-    for a, b in sides(loop):
-        if (a[1] > y) != (b[1] > y) and x < a[0] + (y - a[1]) * (b[0] - a[0]) / (b[1] - a[1]):
-            inside = not inside
-    return inside
+    return is_inside(corner[:2], [[other[:2] for other in loop]], -1.0)
 
 
 def parse_outline(text: str, units: Units) -> Outline:

@@ -5,14 +5,13 @@ from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
 from orthopsis.core.things.gable import GABLE_ROOF
-from orthopsis.core.things.lettering import LETTERING
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.row import ROW
+from orthopsis.core.things.sign import SIGN
 
 KINDS: dict[str, ThingKind] = {
-    kind.kind: kind
-    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, LETTERING, PATTERN)
+    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, SIGN, PATTERN)
 }

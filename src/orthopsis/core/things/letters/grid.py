@@ -14,7 +14,7 @@ import math
 import re
 from dataclasses import dataclass
 
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.outline import Corner, Loop, Outline, signed_area
 
 _NODE = r"([a-k])([\dkmnuxyzvtpq])"
@@ -43,7 +43,7 @@ class Measures:
     middle_up: float
 
 
-class Grid:
+class LetterGrid:
     """The columns and rows of a letter."""
 
     def __init__(self, measures: Measures) -> None:
@@ -86,7 +86,7 @@ class Grid:
             corners.append((x, y, level, upright))
         return tuple(corners)
 
-    def _room(self, token: str, other: str, here: Place, there: Place, *, is_inner: bool) -> float:
+    def _room(self, token: str, other: str, here: FacePlace, there: FacePlace, *, is_inner: bool) -> float:
         """Return how far along an edge a curve begins: as round as there is room, equally thick all along."""
         m = self.measures
         half = m.width / 2
@@ -97,7 +97,7 @@ class Grid:
             return min(most, STRAIGHT_END * room)
         return min(most, room if is_level else room / 2)
 
-    def _place(self, token: str) -> Place:
+    def _place(self, token: str) -> FacePlace:
         match = _TOKEN.match(token)
         if match is None:
             raise ValueError(f"{token} is no place on the grid of a letter")
@@ -109,10 +109,10 @@ class Grid:
             return self._on_line(first, second, match[5])
         return _meet(first, second, self._node(match[6], match[7]), self._node(match[8], match[9]))
 
-    def _node(self, column: str, row: str) -> Place:
+    def _node(self, column: str, row: str) -> FacePlace:
         return (self.columns[column], self.rows[row])
 
-    def _on_line(self, first: Place, second: Place, at: str) -> Place:
+    def _on_line(self, first: FacePlace, second: FacePlace, at: str) -> FacePlace:
         if at in self.columns:
             x = self.columns[at]
             return (x, first[1] + (x - first[0]) * (second[1] - first[1]) / (second[0] - first[0]))
@@ -120,11 +120,11 @@ class Grid:
         return (first[0] + (y - first[1]) * (second[0] - first[0]) / (second[1] - first[1]), y)
 
 
-def _turns_right(a: Place, b: Place, c: Place) -> bool:
+def _turns_right(a: FacePlace, b: FacePlace, c: FacePlace) -> bool:
     return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0]) < 0
 
 
-def _meet(a: Place, b: Place, c: Place, d: Place) -> Place:
+def _meet(a: FacePlace, b: FacePlace, c: FacePlace, d: FacePlace) -> FacePlace:
     (px, py), (rx, ry) = a, (b[0] - a[0], b[1] - a[1])
     sx, sy = d[0] - c[0], d[1] - c[1]
     share = ((c[0] - px) * sy - (c[1] - py) * sx) / (rx * sy - ry * sx)

@@ -5,7 +5,7 @@ from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.letters.alphabet import ACCENTS, ALPHABET, NARROWEST_STROKES, Glyph
-from orthopsis.core.things.letters.grid import Grid, Measures
+from orthopsis.core.things.letters.grid import LetterGrid, Measures
 from orthopsis.core.things.outline import Outline, moved
 
 MOST_LETTERS = 24
@@ -127,11 +127,11 @@ def _draw(character: str, measures: Measures, *, is_round: bool) -> tuple[Outlin
     plain, accent = _parts(character)
     glyph = ALPHABET[plain]
     own = _sized(measures, _width(glyph, measures))
-    outline = Grid(own).outline(glyph.rounded if is_round and glyph.rounded else glyph.block, is_round=is_round)
+    outline = LetterGrid(own).outline(glyph.rounded if is_round and glyph.rounded else glyph.block, is_round=is_round)
     if not accent:
         return outline, own.width
     wide = max(own.width, NARROWEST_STROKES * measures.stroke)
-    mark = Grid(_sized(measures, wide)).outline(ACCENTS[accent], is_round=False)
+    mark = LetterGrid(_sized(measures, wide)).outline(ACCENTS[accent], is_round=False)
     return (*moved(outline, (wide - own.width) / 2, 0.0), *mark), wide
 
 

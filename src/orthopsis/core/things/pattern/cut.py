@@ -9,7 +9,8 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import PartCorner
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
+from orthopsis.core.plane.polygon import is_inside
 from orthopsis.core.plane.tolerance import SAME_SHARE
 
 Loop = Sequence[PartCorner]
@@ -24,7 +25,7 @@ class End:
     side: Side | None = None
 
 
-def pieces(start: Place, end: Place, loops: Sequence[Loop]) -> list[tuple[End, End]]:
+def pieces(start: FacePlace, end: FacePlace, loops: Sequence[Loop]) -> list[tuple[End, End]]:
     """Return the pieces of a line inside an outline with holes; what runs along its edge is left out."""
     ends = [End(0.0), End(1.0)]
     for loop in loops:
@@ -33,19 +34,20 @@ def pieces(start: Place, end: Place, loops: Sequence[Loop]) -> list[tuple[End, E
             if at is not None:
                 ends.append(End(at, side))
     ends.sort(key=lambda e: e.at)
+    rings = [[corner.place for corner in loop] for loop in loops]
     found: list[tuple[End, End]] = []
     for a, b in itertools.pairwise(ends):
-        if b.at - a.at > SAME_SHARE and _is_inside(_between(start, end, (a.at + b.at) / 2), loops):
+        if b.at - a.at > SAME_SHARE and is_inside(_between(start, end, (a.at + b.at) / 2), rings, SAME_SHARE):
             joined = found and found[-1][1].at >= a.at - SAME_SHARE
             found[-1:] = [(found[-1][0], b)] if joined else [*found[-1:], (a, b)]
     return found
 
 
-def _between(start: Place, end: Place, at: float) -> Place:
+def _between(start: FacePlace, end: FacePlace, at: float) -> FacePlace:
     return (start[0] + at * (end[0] - start[0]), start[1] + at * (end[1] - start[1]))
 
 
-def _meets(start: Place, end: Place, side: Side) -> float | None:
+def _meets(start: FacePlace, end: FacePlace, side: Side) -> float | None:
     """Return how far along a line it crosses a side of an outline; none if it does not, or only at its own ends."""
     (ax, ay), (bx, by) = side[0].place, side[1].place
     dx, dy, ex, ey = end[0] - start[0], end[1] - start[1], bx - ax, by - ay
@@ -56,19 +58,3 @@ def _meets(start: Place, end: Place, side: Side) -> float | None:
     aside = ((ax - start[0]) * dy - (ay - start[1]) * dx) / cross
     inner = SAME_SHARE < along < 1 - SAME_SHARE
     return along if inner and -SAME_SHARE <= aside <= 1 + SAME_SHARE else None
-
-
-def _is_inside(at: Place, loops: Sequence[Loop]) -> bool:
-    """Tell whether a place lies inside the outline and outside its holes, clear of all edges."""
-    x, y = at
-    inside = False
-    for loop in loops:
-        for one, two in zip(loop, (*loop[1:], loop[0]), strict=True):
-            (ax, ay), (bx, by) = one.place, two.place
-            dx, dy = bx - ax, by - ay
-            share = min(1.0, max(0.0, ((x - ax) * dx + (y - ay) * dy) / (dx * dx + dy * dy)))
-            if math.hypot(ax + share * dx - x, ay + share * dy - y) < SAME_SHARE:
-                return False
-            if (ay > y) != (by > y) and x < ax + (y - ay) * dx / dy:
-                inside = not inside
-    return inside

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import QUARTER_RAD, Place, Rounding
+from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace, Rounding
 from orthopsis.core.things.division.parts import are_equal, read_parts
 from orthopsis.core.things.pattern.cut import End, pieces
 from orthopsis.core.things.pattern.designs import EACH, Node, Path, paths
@@ -25,11 +25,11 @@ class Spot:
     """A place that a pattern's line starts from or ends at: its name within the thing, and its share of the face."""
 
     name: str
-    place: Place
+    place: FacePlace
 
 
 @dataclass(frozen=True, slots=True)
-class Stroke:
+class PatternLine:
     """A line between two spots before the face's outline cuts it; ``runs`` as its path does."""
 
     name: str
@@ -46,11 +46,11 @@ class Stroke:
 
 
 @dataclass(frozen=True, slots=True)
-class Piece:
+class PatternPiece:
     """What is drawn of a stroke: between two spots, each with the side that cuts it there."""
 
     name: str
-    stroke: Stroke
+    stroke: PatternLine
     start: Spot
     end: Spot
     span: tuple[float, float]
@@ -66,7 +66,7 @@ class Drawn:
     net: "Net"
     look: Look
     quarters: tuple[tuple[str, Spot, Spot], ...]
-    pieces: tuple[Piece, ...]
+    pieces: tuple[PatternPiece, ...]
 
 
 @dataclass(frozen=True, slots=True)
@@ -77,7 +77,7 @@ class Net:
     rows: int
     mark: str
 
-    def place(self, node: Node) -> Place:
+    def place(self, node: Node) -> FacePlace:
         """Return the place of a node."""
         return (node[0] / (2 * self.columns), node[1] / (2 * self.rows))
 
@@ -107,7 +107,7 @@ def drawn(values: Values, first: Panel) -> tuple[Drawn, ...]:
         net = Net(columns, rows, f"{MARK}.{i}" if i else MARK)
         begin = f"{number}." if number else ""
         quarters: list[tuple[str, Spot, Spot]] = []
-        found: list[Piece] = []
+        found: list[PatternPiece] = []
         for k, path in enumerate(paths(look.design, columns, rows)):
             for stroke in _strokes(net, f"{begin}{k}", path, quarters):
                 found += _pieces(stroke, part)
@@ -124,12 +124,12 @@ def _looks(values: Values, panel: Panel, columns: int, rows: int) -> Iterator[Lo
     return different_looks(columns, rows, *(math.hypot(*axis) for axis in panel.axes))
 
 
-def _strokes(net: Net, name: str, path: Path, quarters: list[tuple[str, Spot, Spot]]) -> Iterator[Stroke]:
+def _strokes(net: Net, name: str, path: Path, quarters: list[tuple[str, Spot, Spot]]) -> Iterator[PatternLine]:
     """Yield the strokes of a path; the quarters of curves are noted by the way."""
     for m, (a, b) in enumerate(itertools.pairwise(path.nodes)):
         start, end = net.spot(a), net.spot(b)
         if path.runs != "curve":
-            yield Stroke(f"{name}.{m}", start, end, path.runs)
+            yield PatternLine(f"{name}.{m}", start, end, path.runs)
             continue
         curve = f"{name}.{m}"
         quarters.append((curve, start, end))
@@ -137,7 +137,7 @@ def _strokes(net: Net, name: str, path: Path, quarters: list[tuple[str, Spot, Sp
         inner = [Spot(f"wave.{curve}.{i}", arc.at(QUARTER_RAD * i / FACETS)) for i in range(1, FACETS)]
         for i, (one, two) in enumerate(itertools.pairwise((start, *inner, end))):
             angles = (QUARTER_RAD * i / FACETS, QUARTER_RAD * (i + 1) / FACETS)
-            yield Stroke(f"{curve}.{i}", one, two, "free", curve, angles)
+            yield PatternLine(f"{curve}.{i}", one, two, "free", curve, angles)
 
 
 def rounding(start: Spot, end: Spot) -> Rounding:
@@ -147,16 +147,16 @@ def rounding(start: Spot, end: Spot) -> Rounding:
     return Rounding(0, 0, start.place, pole, end.place, centre, is_convex=True)
 
 
-def _pieces(stroke: Stroke, part: Part) -> Iterator[Piece]:
+def _pieces(stroke: PatternLine, part: Part) -> Iterator[PatternPiece]:
     found = pieces(stroke.start.place, stroke.end.place, part.loops)
     for i, ends in enumerate(found):
         cuts: list[tuple[Spot, tuple[PartCorner, PartCorner]]] = []
         start, to = (_spot(stroke, f"{i}.{which}", end, cuts) for which, end in zip("ab", ends, strict=True))
         span = (stroke.angle(ends[0].at), stroke.angle(ends[1].at))
-        yield Piece(f"line.{stroke.name}.{i}", stroke, start, to, span, tuple(cuts))
+        yield PatternPiece(f"line.{stroke.name}.{i}", stroke, start, to, span, tuple(cuts))
 
 
-def _spot(stroke: Stroke, name: str, end: End, cuts: list[tuple[Spot, tuple[PartCorner, PartCorner]]]) -> Spot:
+def _spot(stroke: PatternLine, name: str, end: End, cuts: list[tuple[Spot, tuple[PartCorner, PartCorner]]]) -> Spot:
     if end.side is None:
         return stroke.start if end.at == 0 else stroke.end
     (ax, ay), (bx, by) = stroke.start.place, stroke.end.place

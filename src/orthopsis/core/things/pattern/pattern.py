@@ -10,11 +10,11 @@ from propcache.api import cached_property
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.plane.arc import QUARTER_RAD, Place
+from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH, Node, dark_fields
-from orthopsis.core.things.pattern.lines import FACETS, MARK, Drawn, Piece, Spot, Stroke, drawn, rounding
+from orthopsis.core.things.pattern.lines import FACETS, MARK, Drawn, PatternLine, PatternPiece, Spot, drawn, rounding
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Field, Standing
 from orthopsis.core.things.values import Values
@@ -76,13 +76,13 @@ class Pattern(Standing):
         return tuple(result)
 
 
-def _edge(panel: Panel, piece: Piece) -> Edge:
+def _edge(panel: Panel, piece: PatternPiece) -> Edge:
     curve = piece.stroke.curve
     name, angles = (f"curve.{curve}", piece.span) if curve else (piece.name, None)
     return Edge(name, piece.start.name, piece.end.name, _family(panel, piece.stroke), angles)
 
 
-def _family(panel: Panel, stroke: Stroke) -> str:
+def _family(panel: Panel, stroke: PatternLine) -> str:
     return {"along": panel.along.family, "up": panel.up.family}.get(stroke.runs, "free")
 
 
@@ -107,7 +107,7 @@ def _moves(values: Values, done: Sequence[Drawn]) -> list[Move]:
     return moves
 
 
-def _nodes(done: Sequence[Drawn]) -> dict[str, Place]:
+def _nodes(done: Sequence[Drawn]) -> dict[str, FacePlace]:
     """Return the crossings that are needed, by name."""
     strokes = [piece.stroke for one in done for piece in one.pieces]
     spots = [spot for stroke in strokes for spot in (stroke.start, stroke.end)]
@@ -126,7 +126,7 @@ def _quarter(values: Values, grid: Grid, curve: str, start: Spot, end: Spot) -> 
     return [*told, ("", Curve(n(f"curve.{curve}"), *ends, marks, "unseen"))]
 
 
-def _piece(values: Values, panel: Panel, piece: Piece, breath: str) -> list[tuple[str, Act]]:
+def _piece(values: Values, panel: Panel, piece: PatternPiece, breath: str) -> list[tuple[str, Act]]:
     """Return the acts that draw a piece; where sides of the outline cut it, these lines are there already."""
     n, told = values.full, list[tuple[str, Act]]()
     line = n(f"stroke.{piece.stroke.name}")
@@ -147,9 +147,9 @@ def _dark(one: Drawn) -> list[shapely.Geometry]:
     return [shapely.make_valid(shapely.Polygon(_boundary(one, outline))) for outline in outlines]
 
 
-def _boundary(one: Drawn, outline: Sequence[Node]) -> list[Place]:
+def _boundary(one: Drawn, outline: Sequence[Node]) -> list[FacePlace]:
     """Return the corners of a field; what runs from foot to crest of a wave follows the wave."""
-    places: list[Place] = []
+    places: list[FacePlace] = []
     for a, b in itertools.pairwise((*outline, outline[0])):
         start, end = one.net.spot(a), one.net.spot(b)
         places.append(start.place)

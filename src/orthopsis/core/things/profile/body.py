@@ -5,11 +5,11 @@ from functools import partial
 
 import numpy as np
 
-from orthopsis.core.construct.carry import Outline
+from orthopsis.core.construct.carry import CarriedOutline
 from orthopsis.core.construct.moves import Act, Move
 from orthopsis.core.construct.panel import Part, PartCorner
 from orthopsis.core.construct.rounding import Node, nodes, round_moves
-from orthopsis.core.plane.arc import QUARTER_RAD, Place
+from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import pieces_alone
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
@@ -24,7 +24,7 @@ Places = Callable[[Array], Array]
 """From places on the front, shape (n, 2), to the world, shape (n, 3)."""
 
 
-def body(outline: Outline, places: Places, carried: Array, turned: Turned, front_turned: str) -> Solid:
+def body(outline: CarriedOutline, places: Places, carried: Array, turned: Turned, front_turned: str) -> Solid:
     """Return the solid between the front, where ``places`` puts it, and the same carried by a world vector."""
     loops = nodes(outline)
     every = [node for loop in loops for node in loop]
@@ -34,7 +34,7 @@ def body(outline: Outline, places: Places, carried: Array, turned: Turned, front
     return Solid(Topology(names, faces, _edges(outline, loops)), np.vstack((front, front + carried)))
 
 
-def _ends(outline: Outline, loops: list[list[Node]], front_turned: str) -> Iterator[Face]:
+def _ends(outline: CarriedOutline, loops: list[list[Node]], front_turned: str) -> Iterator[Face]:
     """Yield the front and back of each piece."""
     fronts = [tuple(f"front.{node.name}" for node in loop) for loop in loops]
     backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in loops]
@@ -51,7 +51,7 @@ def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
         yield Face(f"side.{a.name}", corners, turned(by - ay, ax - bx), is_curved=_is_curve(a, b))
 
 
-def _edges(outline: Outline, loops: list[list[Node]]) -> tuple[Edge, ...]:
+def _edges(outline: CarriedOutline, loops: list[list[Node]]) -> tuple[Edge, ...]:
     result = []
     for end in ("front", "back"):
         for a, b in _pairs(loops):
@@ -79,7 +79,7 @@ def _pairs(loops: list[list[Node]]) -> Iterator[tuple[Node, Node]]:
         yield from zip(loop, (*loop[1:], loop[0]), strict=True)
 
 
-def parts_of(outline: Outline, on_panel: Callable[[Place], Place]) -> tuple[Part, ...]:
+def parts_of(outline: CarriedOutline, on_panel: Callable[[FacePlace], FacePlace]) -> tuple[Part, ...]:
     """Return what a shape covers of its face, part by part, as a pattern needs it.
 
     Args:
@@ -101,12 +101,12 @@ def _front_name(piece: int) -> str:
     return f"front.{piece + 1}" if piece else "front"
 
 
-def _corner(outline: Outline, node: Node, on_panel: Callable[[Place], Place]) -> PartCorner:
+def _corner(outline: CarriedOutline, node: Node, on_panel: Callable[[FacePlace], FacePlace]) -> PartCorner:
     at = outline.page[node.corner] if node.angle is None else outline.arcs[node.corner].at(node.angle)
     return PartCorner(outline.full(f"front.{node.name}"), on_panel(node.flat), at)
 
 
-def corner_handles(outline: Outline, drag: Callable[[int, Point], Mapping[str, Value]]) -> Mapping[str, Handle]:
+def corner_handles(outline: CarriedOutline, drag: Callable[[int, Point], Mapping[str, Value]]) -> Mapping[str, Handle]:
     """Return the handles of the corners of an outline, each of which can be dragged."""
     return {
         f"corner_{number}": Handle(f"Move corner {number}", at, ("outline",), partial(drag, number), "corner")
@@ -126,8 +126,9 @@ def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: boo
 
 
 def rounded_moves(
-    outline: Outline, solid: Solid, setting: Setting, mark: Callable[[str, Place], Act], *, is_see_through: bool
-) -> list[Move]:
+    outline: CarriedOutline, solid: Solid, setting: Setting, mark: Callable[[str, FacePlace], Act], *,
+    is_see_through: bool,
+) -> list[Move]:  # fmt: skip
     """Return the moves that round a shape that stands there in its block form; none if it has no round corner."""
     if not outline.rounded:
         return []

@@ -9,7 +9,7 @@ from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.box import sides
 from orthopsis.core.things.box.block import Block, Role, other
@@ -67,18 +67,18 @@ class Cut:
         """Return which words say a part of the work."""
         return _TOLD[what][self.is_level + self.is_upright]
 
-    def on_panel(self, place: Place) -> Place:
+    def on_panel(self, place: FacePlace) -> FacePlace:
         """Return a place as the face counts it, or back."""
         return (1 - place[0] if self.is_flipped else place[0], place[1])
 
-    def end(self, place: Place) -> str | None:
+    def end(self, place: FacePlace) -> str | None:
         """Return the line of the block's back where a line from a place on the rim ends; none inside the face."""
         along, up = self.on_panel(place)
         if along <= SAME_SHARE:
             return self.first_end
         return self.foot_end if up <= SAME_SHARE else None
 
-    def ready(self, place: Place) -> str | None:
+    def ready(self, place: FacePlace) -> str | None:
         """Return the block's own line from a place, where there is one."""
         along, up = self.on_panel(place)
         if along <= SAME_SHARE:

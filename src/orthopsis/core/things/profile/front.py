@@ -6,11 +6,18 @@ from dataclasses import replace
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.carry import (
+    CarriedOutline,
+    back_moves,
+    front_moves,
+    guide_moves,
+    guided_corners,
+    loops_of,
+)
 from orthopsis.core.construct.moves import Act, Measure, Move, Offset
 from orthopsis.core.construct.panel import AROUND_FRONT, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import Arc, Place
+from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
@@ -66,7 +73,7 @@ class FrontProfile(Standing):
         return size(self.shaped.outline("outline"))
 
     @cached_property
-    def outline(self) -> Outline:
+    def outline(self) -> CarriedOutline:
         """The outline on the front, with its corners on the page."""
         values, first, (width, height) = self.shaped, self.values.first, self.size
         loops = values.outline("outline")
@@ -74,10 +81,10 @@ class FrontProfile(Standing):
         rounded = roundings(loops)
         away, frame = self.setting.frame.way("away"), self.setting.frame
 
-        def at(place: Place) -> Point:
+        def at(place: FacePlace) -> Point:
             return Point(first.x + place[0], first.y + place[1])
 
-        return Outline(
+        return CarriedOutline(
             thing=values.name,
             loops=loops_of([len(loop) for loop in loops]),
             flat={n: (c[0] / width, c[1] / height) for n, c in flat.items()},
@@ -146,7 +153,7 @@ class FrontProfile(Standing):
         """The profile in the world of the frame's eye: its front lies in the picture plane."""
         return self._solid(self.outline)
 
-    def _solid(self, outline: Outline) -> Solid:
+    def _solid(self, outline: CarriedOutline) -> Solid:
         first, eye, (width, height) = self.values.first, self.setting.frame.eye, self.size
         away = eye.ray(outline.goal) * eye.world_length(outline.goal, self.depth_share)
 
@@ -169,7 +176,7 @@ class FrontProfile(Standing):
         moves += back_moves(outline, [start], shown, None)
         width, height = self.size
 
-        def mark(name: str, place: Place) -> Offset:
+        def mark(name: str, place: FacePlace) -> Offset:
             return Offset(n(name), n("measure.origin"), place[0] * width, place[1] * height)
 
         moves += rounded_moves(outline, self.solid, self.setting, mark, is_see_through=is_see_through)

@@ -11,11 +11,18 @@ from dataclasses import dataclass, replace
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.carry import Outline, back_moves, front_moves, guide_moves, guided_corners, loops_of
+from orthopsis.core.construct.carry import (
+    CarriedOutline,
+    back_moves,
+    front_moves,
+    guide_moves,
+    guided_corners,
+    loops_of,
+)
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.plane.arc import Arc, Place, Rounding
+from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.ruler import round_to
@@ -36,11 +43,11 @@ from orthopsis.core.view.eye import Array
 class Shares:
     """An outline in shares of its face: its corners by number, and the rounded ones."""
 
-    corners: dict[int, Place]
+    corners: dict[int, FacePlace]
     rounded: dict[int, Rounding]
 
 
-def _all_shares(corners: Iterable[Place], rounded: Mapping[int, Rounding]) -> list[float]:
+def _all_shares(corners: Iterable[FacePlace], rounded: Mapping[int, Rounding]) -> list[float]:
     places = [*corners, *(place for r in rounded.values() for place in (r.start, r.end, r.centre))]
     return sorted({share for place in places for share in place})
 
@@ -92,7 +99,7 @@ class SideProfile(OfBlock):
         """
         loops, (width, height) = self.shaped.outline("outline"), self.shaped.face("outline")
 
-        def share(place: Place) -> Place:
+        def share(place: FacePlace) -> FacePlace:
             return (place[0] / width, place[1] / height)
 
         corners = [share(corner[:2]) for loop in loops for corner in loop]
@@ -105,17 +112,17 @@ class SideProfile(OfBlock):
         return Shares(dict(enumerate(corners, start=1)), rounded)
 
     @cached_property
-    def outline(self) -> Outline:
+    def outline(self) -> CarriedOutline:
         """The outline on its face, with its corners where the eye sees them."""
         cut, frame, loops, shares = self.cut, self.setting.frame, self.shaped.outline("outline"), self.shares
         over = frame.way(cut.over)
         down = -1.0 if cut.panel.face == "top" else 1.0
 
-        def see(places: Iterable[Place]) -> list[Point]:
+        def see(places: Iterable[FacePlace]) -> list[Point]:
             seen = frame.eye.see(cut.panel.places(cut.on_panel(place) for place in places))
             return [Point(x, y) for x, y in seen.tolist()]
 
-        return Outline(
+        return CarriedOutline(
             thing=self.values.name,
             loops=loops_of([len(loop) for loop in loops]),
             flat=shares.corners,
@@ -138,7 +145,7 @@ class SideProfile(OfBlock):
         """The profile in the world of the frame's eye."""
         return self._solid(self.outline)
 
-    def _solid(self, outline: Outline) -> Solid:
+    def _solid(self, outline: CarriedOutline) -> Solid:
         cut, (_, vectors) = self.cut, self.axes
 
         def places(flat: Array) -> Array:
@@ -156,7 +163,7 @@ class SideProfile(OfBlock):
         if cut.is_level:
             moves += block_recipe.back_moves(self, (cut.panel.face,))
 
-        def mark(name: str, place: Place) -> Act:
+        def mark(name: str, place: FacePlace) -> Act:
             return grid.mark(name, cut.on_panel(place))
 
         moves += grid.moves()

@@ -9,18 +9,18 @@ from collections.abc import Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.construct.rounding import turns_of
-from orthopsis.core.plane.arc import QUARTER_RAD, Place
+from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 
 CORNERS = ("low_near", "low_far", "high_far", "high_near")
 """Round a rectangle: ``near`` and ``far`` from the first edge of the face."""
 SIDES = ("low", "far", "high", "near")
 """The sides, each from the corner of the same number to the next."""
 MIDDLES = tuple(f"middle_{side}" for side in SIDES)
-PLACES: dict[str, Place] = {
+PLACES: dict[str, FacePlace] = {
     "low_near": (0.0, 0.0), "low_far": (1.0, 0.0), "high_far": (1.0, 1.0), "high_near": (0.0, 1.0),
     "middle_low": (0.5, 0.0), "middle_far": (1.0, 0.5), "middle_high": (0.5, 1.0), "middle_near": (0.0, 0.5),
 }  # fmt: skip
-CENTRE: Place = (0.5, 0.5)
+CENTRE: FacePlace = (0.5, 0.5)
 
 
 @dataclass(frozen=True, slots=True)
@@ -39,12 +39,12 @@ class Side:
     pole: str = ""
 
     @property
-    def way(self) -> Place:
+    def way(self) -> FacePlace:
         """From its start to its end, along and up."""
         (x, y), (to_x, to_y) = PLACES[self.start], PLACES[self.end]
         return (to_x - x, to_y - y)
 
-    def at(self, angle_rad: float) -> Place:
+    def at(self, angle_rad: float) -> FacePlace:
         """Return the place at an angle of the curve, 0 at its start, a right angle at its end."""
         cos, sin = math.cos(angle_rad), math.sin(angle_rad)
         (x, y), start, end = CENTRE, PLACES[self.start], PLACES[self.end]
@@ -55,7 +55,7 @@ POINTS = {"eight": "four middles and half diagonals", "twelve": "twelve points"}
 """Through which places a hand draws a whole circle."""
 
 
-def between_middles(side: Side) -> tuple[Place, Place]:
+def between_middles(side: Side) -> tuple[FacePlace, FacePlace]:
     """Return the two places of a curve whose distances from the rectangle's sides are tenths of it.
 
     With them and the middles a circle has twelve points: 3, 4 and 5 make a right-angled triangle, so what lies 3 and 4
@@ -143,7 +143,7 @@ class Node:
     """
 
     name: str
-    place: Place
+    place: FacePlace
     side: int
     angle: float = 0.0
     is_sharp: bool = False

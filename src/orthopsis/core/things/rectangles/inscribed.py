@@ -8,7 +8,7 @@ from collections.abc import Iterator
 
 from orthopsis.core.construct.moves import Act, Cross, Curve, Role, Rule, Run
 from orthopsis.core.construct.rounding import turns_of
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import between_middles
 from orthopsis.core.things.rectangles.layout import within
@@ -46,7 +46,7 @@ def _side(shapes: CarriedShapes, number: int, end: str, side: str) -> str:
     return shapes.side_name(number, f"{end}{side}")
 
 
-def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, Place]]:
+def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, FacePlace]]:
     """Yield the places, by name, through which the curves of a form go between the middles, if it has twelve."""
     for side in shapes.form.sides if shapes.has_twelve else ():
         if side.pole:

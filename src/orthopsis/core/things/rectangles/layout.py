@@ -10,7 +10,7 @@ import re
 from dataclasses import dataclass
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.values import Values
 
 MOST_IN_A_ROW = 24
@@ -36,11 +36,11 @@ STEPS = 24
 NEARLY = 1e-6
 """A face this little shorter than a whole number of marks has that many."""
 
-Corners = tuple[Place, Place, Place, Place]
+Corners = tuple[FacePlace, FacePlace, FacePlace, FacePlace]
 """Of a rectangle: low at the first edge, low far from it, high far, high at it."""
 
 
-def within(corners: Corners, place: Place) -> Place:
+def within(corners: Corners, place: FacePlace) -> FacePlace:
     """Return a place of the face from shares of a rectangle on it."""
     (left, low), (right, high) = corners[0], corners[2]
     return (left + place[0] * (right - left), low + place[1] * (high - low))

@@ -7,7 +7,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.carried import CarriedShapes
@@ -79,7 +79,7 @@ class Rectangles(CarriedShapes):
             changed[name] = ratio_of(start, max(share, start)) if is_end else ratio_of(min(share, end), end)
         return changed
 
-    def _share_at(self, at: Point) -> Place | None:
+    def _share_at(self, at: Point) -> FacePlace | None:
         """Return where on the face a place of the page lies; none if the line of sight runs along the face."""
         sight = self.setting.frame.eye.ray(at)
         try:

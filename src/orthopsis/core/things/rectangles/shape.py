@@ -6,7 +6,7 @@ from collections.abc import Sequence
 from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import Arc, Place
+from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
@@ -146,7 +146,7 @@ class RectangleShapes(Standing):
             result.append(tuple(Arc(*(Point(x, y) for x, y in seen)).touches(self.panel.out.goal)))
         return tuple(result)
 
-    def seen_at(self, place: Place) -> Point:
+    def seen_at(self, place: FacePlace) -> Point:
         """Return where a place of the face lies on the page."""
         x, y = self.setting.frame.eye.see(self.panel.places([place]))[0].tolist()
         return Point(x, y)

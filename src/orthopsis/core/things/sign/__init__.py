@@ -10,7 +10,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Family, Move, Rule
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.plane.arc import Place
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.solid import Edge, Solid, Topology
@@ -25,7 +25,7 @@ RIMS = {"none": 0.0, "tenth": 0.1, "fifth": 0.2}
 """How much of the face stays free on each side."""
 FORM = {"form": "block"}
 
-Corner = tuple[int, Place]
+Corner = tuple[int, FacePlace]
 """A corner's number and its place on the face."""
 
 
@@ -54,7 +54,7 @@ def loops_on(values: Values, panel: Panel) -> Loops:
     return tuple(result)
 
 
-def turned(panel: Panel, place: Place) -> Place:
+def turned(panel: Panel, place: FacePlace) -> FacePlace:
     """Return the place on a face for one across and up on the word, so that it reads from left to right.
 
     Words run along the edge that is more level on the page, from left to right; they are never mirrored.
@@ -74,7 +74,7 @@ def _way(start: Point, end: Point) -> tuple[float, float]:
     return (end.x - start.x, end.y - start.y)
 
 
-def family(panel: Panel, one: Place, two: Place) -> Family:
+def family(panel: Panel, one: FacePlace, two: FacePlace) -> Family:
     """Return the family of a line between two places of a face."""
     if abs(one[1] - two[1]) <= SAME_SHARE:
         return panel.along.family
@@ -133,7 +133,7 @@ class Sign(Standing):
         return tuple(moves)
 
 
-LETTERING = ThingKind(
+SIGN = ThingKind(
     kind="lettering",
     title="Sign",
     parameters=(
