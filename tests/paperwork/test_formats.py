@@ -2,6 +2,7 @@
 
 import io
 import json
+import math
 from collections import Counter
 
 import ezdxf
@@ -12,10 +13,12 @@ from PIL import Image
 from pypdf import PdfReader
 from svgelements import SVG, Path
 
+from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.paperwork.write import write_drawing
 
 EXERCISES = [pytest.param(read_exercise(document), id=str(document["title"])) for document in READY]
@@ -63,18 +66,42 @@ def test_dxf_has_every_edge_that_is_seen(exercise: Exercise) -> None:
 
 @pytest.mark.parametrize("exercise", EXERCISES)
 def test_solids_are_closed_and_turned_outward(exercise: Exercise) -> None:
+    assert closed_volume(exercise) > 0
+
+
+def closed_volume(exercise: Exercise) -> float:
+    """Return the volume of all solids of the OBJ in mm³, after a look whether they are closed."""
     rows = write_drawing(exercise, "obj").decode().splitlines()
     points = np.array([[float(v) for v in row.split()[1:]] for row in rows if row.startswith("v ")])
     faces = [[int(n) - 1 for n in row.split()[1:]] for row in rows if row.startswith("f ")]
     sides = Counter((a, b) for face in faces for a, b in zip(face, [*face[1:], face[0]], strict=True))
     assert max(sides.values()) == 1
     assert all(sides[b, a] == 1 for a, b in sides), "each side is shared by two faces that run it opposite ways"
-    volume = sum(
+    return sum(
         float(np.dot(points[face[0]], np.cross(points[face[i]], points[face[i + 1]]))) / 6
         for face in faces
         for i in range(1, len(face) - 1)
     )
-    assert volume > 0
+
+
+@pytest.mark.parametrize("relief", ["in", "through"])
+@pytest.mark.parametrize(
+    ("up", "form"), [("1:2:1", "rectangle"), ("0:2:1", "rectangle"), ("0:2:1", "arch"), ("1:2:1", "round")]
+)
+def test_what_is_sunk_in_is_taken_out_of_the_solid(up: str, form: str, relief: str) -> None:
+    wall = box("Wall", 40.0, 40.0, 120.0, 90.0, depth_by="measured", depth=40.0)
+    door = {
+        "kind": "rectangles", "name": "Doors", "joined_to": "Wall", "joined_by": "face_front", "columns": "2",
+        "wide": "half", "tall": "whole", "along": "1:4:1", "up": up, "relief": relief, "deep": 9.0, "form": form,
+    }  # fmt: skip
+    exercise = exercise_of(wall, door)
+    standing = prepare(exercise).things[1].standing
+    (left, right), (low, high) = standing.layout.along[0], standing.layout.up[0]
+    wide, tall, deep = (right - left) * 120, (high - low) * 90, float(np.linalg.norm(standing.carried))
+    share = {"rectangle": 1.0, "round": math.pi / 4, "arch": 0.5 + math.pi / 8}[form]
+    taken = closed_volume(exercise_of(wall)) - closed_volume(exercise)
+    # Curves are cut into plane pieces there, which leaves out less than one part in a hundred.
+    assert taken == pytest.approx(2 * share * wide * tall * deep, rel=1e-6 if form == "rectangle" else 0.01)
 
 
 def test_the_json_answer_tells_points_lines_steps_and_advice_in_every_view() -> None:

@@ -1,17 +1,31 @@
-"""The solids of an exercise as a Wavefront OBJ, in the world of the eye (mm; x right, y up, z toward the viewer)."""
+"""The solids of an exercise as a Wavefront OBJ, in the world of the eye (mm; x right, y up, z toward the viewer).
+
+What is sunk into a body is a part of it: the body's faces are cut where openings begin and end, and the sides of the
+openings close it again, so that each object is one closed surface.
+"""
+
+from collections.abc import Iterator
 
 import numpy as np
 import shapely
 from shapely import Polygon
+from shapely.geometry.base import BaseGeometry
 
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.drawing.solved import solve
+from orthopsis.core.drawing.solved import Solved, bearer_of, solve
 from orthopsis.core.scene.prepared import prepare
-from orthopsis.core.sight.solid import Face, Solid
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.view.eye import Array
+
+SAME_MM = 1e-5
+"""Corners as near to each other as this are one."""
+THIN = 1e-9
+"""A part of a plane that is smaller than this share of a square millimetre is none."""
+Corners = list[tuple[float, float, float]]
 
 
 def obj_bytes(exercise: Exercise) -> bytes:
-    """Return all things as named groups of faces.
+    """Return all bodies as named groups of faces.
 
     OBJ is right-handed, so z is turned to point at the viewer and faces keep their outer side.
     In a frame without a stated distance the depth has no true scale; a comment says so.
@@ -21,29 +35,81 @@ def obj_bytes(exercise: Exercise) -> bytes:
     if not all(frame.is_metric for frame in solved.prepared.frames):
         rows.append("# no viewing distance is stated: depths are drawn for a nominal eye, not measured")
     first = 1
+    sunk = _sunk(solved)
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
+        if placed.standing.holes or not seen.solid.faces:
+            continue
+        numbers: dict[tuple[int, ...], int] = {}
+        faces = [
+            [numbers.setdefault(_key(corner), first + len(numbers)) for corner in corners]
+            for corners in _faces(seen.solid, sunk.get(placed.values.name, []))
+        ]
         rows.append(f"o {placed.values.name.replace(' ', '_')}")
-        rows += [f"v {x:.6f} {y:.6f} {-z:.6f}" for x, y, z in seen.solid.places]
-        for face in seen.solid.faces:
-            rows += ["f " + " ".join(str(first + row) for row in part) for part in _parts(seen.solid, face)]
-        first += len(seen.solid.names)
+        rows += [f"v {x * SAME_MM:.6f} {y * SAME_MM:.6f} {-z * SAME_MM:.6f}" for x, y, z in numbers]
+        rows += ["f " + " ".join(map(str, face)) for face in faces]
+        first += len(numbers)
     return ("\n".join(rows) + "\n").encode("utf-8")
 
 
-def _parts(solid: Solid, face: Face) -> list[list[int]]:
-    """Return the rows of a face's corners; a face with holes, which OBJ does not have, in triangles."""
-    outline, *holes = ([solid.index(c) for c in loop] for loop in face.loops)
+def _sunk(solved: Solved) -> dict[str, list[Solid]]:
+    """Return what is sunk into each body, by the body's name."""
+    found: dict[str, list[Solid]] = {}
+    for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
+        if placed.standing.holes:
+            found.setdefault(bearer_of(solved.prepared, placed), []).append(seen.solid)
+    return found
+
+
+def _key(corner: tuple[float, float, float]) -> tuple[int, ...]:
+    return tuple(round(mm / SAME_MM) for mm in corner)
+
+
+def _faces(body: Solid, sunk: list[Solid]) -> Iterator[Corners]:
+    """Yield the corners of all faces: those of the body, cut by what is sunk in, and those of that.
+
+    Where a side of an opening lies in a face of the body, as the sill of a door on the ground, both are open there.
+    """
+    inner = [solid.places[[solid.index(c) for c in face.corners]] for solid in sunk for face in solid.faces]
+    gone = set[int]()
+    for face in body.faces:
+        loops = [body.places[[body.index(c) for c in loop]] for loop in face.loops]
+        in_plane = [i for i, corners in enumerate(inner) if _lies_in(corners, loops[0])]
+        gone |= set(in_plane)
+        yield from _cut(loops, [inner[i] for i in in_plane])
+    for i, corners in enumerate(inner):
+        if i not in gone:
+            yield _corners(corners)
+
+
+def _corners(places: Array) -> Corners:
+    return [(x, y, z) for x, y, z in places.tolist()]
+
+
+def _normal(loop: Array) -> Array:
+    return np.asarray(np.cross(loop, np.roll(loop, -1, axis=0)).sum(axis=0))
+
+
+def _lies_in(corners: Array, loop: Array) -> bool:
+    """Tell whether corners lie in the plane of a loop."""
+    normal = _normal(loop)
+    away = np.abs((corners - loop[0]) @ normal) / np.linalg.norm(normal)
+    return bool(away.max() < SAME_MM)
+
+
+def _cut(loops: list[Array], openings: list[Array]) -> Iterator[Corners]:
+    """Yield the corners of a face with holes, which OBJ does not have: in triangles, turned as the face is."""
+    outline, *holes = [*loops, *openings]
     if not holes:
-        return [outline]
-    normal = np.cross(solid.places[outline], np.roll(solid.places[outline], -1, axis=0)).sum(axis=0)
-    keep = [axis for axis in range(3) if axis != int(np.argmax(np.abs(normal)))]
-    flat = solid.places[:, keep]
-    row = {tuple(flat[i]): i for loop in (outline, *holes) for i in loop}
-    triangles = shapely.constrained_delaunay_triangles(Polygon(flat[outline], [flat[hole] for hole in holes]))
-    turns = Polygon(flat[outline]).exterior.is_ccw
-    parts = []
-    for triangle in triangles.geoms:
+        yield _corners(outline)
+        return
+    keep = [axis for axis in range(3) if axis != int(np.argmax(np.abs(_normal(outline))))]
+    at = {_key((*corner[keep], 0.0)): corner for loop in (outline, *holes) for corner in loop}
+    left: BaseGeometry = Polygon(outline[:, keep])
+    turns = Polygon(outline[:, keep]).exterior.is_ccw
+    for hole in holes:
+        left = left.difference(Polygon(hole[:, keep]))
+    for triangle in shapely.constrained_delaunay_triangles(left).geoms:
         assert isinstance(triangle, Polygon)
-        ring = triangle.exterior if triangle.exterior.is_ccw == turns else triangle.exterior.reverse()
-        parts.append([row[corner] for corner in list(ring.coords)[:3]])
-    return parts
+        if triangle.area > THIN:
+            ring = triangle.exterior if triangle.exterior.is_ccw == turns else triangle.exterior.reverse()
+            yield _corners(np.array([at[_key((x, y, 0.0))] for x, y in list(ring.coords)[:3]]))

@@ -130,7 +130,7 @@ def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[See
     solids = {placed.values.name: thing.solid for placed, thing in zip(prepared.things, built, strict=True)}
     for other in prepared.things:
         if other.setting.anchor is not None and other.standing.holes:
-            bearer = _bearer(prepared, other)
+            bearer = bearer_of(prepared, other)
             solids[bearer] = pierced(solids[bearer], other.standing)
     result = []
     for placed, solid, layer, scale in zip(prepared.things, solids.values(), order.layers, order.scales, strict=True):
@@ -140,7 +140,7 @@ def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[See
     return tuple(result)
 
 
-def _bearer(prepared: Prepared, placed: Placed) -> str:
+def bearer_of(prepared: Prepared, placed: Placed) -> str:
     """Return the name of the body on which a thing lies: what lies flat on a face, such as a division, is none."""
     while (anchor := placed.setting.anchor) is not None:
         placed = prepared.by_name[anchor.thing]
