@@ -3,6 +3,7 @@
 from dataclasses import replace
 from typing import Any
 
+import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
@@ -199,6 +200,30 @@ def test_what_stands_by_another_thing_stands_by_it_there_too(here: str, there: s
     scale = now["Low"]["up"] / was["Low"]["up"]
     assert now["Upper"]["up"] == pytest.approx(was["Upper"]["up"] * scale, rel=0.05)
     assert now["Aside"]["up"] == pytest.approx(was["Aside"]["up"] * scale, rel=0.05)
+
+
+@pytest.mark.parametrize(("here", "there"), [("one_point", "two_point"), ("two_point", "one_point")])
+def test_a_row_on_a_thing_that_stands_on_another_keeps_its_spaces(here: str, there: str) -> None:
+    """The space from one to the next, in widths of a bollard, is the same."""
+    quay: dict[str, Any] = box("Quay", 40.0, 40.0, 160.0, 30.0, depth_by="measured", depth=80.0)
+    bollard: dict[str, Any] = box("Bollard", 40.0, 40.0, 20.0, 40.0, depth_by="measured", depth=8.0)
+    if here == "two_point":
+        sides = {"left_by": "measured", "right_by": "measured"}
+        quay = {"kind": "box", "name": "Quay", "left": 180.0, "bottom": 60.0, "height": 50.0, **sides,
+                "left_length": 90.0, "right_length": 120.0}  # fmt: skip
+        bollard = {**quay, "name": "Bollard", "height": 40.0, "left_length": 12.0, "right_length": 16.0}
+    bollard |= {"joined_to": "Quay", "joined_by": "on_top"}
+    way = "in_line" if here == "one_point" else "in_line_left"
+    row = {"kind": "row", "name": "Row", "joined_to": "Bollard", "joined_by": way, "gap_mm": 24.0, "count": "3"}
+    before = sheet(here, quay, bollard, row)
+    after = set_down(sheet(there), part_of(before, range(3), "Quay"))
+
+    def spaces(exercise: Exercise) -> float:
+        things = {p.values.name: p for p in prepare(exercise).things}
+        step = np.linalg.norm(things["Row"].standing.step) * things["Row"].factor  # type: ignore[attr-defined]
+        return float(step) / (things["Bollard"].standing.shape["up"] * things["Bollard"].factor)
+
+    assert spaces(after) == pytest.approx(spaces(before), rel=0.08), "to the nearest mark of the ruler"
 
 
 def test_what_lies_on_a_top_lies_the_same_way_there() -> None:

@@ -20,7 +20,7 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
         *on_sheet(solved),
         *on_placing(solved),
         *on_crossing(solved),
-        *(advice for placed in solved.prepared.things for advice in _on_each(solved, placed)),
+        *(advice for placed in solved.prepared.things for advice in on_each(solved, placed)),
         *on_marks(solved),
         *on_time(solved, steps),
     ]
@@ -34,7 +34,7 @@ def sought_cure(exercise: Exercise, code: str, about: str) -> list[CureEdit]:
     """
     solved = solve(prepare(exercise))
     for placed in solved.prepared.things:
-        if about == f"things.{placed.index}" and any(a.code == code for a in _on_each(solved, placed)):
+        if about == f"things.{placed.index}" and any(a.code == code for a in on_each(solved, placed)):
             edits = seek_place(solved, placed, code)
             if edits:
                 return edits
@@ -43,5 +43,6 @@ def sought_cure(exercise: Exercise, code: str, about: str) -> list[CureEdit]:
     raise GeometryError("no_such_advice", "This is no longer said of the drawing.", "Look at the advice again.")
 
 
-def _on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:
+def on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:
+    """Yield advice on one thing, whether it stands for itself or hangs on another."""
     return on_hanging(solved, placed) if placed.kind.hangs else on_thing(solved, placed)

@@ -3,7 +3,7 @@
 from collections.abc import Mapping
 from typing import Any
 
-from pydantic import ValidationError
+from pydantic import BaseModel, ValidationError
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.faults import fault_words
@@ -23,10 +23,11 @@ def changed_at(exercise: Exercise, changes: Mapping[PlaceRef, Any]) -> Exercise:
     Raises:
         GeometryError: there is no such place, or a value cannot be held there.
     """
-    data = exercise.document()
+    data: dict[str, Any] = {**dict(exercise), "things": list(exercise.things), "views": list(exercise.views)}
     for place, value in changes.items():
-        part, name = _holder(data, place)
-        if not isinstance(part, dict) or name not in part:
+        part = _opened(data, place)
+        name = place.name or place.owner
+        if name not in part:
             raise no_place(place)
         part[name] = value
     try:
@@ -47,14 +48,27 @@ def _written(exercise: Exercise, mm: float, is_least: bool) -> str:
     return format_limit(mm, sheet.units, sheet.division_mm, is_least=is_least)
 
 
-def _holder(data: dict[str, Any], place: PlaceRef) -> tuple[Any, str]:
-    """Return the part of a document that holds a value, and the value's name there."""
+def _opened(data: dict[str, Any], place: PlaceRef) -> dict[str, Any]:
+    """Return the part of a document that holds a value, opened so that it can be changed; the others stay as they are.
+
+    Raises:
+        GeometryError: there is no such view or thing.
+    """
     if not place.name:
-        return data, place.owner
-    part = data[place.owner]
-    if not isinstance(part, list):
-        return part, place.name
-    return part[place.number] if place.number < len(part) else None, place.name
+        return data
+    held: Any = data[place.owner]
+    holder: Any = held if isinstance(held, list) else data
+    key = place.number if isinstance(held, list) else place.owner
+    if isinstance(held, list) and not 0 <= place.number < len(held):
+        raise no_place(place)
+    opened: dict[str, Any] = holder[key] if isinstance(holder[key], dict) else _plain(holder[key])
+    holder[key] = opened
+    return opened
+
+
+def _plain(part: Any) -> dict[str, Any]:
+    """Return a part of a document as plain data; what only has one value has no names in it."""
+    return part.model_dump(mode="json") if isinstance(part, BaseModel) else {}
 
 
 def placed_at(exercise: Exercise, place: PlaceRef) -> Placed:

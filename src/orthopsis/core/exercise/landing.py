@@ -7,10 +7,10 @@ import itertools
 import math
 from collections.abc import Callable, Iterator
 
+from orthopsis.core.advice.advise import on_each
 from orthopsis.core.advice.piece import drawn_points
 from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.sheet import on_marks
-from orthopsis.core.advice.things import said_of
 from orthopsis.core.document.document import Exercise, ThingDocument
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
@@ -163,7 +163,7 @@ def _sized(sheet: Sheet, thing: ThingDocument, times: float) -> ThingDocument:
 
 def _said_against(alone: Solved) -> int:
     bodies = (placed for placed in alone.prepared.things if placed.standing.is_body)
-    advice = itertools.chain(on_placing(alone), *(said_of(alone, placed) for placed in bodies), on_marks(alone))
+    advice = itertools.chain(on_placing(alone), *(on_each(alone, placed) for placed in bodies), on_marks(alone))
     return sum(one.code not in OF_THE_POINTS for one in advice)
 
 

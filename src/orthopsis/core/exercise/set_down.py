@@ -103,7 +103,7 @@ class _Down:
             done.append(self._provisional(placed, thing, names[thing.id], ids, shift, times, joined_by))
             alone = self.exercise.model_copy(update={"things": tuple(done), "steps": ()})
             there = prepare(alone).things[-1]
-            done[-1] = self._as_large(done[-1], placed, there, times)
+            done[-1] = self._as_large(done[-1], placed, there, times, hosts.get(thing.joined_to))
             hosts[thing.id] = placed, there
         return tuple(done)
 
@@ -181,7 +181,9 @@ class _Down:
         """Whether it comes from one point to more, or back."""
         return (self.part.views[0].kind == "one_point") != (self.kind == "one_point")
 
-    def _as_large(self, thing: ThingDocument, before: Placed, there: Placed, times: float) -> ThingDocument:
+    def _as_large(
+        self, thing: ThingDocument, before: Placed, there: Placed, times: float, host: tuple[Placed, Placed] | None
+    ) -> ThingDocument:  # fmt: skip
         """Return a thing with the measures on the page with which it is as large in the world as it was."""
         shape = {name: mm * before.factor * times / there.factor for name, mm in before.standing.shape.items()}
         values = dict(there.standing.of_shape(shape)) if shape else {}
@@ -194,17 +196,21 @@ class _Down:
             if isinstance(parameter, Length) and not isinstance(value, str) and isinstance(value, float | int):
                 value = min(max(round_to(value, division), division, parameter.least_mm), parameter.most_mm)
             changed[name] = value
-        return thing.model_copy(update={**changed, "gap_mm": self._gap(thing, before, there, times)})
+        return thing.model_copy(update={**changed, "gap_mm": self._gap(thing, before, there, times, host)})
 
-    def _gap(self, thing: ThingDocument, before: Placed, there: Placed, times: float) -> float:
+    def _gap(
+        self, thing: ThingDocument, before: Placed, there: Placed, times: float, host: tuple[Placed, Placed] | None
+    ) -> float:  # fmt: skip
         """Return how far in line with another it stands, so that it is as far in the world."""
         lines = [one.setting.anchor.in_line if one.setting.anchor is not None else None for one in (before, there)]
         if lines[0] is None or lines[1] is None or there.setting.anchor is None or before.setting.anchor is None:
             return thing.gap_mm
+        assert host is not None
         one, two = lines[0], lines[1]
         share = one.gap_mm / distance(before.setting.anchor.at, one.goal)
-        far = before.setting.frame.eye.world_length(one.goal, share) * times
-        share = there.setting.frame.eye.page_share(two.goal, far)
+        eyes = before.setting.frame.eye, there.setting.frame.eye
+        far = eyes[0].world_length(one.goal, share) * one.depth / eyes[0].distance_mm * host[0].factor * times
+        share = eyes[1].page_share(two.goal, far * eyes[1].distance_mm / two.depth / host[1].factor)
         return round_to(share * distance(there.setting.anchor.at, two.goal), there.setting.sheet.division_mm)
 
 

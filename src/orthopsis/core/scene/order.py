@@ -16,7 +16,7 @@ import numpy as np
 
 from orthopsis.core.scene.ground import Plan, nearer, scales
 from orthopsis.core.scene.prepared import Prepared
-from orthopsis.core.scene.whole import Whole, wholes_of
+from orthopsis.core.scene.whole import Whole, members_of, whole_of
 from orthopsis.core.view.eye import Array
 
 Why = Literal["said", "ground", "depth", "floats", "other_eye", "crossing"]
@@ -56,25 +56,32 @@ def order_of(prepared: Prepared, boxes: Array) -> Order:
     Args:
         boxes: the rectangle about each thing on the page: left, low, right, high; shape (n, 4), mm.
     """
-    wholes = wholes_of(prepared.things)
-    of = {number: place for place, whole in enumerate(wholes) for number in whole.members}
-    pairs = _overlapping(np.array([_around(boxes[list(whole.members)]) for whole in wholes]).reshape(-1, 4))
+    members = list(members_of(prepared.things).values())
+    of = {number: place for place, mine in enumerate(members) for number in mine}
+    pairs = _overlapping(_around(boxes, members))
     if not pairs:
         return Order(tuple(of[i] for i in range(len(of))), (1.0,) * len(of), ())
-    plans = [whole.plan for whole in wholes]
-    scale = scales(plans)
+    things, involved = prepared.things, sorted({place for pair in pairs for place in pair})
+    wholes = {place: whole_of(things, members[place]) for place in involved}
+    plans = {place: whole.plan for place, whole in wholes.items()}
+    scale = dict(zip(plans, scales(list(plans.values())), strict=True))
     said = _said(prepared, of)
     overlaps = [_overlap(i, j, said, wholes, plans, scale) for i, j in pairs]
-    rank = _ranks(len(wholes), overlaps)
+    rank = _ranks(len(members), overlaps)
     return Order(
         tuple(rank[of[i]] for i in range(len(of))),
-        tuple(scale[of[i]] for i in range(len(of))),
+        tuple(scale.get(of[i], 1.0) for i in range(len(of))),
         tuple(Overlap(wholes[o.nearer].root, wholes[o.farther].root, o.why) for o in overlaps),
     )
 
 
-def _around(boxes: Array) -> Array:
-    return np.concatenate((boxes[:, :2].min(axis=0), boxes[:, 2:].max(axis=0)))
+def _around(boxes: Array, members: Sequence[Sequence[int]]) -> Array:
+    """Return the rectangle about each whole on the page."""
+    if len(members) == len(boxes):
+        return boxes
+    order, begins = np.concatenate(members), np.cumsum([0, *(len(mine) for mine in members[:-1])])
+    low, high = (f.reduceat(boxes[order], begins) for f in (np.minimum, np.maximum))
+    return np.hstack((low[:, :2], high[:, 2:]))
 
 
 def _overlapping(boxes: Array) -> list[tuple[int, int]]:
@@ -101,8 +108,8 @@ def _said(prepared: Prepared, of: Mapping[int, int]) -> dict[tuple[int, int], bo
 
 
 def _overlap(
-    i: int, j: int, said: Mapping[tuple[int, int], bool], wholes: Sequence[Whole], plans: Sequence[Plan | None],
-    scale: Sequence[float],
+    i: int, j: int, said: Mapping[tuple[int, int], bool], wholes: Mapping[int, Whole],
+    plans: Mapping[int, Plan | None], scale: Mapping[int, float],
 ) -> Overlap:  # fmt: skip
     """Return which of two wholes is nearer, and why; the first is listed before the second."""
     if (i, j) in said:

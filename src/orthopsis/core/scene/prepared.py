@@ -13,7 +13,6 @@ from orthopsis.core.scene.views import VIEWS, frame_of
 from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
-from orthopsis.core.things.declare import check_values
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
@@ -107,7 +106,7 @@ def prepare(exercise: Exercise) -> Prepared:
         placed = Placed(index, kind, kind.stand(values, Setting(by_name[view], sheet, half=half)))
         with placed_errors(placed):
             _check_stands(placed)
-            check_values(kind.parameters, values, sheet)
+            kind.check(placed.standing)
         alone.append(placed)
     things = join_things(exercise.things, alone)
     wording = Wording(exercise.wording.vocabulary, exercise.wording.level)

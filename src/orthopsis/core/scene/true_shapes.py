@@ -7,7 +7,7 @@ in the thing's own world (textbook; from memory).
 from collections.abc import Mapping
 
 from orthopsis.core.scene.prepared import Prepared
-from orthopsis.core.scene.whole import wholes_of
+from orthopsis.core.scene.whole import members_of, whole_of
 
 BLOCK = ("across", "away", "up")
 
@@ -19,7 +19,8 @@ def true_shapes(prepared: Prepared) -> dict[int, Mapping[str, float]]:
     """
     height = prepared.exercise.eye_level.over_ground_mm
     found: dict[int, Mapping[str, float]] = {}
-    for whole in wholes_of(prepared.things) if height is not None else ():
+    for members in members_of(prepared.things).values() if height is not None else ():
+        whole = whole_of(prepared.things, members)
         plan = whole.plan
         for placed in (prepared.things[i] for i in whole.members) if plan is not None else ():
             frame, shape = placed.setting.frame, placed.standing.shape

@@ -42,17 +42,20 @@ class Whole:
         return _are_crossed(self.standings, self.factors, other.standings, factors)
 
 
-def wholes_of(things: Sequence[Placed]) -> tuple[Whole, ...]:
-    """Return the wholes that things make, in the order in which their first ones are listed."""
+def members_of(things: Sequence[Placed]) -> dict[int, list[int]]:
+    """Return the numbers of the things that hang together, by the first one of each whole, as these are listed."""
     members: dict[int, list[int]] = {}
     for number, placed in enumerate(things):
         members.setdefault(placed.layer, []).append(number)
-    result = []
-    for root, numbers in members.items():
-        bodies = [things[i] for i in numbers if things[i].standing.is_body]
-        standings, factors = tuple(b.standing for b in bodies), tuple(b.factor for b in bodies)
-        result.append(Whole(root, tuple(numbers), standings, factors))
-    return tuple(result)
+    return members
+
+
+def whole_of(things: Sequence[Placed], members: Sequence[int]) -> Whole:
+    """Return the whole that some things make which hang together."""
+    bodies = [things[i] for i in members if things[i].standing.is_body]
+    return Whole(
+        things[members[0]].layer, tuple(members), tuple(b.standing for b in bodies), tuple(b.factor for b in bodies)
+    )
 
 
 @lru_cache(maxsize=256)

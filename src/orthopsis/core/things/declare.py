@@ -7,7 +7,7 @@ made from a ``ThingKind``. Nothing outside a thing's own module knows it by name
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass
 from typing import Literal
-from weakref import WeakValueDictionary
+from weakref import WeakSet, WeakValueDictionary
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -81,7 +81,19 @@ class ThingKind:
             standing = _STANDING[key] = _standing(self, values, setting)
         return standing
 
+    def check(self, standing: Standing) -> None:
+        """Refuse values outside the declared limits; what has been looked at once is not looked at again.
 
+        Raises:
+            GeometryError: placed at the parameter's name, with the nearest value that works.
+        """
+        if standing not in _CHECKED:
+            check_values(self.parameters, standing.values, standing.setting.sheet)
+            _CHECKED.add(standing)
+
+
+_CHECKED: WeakSet[Standing] = WeakSet()
+"""Of what stands somewhere now, what has been found to be within its limits."""
 _STANDING: WeakValueDictionary[tuple[ThingKind, Values, Setting], Standing] = WeakValueDictionary()
 """What stands somewhere now; it goes when nobody holds it any more, so that who keeps what is drawn keeps this too."""
 

@@ -24,6 +24,7 @@ class InLine:
         top, at_top: full name and place of the corner over the anchor's point.
         runs, goal: name and place of the vanishing point to which both lines run.
         gap_mm: how far along the lower line it stands, from the anchor's point.
+        depth: world depth of the anchor's point, mm.
     """
 
     top: str
@@ -31,6 +32,7 @@ class InLine:
     runs: str
     goal: Point
     gap_mm: float
+    depth: float
 
 
 @dataclass(frozen=True)
