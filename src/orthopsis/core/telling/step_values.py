@@ -23,31 +23,38 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
+from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import corner_words, part_words, point_on
 from orthopsis.core.wording.vocabulary import counted, listed
 
 
-def step_values(solved: Solved, breath: Breath) -> dict[str, object]:
-    """Return the values of a step by the names that its templates use."""
+def step_values(solved: Solved, breath: Breath, strokes: Strokes) -> dict[str, object]:
+    """Return the values of a step by the names that its templates use.
+
+    Args:
+        strokes: the lines of the sheet.
+    """
     prepared = solved.prepared
     acts = [move.act for move in breath.moves]
     drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide) and act.role != "unseen"]
     noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
-    rules = [act for act in drawn if isinstance(act, Rule)]
+    rules = [act.makes for act in drawn if isinstance(act, Rule)]
+    curves = [act.makes for act in acts if isinstance(act, Curve) and act.role != "unseen"]
+    rule_count, count = strokes.count(rules), strokes.count(act.makes for act in drawn)
     values: dict[str, object] = {
         **_own_lengths(solved, breath),
-        "shape_count": len(rules) + sum(isinstance(act, Curve) for act in acts),
-        "shape_lines": _shape_lines(acts),
+        "shape_count": rule_count + len(curves),
+        "shape_lines": _shape_lines(rule_count, len(curves)),
         "curves": counted(sum(isinstance(act, Curve) for act in acts), "curve"),
-        "rules": counted(len(rules), "line"),
-        "rule_count": len(rules),
+        "rules": counted(rule_count, "line"),
+        "rule_count": rule_count,
         "ticks": listed(_ticks(solved, acts)),
         "tick_start": _tick_start(solved, acts),
         "thing": part_words(breath.part, breath.thing),
-        "count": len(drawn),
-        "lines": counted(len(drawn), noun),
+        "count": count,
+        "lines": counted(count, noun),
         "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
         "upright": _upright(solved, breath),
         "slope_point": _own_point(solved, acts),
@@ -83,9 +90,8 @@ def _own_point(solved: Solved, acts: Sequence[Act]) -> str:
     return solved.prepared.point_words(own.name) if own is not None else ""
 
 
-def _shape_lines(acts: Sequence[Act]) -> str:
+def _shape_lines(straight: int, curves: int) -> str:
     """Return how many straight lines and how many curves an outline has."""
-    straight, curves = (sum(isinstance(act, kind) for act in acts) for kind in (Rule, Curve))
     said = [counted(straight, "line")] if straight else []
     return listed(said + ([counted(curves, "curve")] if curves else []))
 

@@ -13,6 +13,7 @@ from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import step_values
+from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import counted
@@ -41,12 +42,12 @@ def told_steps(solved: Solved) -> list[Told]:
     """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
     ids = {thing.name: thing.id for thing in solved.prepared.exercise.things}
     seen: Counter[tuple[str, str, str]] = Counter()
-    result = []
+    result, strokes = [], Strokes(solved.board.lines)
     for breath in breaths(solved.moves):
         alike = (breath.thing, breath.name, breath.part)
         seen[alike] += 1
         ref = StepRef(thing=ids.get(breath.thing, 0), words=breath.name, part=breath.part, turn=seen[alike])
-        step = _built_step(solved, breath, _key(breath.thing, ref), step_values(solved, breath))
+        step = _built_step(solved, breath, _key(breath.thing, ref), strokes)
         result.append(_told(breath, ref, step))
     if solved.prepared.things:
         result += [Told(step, StepRef(words=step.phase)) for step in _finish(solved)]
@@ -63,12 +64,13 @@ def line_by_line(solved: Solved, told: Told) -> list[Told]:
     """Return a step as one step for each of its lines."""
     assert told.breath is not None
     parts = list(_lines(solved, told.breath))
-    whole = step_values(solved, told.breath)
+    strokes = Strokes(solved.board.lines)
+    whole = step_values(solved, told.breath, strokes)
     result = []
     for number, part in enumerate(parts, start=1):
-        own = {name: value for name, value in step_values(solved, part).items() if value != ""}
+        own = {name: value for name, value in step_values(solved, part, strokes).items() if value != ""}
         ref = told.ref.model_copy(update={"line": number})
-        step = _built_step(solved, part, _key(part.thing, ref), whole | own)
+        step = _built_step(solved, part, _key(part.thing, ref), strokes, whole | own)
         counted_as = f" ({number} of {len(parts)})"
         titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
         result.append(_told(part, ref, step.model_copy(update=titles)))
@@ -96,10 +98,15 @@ def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
         yield replace(breath, moves=tuple(part))
 
 
-def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, object]) -> Step:
+def _built_step(
+    solved: Solved, breath: Breath, key: str, strokes: Strokes, values: Mapping[str, object] | None = None
+) -> Step:  # fmt: skip
+    """Return a step; its values are those of its own moves where none are given."""
+    values = step_values(solved, breath, strokes) if values is None else values
     acts = [move.act for move in breath.moves]
     made = [act.makes for act in acts]
     draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
+    count = strokes.count(name for name in made if name in solved.light_ids)
     points = [name for name in made if name in solved.board.points]
     points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
@@ -117,10 +124,10 @@ def _built_step(solved: Solved, breath: Breath, key: str, values: Mapping[str, o
         beside_scales=words.say(phrases.beside_scales, values) if shown else "",
         tool=phrases.tool,
         rests_on=rests,
-        count=len(draws),
+        count=count,
         rule=words.words(phrases.rule),
         slip=words.words(phrases.slip),
-        minutes=step_minutes(breath.phase, len(draws), words.level, len(acts) - len(draws)),
+        minutes=step_minutes(breath.phase, count, words.level, len(acts) - len(draws)),
         extra=False,
         draws=draws,
         marks=points,

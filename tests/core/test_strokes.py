@@ -1,0 +1,79 @@
+"""What a step counts is what the hand counts: different straight strokes, and curves."""
+
+import itertools
+import math
+
+import pytest
+
+from orthopsis.core.construct.engine import Ruled
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.answer import DrawnLine
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.arc import Arc
+from orthopsis.core.plane.homogeneous import Point, join
+from orthopsis.core.telling.strokes import Strokes
+
+
+def ruled(name: str, start: tuple[float, float], end: tuple[float, float], arc: Arc | None = None) -> Ruled:
+    a, b = Point(*start), Point(*end)
+    return Ruled(name, join(a, b), a, b, "free", "edge", "Thing", arc=arc)
+
+
+def count(*ends: tuple[tuple[float, float], tuple[float, float]]) -> int:
+    lines = {str(i): ruled(str(i), *both) for i, both in enumerate(ends)}
+    return Strokes(lines).count(lines)
+
+
+def test_two_halves_of_a_line_are_one_stroke_and_parallels_are_two() -> None:
+    assert count(((0, 0), (10, 0)), ((10, 0), (25, 0))) == 1
+    assert count(((0, 0), (10, 0)), ((25, 0), (10, 0))) == 1, "whichever way they are drawn"
+    assert count(((0, 0), (10, 0)), ((4, 0), (6, 0))) == 1, "one within the other"
+    assert count(((0, 0), (10, 0)), ((12, 0), (20, 0))) == 2, "with a gap between them"
+    assert count(((0, 0), (10, 0)), ((0, 0.5), (10, 0.5))) == 2
+    assert count(((0, 0), (10, 10)), ((10, 10), (20, 0))) == 2, "around a corner"
+    assert count() == 0
+
+
+def test_nearly_level_lines_are_one_whichever_way_their_direction_is_rounded() -> None:
+    tiny = 1e-9
+    assert count(((0, 0), (10, tiny)), ((10, tiny), (20, 0)), ((20, 0), (30, -tiny))) == 1
+
+
+def test_each_curve_is_a_stroke() -> None:
+    arc = Arc(Point(0, 0), Point(10, 0), Point(10, 10), Point(0, 10))
+    lines = {
+        "a": ruled("a", (0, 0), (10, 10), arc),
+        "b": ruled("b", (0, 0), (10, 10)),
+        "c": ruled("c", (10, 10), (20, 20)),
+    }
+    assert Strokes(lines).count(["a", "b", "c"]) == 2
+    assert Strokes(lines).count(["a"]) == 1
+
+
+def are_one(one: DrawnLine, two: DrawnLine) -> bool:
+    """Tell whether two lines lie on one straight line and touch: the test's own way, by distances."""
+    (a, b), (c, d) = (one.start, one.end), (two.start, two.end)
+    if math.dist(a, b) < math.dist(c, d):
+        (a, b), (c, d) = (c, d), (a, b)
+    reach = math.dist(a, b)
+    aside = [abs((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0])) / reach for p in (c, d)]
+    along = sorted(((b[0] - a[0]) * (p[0] - a[0]) + (b[1] - a[1]) * (p[1] - a[1])) / reach for p in (c, d))
+    return max(aside) < 2e-3 and along[0] <= reach + 1e-3 and along[1] >= -1e-3
+
+
+@pytest.mark.parametrize("document", READY[::2], ids=lambda document: str(document["title"]))
+def test_every_step_counts_its_strokes(document: dict[str, object]) -> None:
+    drawing = draw(read_exercise(document))
+    lines = {line.id: line for line in drawing.lines}
+    for step in drawing.steps:
+        if not step.draws or step.phase == "take_away":
+            continue
+        mine = [lines[number] for number in step.draws]
+        straight = [line for line in mine if not line.bend]
+        group = list(range(len(straight)))
+        for i, j in itertools.combinations(range(len(straight)), 2):
+            if are_one(straight[i], straight[j]):
+                old, new = group[j], group[i]
+                group = [new if one == old else one for one in group]
+        assert step.count == len(set(group)) + len(mine) - len(straight), step.title
