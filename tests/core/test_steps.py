@@ -92,3 +92,30 @@ def test_extra_steps_do_not_count_against_the_lesson(two: Exercise) -> None:
 def test_a_lesson_may_end_when_the_sheet_is_set_up_and_after_each_thing(two: Exercise) -> None:
     stops = [step.key for step in draw(two).steps if step.stop]
     assert stops == ["/setup.point", "Low/back", "Right/back"]
+
+
+@pytest.mark.parametrize("level", ["youngest", "middle", "oldest"])
+@pytest.mark.parametrize(
+    ("looks", "stays"),
+    [(("solid", "solid"), False), (("see_through", "open"), True), (("see_through", "see_through"), True)],
+)
+def test_what_is_taken_away_is_said_as_it_is_on_this_sheet(looks: tuple[str, str], stays: bool, level: str) -> None:
+    first, second = (box(f"Box {i}", 40.0 + 200 * i, 40.0, 60.0, 50.0, look=look) for i, look in enumerate(looks))
+    steps = draw(exercise_of(first, second, wording={"level": level})).steps
+    (away,) = (step for step in steps if step.phase == "take_away")
+    assert ("stay" in away.text or "keep" in away.text) == stays
+    assert ("hidden edges, " in away.text) == (looks == ("solid", "solid") and level != "youngest")
+
+
+def test_one_line_is_said_in_the_singular() -> None:
+    sheet = exercise_of(box("Crate", 40.0, 40.0, 60.0, 50.0, depth_by="measured", depth=30.0), division("2"))
+    said = " ".join(step.text for step in draw(sheet).steps)
+    assert "light line 1, counted" in said
+    assert "light lines 1, counted" not in said
+    assert "1 line, each" not in said
+
+
+def division(along: str) -> dict[str, object]:
+    """A division of the crate's right side by ticks and its diagonal."""
+    on = {"joined_to": "Crate", "joined_by": "face_right"}
+    return {"kind": "division", "name": "Bays", **on, "way": "diagonal", "along": along, "up": "1"}

@@ -61,7 +61,8 @@ def step_values(solved: Solved, breath: Breath, strokes: Strokes) -> dict[str, o
         "start": _start(solved, breath),
         "offsets": _offsets(solved, acts),
         "crossings": _crossings(acts),
-        "rows": listed([str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]),
+        "rows": _rows(acts),
+        "each": "each " if count > 1 else "",
         "profile_corner": _profile_corner(solved, breath),
         "marks": _curve_marks(solved, acts),
         **_marks_on_line(solved, acts),
@@ -135,6 +136,12 @@ def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
     marks = [act for act in acts if isinstance(act, Offset)]
     texts = [f"{solved.prepared.figure(act.across_mm)} {solved.prepared.figure(act.up_mm)}" for act in marks]
     return _by_loop(acts, list(zip((act.makes for act in marks), texts, strict=True)))
+
+
+def _rows(acts: Sequence[Act]) -> str:
+    """Return which light lines a diagonal cuts where places along are found: ``light lines 1 and 3``."""
+    numbers = [str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]
+    return f"light {'line' if len(numbers) == 1 else 'lines'} {listed(numbers)}"
 
 
 def _crossings(acts: Sequence[Act]) -> str:

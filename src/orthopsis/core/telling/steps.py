@@ -152,6 +152,9 @@ def _finish(solved: Solved) -> list[Step]:
     edges = [line.id for line in final if line.thing]
     added = adornments(solved.prepared)
     merged = len({(line.thing, line.name) for line in final if line.thing and line.thing not in added})
+    bodies = [p for p in solved.prepared.things if p.standing.is_body]
+    opaque = [p for p in bodies if not p.standing.is_see_through]
+    kept = "" if len(opaque) == len(bodies) else "_some" if opaque else "_none"
     take_away = _plain(
         solved,
         "take_away",
@@ -159,11 +162,11 @@ def _finish(solved: Solved) -> list[Step]:
         step_minutes("take_away", len(light), level),
         draws=[line.id for line in final],
         takes=light,
+        said=f"take_away{kept}",
     )
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
     tone_values = {"light": solved.prepared.exercise.light}
-    opaque = [p for p in solved.prepared.things if p.standing.is_body and not p.standing.is_see_through]
     result = [take_away, darken]
     if opaque:
         result.append(_plain(solved, "tone", tone_values, step_minutes("tone", 3 * len(opaque), level), tones=True))
@@ -173,8 +176,9 @@ def _finish(solved: Solved) -> list[Step]:
 def _plain(
     solved: Solved, key: str, values: Mapping[str, object], minutes: float, *, draws: list[int] | None = None,
     takes: list[int] | None = None, darkens: list[int] | None = None, count: int = 0, tones: bool = False,
+    said: str = "",
 ) -> Step:  # fmt: skip
-    words, phrases = solved.prepared.wording, STEPS[key]
+    words, phrases = solved.prepared.wording, STEPS[said or key]
     title = words.say(phrases.title, values)
     return Step(
         key=f"/{key}",

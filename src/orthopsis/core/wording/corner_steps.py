@@ -105,8 +105,8 @@ CORNER: dict[str, StepPhrases] = {
         (
             "Begin {start}. Put the ruler on the [third point], turn it to that corner, and draw the nearest edge of "
             "{thing} from there away from the point: {depth} long.",
-            "Begin {start}. With the ruler on the [third point] and that corner, draw the nearest edge of {thing} from "
-            "there away from the point, {depth} long.",
+            "Begin {start}. With the ruler on the [third point] and that corner, draw the nearest edge of {thing} "
+            "from there away from the point, {depth} long.",
             "Nearest edge of {thing}: {start}, away from the [third point], {depth} long.",
         ),
         "In three-point the nearest edge is aimed at the [third point].",
@@ -211,11 +211,11 @@ CORNER: dict[str, StepPhrases] = {
     "divide.columns": StepPhrases(
         "places along the side, by its diagonal",
         (
-            "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses the light lines "
+            "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses the "
             "{rows}, counted from the foot, draw a line straight up and down.",
-            "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the light lines {rows}, "
+            "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the {rows}, "
             "counted from the foot, are the places along the side: draw lines {upright} there.",
-            "The side's diagonal cuts the levels {rows}, counted from the foot, at the true places along it; rule them "
+            "The side's diagonal cuts the {rows}, counted from the foot, at the true places along it; rule them "
             "{upright}.",
         ),
         "A diagonal carries a division from the upright to the line that goes away.",
@@ -229,8 +229,8 @@ CORNER: dict[str, StepPhrases] = {
         (
             "Count the light lines: the nearest edge and the foot are 0. Mark the corners where these lines cross, "
             "along and up: {crossings}. Draw the shape: {rule_count} lines.",
-            "Count the light lines from the nearest edge and from the foot, which are 0. Corners of {thing}, along and "
-            "up: {crossings}. Mark them, and draw the outline: {rules}.",
+            "Count the light lines from the nearest edge and from the foot, which are 0. Corners of {thing}, along "
+            "and up: {crossings}. Mark them, and draw the outline: {rules}.",
             "Draw the outline of {thing} from crossing to crossing, light lines counted along from the nearest edge "
             "and up from the foot, which are 0: {crossings}; {rules}.",
         ),

@@ -10,7 +10,7 @@ FACE: dict[str, StepPhrases] = {
             "{count} lines. Each runs like the edge over against it.",
             "Draw the hidden {face} of {other} lightly, as if through glass: {lines}. Each runs like the edge over "
             "against it, to the same point.",
-            "The hidden {face} of {other}, drawn lightly through: {lines}, each like the edge over against it.",
+            "The hidden {face} of {other}, drawn lightly through: {lines}, {each}like the edge over against it.",
         ),
         "What is hidden runs to the same points as what shows.",
         "Pressing hard: these lines go away again.",
@@ -30,12 +30,12 @@ FACE: dict[str, StepPhrases] = {
     "face.ticks_measured": StepPhrases(
         "divide the {edge} by a level line",
         (
-            "Draw a level line from the near end of the {edge} of {other}, as long as that edge. Mark it at {ticks} of "
-            "its length. Put the ruler on its last end and on the far end of the edge: follow it to the level line "
-            "through the point to which the edge runs. From there carry the marks over to the edge.",
-            "Lay the length of the {edge} of {other} off on a level line from its near end, with marks at {ticks}. The "
-            "line from the last mark over the edge's far end meets the level line through the edge's point; from there "
-            "carry the marks over to the edge.",
+            "Draw a level line from the near end of the {edge} of {other}, as long as that edge. Mark it at {ticks} "
+            "of its length. Put the ruler on its last end and on the far end of the edge: follow it to the level "
+            "line through the point to which the edge runs. From there carry the marks over to the edge.",
+            "Lay the length of the {edge} of {other} off on a level line from its near end, with marks at {ticks}. "
+            "The line from the last mark over the edge's far end meets the level line through the edge's point; from "
+            "there carry the marks over to the edge.",
             "Divide the {edge} of {other} at {ticks} by a measuring line through its near end.",
         ),
         "Equal parts of a level line stay equal; carried over they shrink as they must.",
@@ -56,11 +56,11 @@ FACE: dict[str, StepPhrases] = {
     "face.columns": StepPhrases(
         "places along, by the diagonal",
         (
-            "Draw the diagonal of the {face}, from the {first_end} of the {edge}. Where it crosses the light lines "
+            "Draw the diagonal of the {face}, from the {first_end} of the {edge}. Where it crosses the "
             "{rows}, counted from there, draw light lines {upward}.",
-            "Draw the diagonal of the {face} from the {first_end} of the {edge}. Where it crosses the light lines "
+            "Draw the diagonal of the {face} from the {first_end} of the {edge}. Where it crosses the "
             "{rows}, counted from there, are the places: draw light lines {upward}.",
-            "The diagonal of the {face} cuts the light lines {rows}, counted from the {first_end} of the {edge}, at "
+            "The diagonal of the {face} cuts the {rows}, counted from the {first_end} of the {edge}, at "
             "the "
             "true places along; rule them {upward}.",
         ),
@@ -201,8 +201,8 @@ FACE: dict[str, StepPhrases] = {
             "Count the light lines on the {face} of {other} along from the {edge} and from its {first_end}, which are "
             "0. "
             "Corners of {thing}: {crossings}. Mark them, and draw the outline: {rules}.",
-            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing, light lines counted along "
-            "from the {edge} and from its {first_end}, which are 0: {crossings}; {rules}.",
+            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing, light lines counted "
+            "along from the {edge} and from its {first_end}, which are 0: {crossings}; {rules}.",
         ),
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",

@@ -6,12 +6,38 @@ FINISH: dict[str, StepPhrases] = {
     "take_away": StepPhrases(
         "Take away what is not seen",
         (
-            "Rub out the light lines behind the boxes and the lines that go on to the [vanishing point].",
+            "Rub out the light lines behind the things and the lines that go on to the [vanishing point].",
             "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] behind "
             "things.",
             "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before it.",
         ),
         "Nothing shows through a solid thing.",
+        "Rubbing out edges that stay: cover them with a slip of paper.",
+        "eraser",
+    ),
+    "take_away_some": StepPhrases(
+        "Take away what is not seen",
+        (
+            "Rub out the lines that go on to the [vanishing point], and what is behind the solid things. What one "
+            "sees through stays.",
+            "Erase the [guide lines] beyond the back, and of the solid things what cannot be seen. What is "
+            "see-through or open keeps its inner edges.",
+            "Erase the rest of the [guide lines], and, of the solid things only, the hidden edges and the [eye level] "
+            "behind them; the others keep all their edges.",
+        ),
+        "Nothing shows through a solid thing; through the others all does.",
+        "Rubbing out edges that stay: cover them with a slip of paper.",
+        "eraser",
+    ),
+    "take_away_none": StepPhrases(
+        "Take away the light lines",
+        (
+            "Rub out the lines that go on to the [vanishing point]. All edges stay, those behind too.",
+            "Erase the [guide lines] beyond the back. All edges stay, also those behind: everything must connect.",
+            "Erase the rest of the [guide lines]. All edges stay, the hidden ones too: they show whether everything "
+            "connects.",
+        ),
+        "What is see-through shows all its edges.",
         "Rubbing out edges that stay: cover them with a slip of paper.",
         "eraser",
     ),
@@ -30,11 +56,11 @@ FINISH: dict[str, StepPhrases] = {
         "Tone: one for each direction",
         (
             "Shade the sides. Sides that face the same way get the same [grey].",
-            "Give each direction of face one tone, the same for every box; the light comes from the {light}.",
+            "Give each direction of face one tone, the same for all things; the light comes from the {light}.",
             "Tone by direction of face, steps 0 to 3, light from the {light}: fronts 1, tops 0, the far side 3.",
         ),
         "One tone for each direction of face.",
-        "Two boxes with the shadow on different sides.",
+        "Two things with the shadow on different sides.",
         "pencil or coloured pencil",
     ),
 }

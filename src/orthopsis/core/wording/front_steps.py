@@ -52,12 +52,12 @@ FRONT: dict[str, StepPhrases] = {
         (
             "Put the ruler on the [vanishing point]. Turn it to every corner of {thing}, also through the box. "
             "Draw very lightly. Count: {count}.",
-            "Rest the ruler on the [vanishing point] and turn it to all corners of {thing}: {lines}, lightly. The"
-            " box is see-through, so lines may cross its front.",
+            "Rest the ruler on the [vanishing point] and turn it to all corners of {thing}: {lines}, lightly. The "
+            "inside is seen, so lines may cross the front.",
             "Rule light [guide lines] to the [vanishing point] from all corners of {thing}, those behind the "
             "front included: {count} in all.",
         ),
-        "In a see-through box every corner has its line.",
+        "Where the inside is seen every corner has its line.",
         "A missing line: count them.",
         "ruler on the point, pencil light",
     ),
@@ -134,8 +134,8 @@ FRONT: dict[str, StepPhrases] = {
             "Scan the corners one by one with the pencil on the [vanishing point]: a corner gets a light line only "
             "if the "
             "line does not cross the front. {lines} in all.",
-            "Scan the corners of {thing} from the [vanishing point]: {lines}; each stops where it would run behind the "
-            "front.",
+            "Scan the corners of {thing} from the [vanishing point]: {lines}; each stops where it would run behind "
+            "the front.",
         ),
         "A corner gets a line only when the line does not run across the shape's own front.",
         "Forgetting the corners inside the notches: count the lines.",
@@ -168,7 +168,7 @@ FRONT: dict[str, StepPhrases] = {
         (
             "From the mark draw the back edges. They run like the front ones. Stop where the front hides them. Count: "
             "{count}.",
-            "From the mark go round the back: {lines}, each like its front edge, until the next [guide line] or "
+            "From the mark go round the back: {lines}, {each}like its front edge, until the next [guide line] or "
             "until the "
             "front hides it.",
             "Carry the depth round the back: {lines}. A line may stop behind the front and go on beyond it.",

@@ -61,8 +61,8 @@ LEVEL: dict[str, StepPhrases] = {
         (
             "Take the place from the {edge} to the other end of the block, and from there along to the same point as "
             "the {face}. Where it meets the light line is a back corner.",
-            "Carry the place from the {edge} down its side to the block's other end, then along like the {face}, until "
-            "the [guide line].",
+            "Carry the place from the {edge} down its side to the block's other end, then along like the {face}, "
+            "until the [guide line].",
             "Carry the place round the {edge} to the block's other end and along from there: it cuts the [guide line].",
         ),
         "Same place at another level: run it down, and along again.",

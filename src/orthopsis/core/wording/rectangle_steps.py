@@ -62,8 +62,8 @@ RECTANGLE: dict[str, StepPhrases] = {
             "there draw its front like the one on the {face}, and join the corners that show. Count: {count}.",
             "From its first corner measure {deep} out, along the line that runs {outward}. Draw its front from there, "
             "like the one on the {face}, and join the corners that show: {lines}.",
-            "It stands out by {deep}, along the line that runs {outward}; its front likewise, and the edges that show: "
-            "{lines}.",
+            "It stands out by {deep}, along the line that runs {outward}; its front likewise, and the edges that "
+            "show: {lines}.",
         ),
         "What stands out of a face runs as the edges do that lead away from that face.",
         "Drawing the front as large as on the face, where it comes nearer.",

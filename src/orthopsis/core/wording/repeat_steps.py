@@ -136,8 +136,8 @@ REPEAT: dict[str, StepPhrases] = {
     "repeat.slant_side": StepPhrases(
         "the slanting line of its side",
         (
-            "Draw the slanting line across the side of {other}, from corner to corner, and carry it on. From the {aim} "
-            "draw a light line {upright}. Mark where they meet.",
+            "Draw the slanting line across the side of {other}, from corner to corner, and carry it on. From the "
+            "{aim} draw a light line {upright}. Mark where they meet.",
             "Draw the diagonal of the side of {other} and carry it on until it meets the line {upright} from "
             "the {aim}. "
             "Mark the place.",
@@ -161,10 +161,9 @@ REPEAT: dict[str, StepPhrases] = {
     "repeat.copy_deep": StepPhrases(
         "the second one",
         (
-            "Draw the second one like {other}, between the light lines. How deep is it? Put the ruler on the "
-            "marked point "
-            "and on the edge of {other} that lies behind: where it crosses the light line, the second one ends. Count: "
-            "{count}.",
+            "Draw the second one like {other}, between the light lines. How deep is it? Put the ruler on the marked "
+            "point and on the edge of {other} that lies behind: where it crosses the light line, the second one "
+            "ends. Count: {count}.",
             "Draw the second one like {other}, between the light lines. A line from the edge behind of {other} to the "
             "marked point shows how deep it is: {lines}.",
             "The second one, between the lines to the {aim}, as deep as the line from the edge behind of "

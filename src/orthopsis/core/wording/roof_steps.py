@@ -17,8 +17,8 @@ ROOF: dict[str, StepPhrases] = {
     "roof.height": StepPhrases(
         "the height of the ridge",
         (
-            "Carry the {edge} of {other} on, over its top, and measure {rise} there. Make a mark. From the mark draw a "
-            "light line {along}, over the wall.",
+            "Carry the {edge} of {other} on, over its top, and measure {rise} there. Make a mark. From the mark draw "
+            "a light line {along}, over the wall.",
             "Carry the {edge} of {other} on over its top and mark {rise} there. From the mark draw a light line "
             "{along}.",
             "Mark {rise} over the top of the {edge} of {other}, and carry the height {along}.",
@@ -42,8 +42,8 @@ ROOF: dict[str, StepPhrases] = {
     "roof.peak_true": StepPhrases(
         "the peak over the middle",
         (
-            "From the middle of the {face} draw a light line straight up. Measure {rise} on it, from the upper edge of "
-            "the wall. That is the tip of the roof.",
+            "From the middle of the {face} draw a light line straight up. Measure {rise} on it, from the upper edge "
+            "of the wall. That is the tip of the roof.",
             "Go straight up from the middle of the {face}, and mark {rise} over its upper edge: that is the peak.",
             "The peak: {rise} over the upper edge, on the [upright] through the middle of the {face}.",
         ),

@@ -10,8 +10,8 @@ ROUND: dict[str, StepPhrases] = {
             "Count: {curves}.",
             "Mark on both edges of each round corner where its curve begins and ends{marks}. Draw the curves by hand, "
             "{curves}: at each mark a curve runs along the edge.",
-            "Round the corners of the front{marks}, {curves}: each touches its two edges at the marks, a quarter of an "
-            "ellipse.",
+            "Round the corners of the front{marks}, {curves}: each touches its two edges at the marks, a quarter of "
+            "an ellipse.",
         ),
         "A round shape starts from its block form; the curve touches the edges at the marks.",
         "Cutting the corner straight, or bulging beyond the edges.",

@@ -7,9 +7,8 @@ ROW: dict[str, StepPhrases] = {
         "the places of the letters",
         (
             "On a level line through the foot of the first letter of {thing} mark {length_marks} from its lower left.",
-            "Mark {length_marks} from the lower left of the first letter of {thing}, on a level line through its foot: "
-            "from "
-            "where to where the other letters stand.",
+            "Mark {length_marks} from the lower left of the first letter of {thing}, on a level line through its "
+            "foot: from where to where the other letters stand.",
             "Lay off the places of the other letters on the level line through the first one's foot: {length_marks}.",
         ),
         "What goes back is measured where the first letter stands.",
@@ -60,8 +59,8 @@ ROW: dict[str, StepPhrases] = {
         "its place",
         (
             "Draw a level light line from the next place back to the lines of this letter: there stands {thing}.",
-            "A level light line from its place back, to the lines from its marks: there stands {thing}, as high as the "
-            "[upright] there.",
+            "A level light line from its place back, to the lines from its marks: there stands {thing}, as high as "
+            "the [upright] there.",
             "Level from its plane to its own lines: the foot of {thing}; its height is that of the plane's [upright].",
         ),
         "Each letter is as high as the [upright] at its place.",

@@ -112,8 +112,8 @@ SETUP: dict[str, StepPhrases] = {
             "edge, {third_beyond} beyond the edge.",
             "Tape a strip on {third_side} the sheet and mark the [third point] on it, {third_left} from the left and "
             "{third_beyond} beyond the edge.",
-            "The [third point] lies {third_beyond} {third_side} the sheet, {third_left} from the left edge: mark it on "
-            "a taped strip.",
+            "The [third point] lies {third_beyond} {third_side} the sheet, {third_left} from the left edge: mark it "
+            "on a taped strip.",
         ),
         "In three-point no line is [upright]: they all run to the [third point].",
         "The strip slips: tape it from behind.",
