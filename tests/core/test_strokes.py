@@ -4,15 +4,22 @@ import itertools
 import math
 
 import pytest
+import shapely
 
+from conftest import box, exercise_of
 from orthopsis.core.construct.engine import Ruled
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import DrawnLine
+from orthopsis.core.drawing.solved import solve
+from orthopsis.core.exercise.edit_steps import change_step
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import Point, join
+from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.telling.strokes import Strokes
+from orthopsis.core.telling.told import tell
+from orthopsis.core.wording.step import there_words
 
 
 def ruled(name: str, start: tuple[float, float], end: tuple[float, float], arc: Arc | None = None) -> Ruled:
@@ -77,3 +84,58 @@ def test_every_step_counts_its_strokes(document: dict[str, object]) -> None:
                 old, new = group[j], group[i]
                 group = [new if one == old else one for one in group]
         assert step.count == len(set(group)) + len(mine) - len(straight), step.title
+
+
+@pytest.mark.parametrize("document", READY[1::2], ids=lambda document: str(document["title"]))
+def test_no_step_draws_what_an_earlier_one_has_drawn_as_darkly(document: dict[str, object]) -> None:
+    # Source: shapely's buffers and differences, another way than ours by places along a line.
+    solved = solve(prepare(read_exercise(document)))
+    dark = {number for name, number in solved.light_ids.items() if solved.board.lines[name].role == "edge"}
+    lines = {line.id: line for line in solved.lines}
+    before: list[tuple[shapely.Geometry, bool]] = []
+    for step in tell(solved).steps:
+        if step.takes_away or step.darkens:
+            continue
+        mine = [lines[number] for number in step.draws if not lines[number].bend]
+        for line in mine:
+            there = [shape for shape, is_dark in before if is_dark or line.id not in dark]
+            left = shapely.LineString([line.start, line.end]).difference(shapely.unary_union(there))
+            assert left.length > 1e-3, f"{step.title}: {line.name}"
+        before += [(shapely.LineString([line.start, line.end]).buffer(2e-3), line.id in dark) for line in mine]
+
+
+CRATES = (
+    box("First", 40.0, 40.0, 60.0, 50.0, depth_by="measured", depth=40.0),
+    box("Second", 82.5, 67.5, 45.0, 37.5, depth_by="measured", depth=20.0),
+)
+"""The second one stands on the first one's lines to the point: three quarters as large, as far from it."""
+
+
+def test_lines_that_are_there_are_said_and_not_counted() -> None:
+    steps = [step for step in draw(exercise_of(*CRATES)).steps if step.phase == "guides"]
+    first, second = steps
+    assert (first.thing, first.count, second.count) == ("First", 3, 0)
+    assert len(second.draws) == second.count
+    assert "there already." in second.text
+    assert "there already." not in first.text
+
+
+def test_a_teacher_s_own_words_stay_as_they_are() -> None:
+    exercise = exercise_of(*CRATES)
+    key = next(step.key for step in draw(exercise).steps if step.phase == "guides" and step.thing == "Second")
+    said = change_step(exercise, key, "say", "Look: they are there.")
+    (step,) = (step for step in draw(said).steps if step.text == "Look: they are there.")
+    assert step.count == 0
+
+
+@pytest.mark.parametrize(
+    ("there", "count", "words"),
+    [
+        (1, 1, "This line is there already."),
+        (3, 3, "All of these lines are there already."),
+        (1, 3, "One of these lines is there already."),
+        (2, 5, "2 of these lines are there already."),
+    ],
+)
+def test_how_it_is_said(there: int, count: int, words: str) -> None:
+    assert there_words(there, count) == words

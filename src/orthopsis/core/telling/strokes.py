@@ -20,7 +20,7 @@ Span = tuple[float, float]
 
 
 class Strokes:
-    """The lines of a sheet as strokes.
+    """The lines of a sheet as strokes, and which of them are drawn so far.
 
     Args:
         lines: all lines, by full name.
@@ -30,6 +30,8 @@ class Strokes:
         self._curves = {name for name, line in lines.items() if line.arc is not None}
         straight = [name for name in lines if name not in self._curves]
         ends = np.array([(*lines[name].start.xy, *lines[name].end.xy) for name in straight]).reshape(-1, 4)
+        self._dark = {name: line.role == "edge" for name, line in lines.items()}
+        self._drawn: dict[int, list[tuple[Span, bool]]] = {}
         self._line, self._span = dict[str, int](), dict[str, Span]()
         which, spans = _on_lines(ends)
         for name, number, span in zip(straight, which, spans, strict=True):
@@ -45,6 +47,25 @@ class Strokes:
             else:
                 spans.setdefault(self._line[name], []).append(self._span[name])
         return curves + sum(_pieces(mine) for mine in spans.values())
+
+    def draw(self, names: Iterable[str]) -> None:
+        """Take some lines as drawn."""
+        for name in names:
+            if name not in self._curves:
+                self._drawn.setdefault(self._line[name], []).append((self._span[name], self._dark[name]))
+
+    def there(self, names: Iterable[str]) -> set[str]:
+        """Return which of some lines lie wholly on lines that are drawn, as dark as they are or darker."""
+        return {name for name in names if name not in self._curves and self._is_there(name)}
+
+    def _is_there(self, name: str) -> bool:
+        drawn = self._drawn.get(self._line[name], ())
+        low, high = self._span[name]
+        reach = low
+        for start, end in sorted(span for span, is_dark in drawn if is_dark or not self._dark[name]):
+            if start <= reach + SAME_MM:
+                reach = max(reach, end)
+        return reach >= high - SAME_MM
 
 
 def _on_lines(ends: np.ndarray[tuple[int, int], np.dtype[np.float64]]) -> tuple[list[int], list[Span]]:

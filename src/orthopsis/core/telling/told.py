@@ -12,6 +12,7 @@ from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
+from orthopsis.core.telling.there import without_what_is_there
 from orthopsis.core.wording.setup_steps import POINT_DONE
 
 _FINISH = ("take_away", "darken", "tone")
@@ -55,7 +56,7 @@ def tell(solved: Solved) -> Telling:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
-    made = _with_stops(_with_points_done(solved, _joined(kept, changes)))
+    made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes))))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused)
 

@@ -22,3 +22,14 @@ class StepPhrases:
     def instruction(self, wording: Wording) -> str:
         """Return the template for the class's reading level."""
         return self.says[LEVELS.index(wording.level)]
+
+
+def there_words(there: int, count: int) -> str:
+    """Return what is said of lines of a step that are there already.
+
+    Args:
+        there: how many of them are; ``count``: how many lines the step speaks of.
+    """
+    if there >= count:
+        return "This line is there already." if count == 1 else "All of these lines are there already."
+    return "One of these lines is there already." if there == 1 else f"{there} of these lines are there already."
