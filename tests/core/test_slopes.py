@@ -10,6 +10,7 @@ from scenes import VIEWS, assert_same_point, roofed, solved
 from conftest import exercise_of
 from orthopsis.core.construct.moves import inputs, outputs
 from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.place import thing_place
 from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.editing.places import choices
 from orthopsis.core.errors import GeometryError
@@ -99,7 +100,7 @@ def test_the_paper_of_the_slope_stays_until_its_tiles_are_drawn() -> None:
 
 def test_a_roof_can_be_chosen_to_lie_on_and_goes_with_what_lies_on_it() -> None:
     exercise = tiled(**FLAT[2])
-    assert "Roof" in choices(exercise, "things.2.joined_to").values()
+    assert "Roof" in choices(exercise, thing_place(2, "joined_to")).values()
     texts = [piece.text for piece in draw(exercise).sentences[-1].pieces]
     assert "the right slope" in texts
     fresh = add_thing(exercise_of(LOFT, ROOF, views=[VIEWS["two_point"]]), "pattern")
