@@ -408,8 +408,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         letter_depth,
     ),
     (
-        r"From the mark go round the back: (\d+) lines?, each like its front edge, until the next guide line or until "
-        r"the front hides it\.",
+        r"From the mark go round the back: (\d+) lines?, (?:each )?like its front edge, until the next guide line or "
+        r"until the front hides it\.",
         letter_back,
     ),
     (

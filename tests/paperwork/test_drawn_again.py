@@ -21,6 +21,10 @@ from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.sheets import add_steps
 
 NEAR_MM = 0.05
+THERE = re.compile(
+    r" (?:This line is|All of these lines are|One of these lines is|\d+ of these lines are) there already\.$"
+)
+"""Said of lines that earlier steps have drawn: who draws them again draws them where they are."""
 
 
 def printed(exercise: Exercise) -> list[str]:
@@ -31,7 +35,7 @@ def printed(exercise: Exercise) -> list[str]:
     for page in PdfReader(io.BytesIO(pages.bytes())).pages:
         text = " ".join(page.extract_text().split())
         body = text.partition(" Watch for:")[0]
-        texts.append(body)
+        texts.append(THERE.sub("", body))
     return texts
 
 
