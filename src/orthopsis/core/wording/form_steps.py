@@ -293,20 +293,14 @@ _AT_EDGE = (
     "{lines}.",
 )
 for _kind in ("rectangles", "forms"):
-    FORM[f"{_kind}.first_through_at_edge"] = StepPhrases(
-        "where the first one ends behind",
-        _AT_EDGE,
-        "What goes right through a body ends in the plane where the body ends.",
-        "Guessing the thickness: it is that of the whole body.",
-        "ruler and set square",
-    )
-    FORM[f"{_kind}.first_through"] = StepPhrases(
-        "where the first one ends behind",
-        _THROUGH,
-        "What goes right through a body ends in the plane where the body ends.",
-        "Guessing the thickness: it is that of the whole body.",
-        "ruler and set square",
-    )
+    for _how, _words in (("through", _THROUGH), ("through_at_edge", _AT_EDGE)):
+        FORM[f"{_kind}.first_{_how}"] = StepPhrases(
+            "where the first one ends behind",
+            _words,
+            "What goes right through a body ends in the plane where the body ends.",
+            "Guessing the thickness: it is that of the whole body.",
+            "ruler and set square",
+        )
     for _relief in (*(("out", "in") if _kind == "forms" else ()), "through", "through_at_edge"):
         FORM[f"{_kind}.more_{_relief}"] = StepPhrases(
             "the same at the others",
