@@ -135,6 +135,17 @@ def test_a_thing_among_others_that_hang_together_is_seen_where_it_stands() -> No
         assert any(line.thing == "Crate" and not line.visible for line in solved.lines), "the table stands before it"
 
 
+def test_a_word_holds_between_two_that_both_stand_among_others() -> None:
+    # Two crates under one table: each hides parts of it and is hidden by others, so the three would share a layer.
+    crate = box("Crate", 112, 62, 50, 26, depth_by="measured", depth=8)
+    chest = box("Chest", 130, 58, 40, 20, depth_by="measured", depth=3)
+    exercise = exercise_of(*TABLE, crate, chest)
+    assert len(set(solve(prepare(exercise)).order.layers)) == 1
+    for nearer, farther in ((2, 3), (3, 2)):
+        solved = solve(prepare(say_hides(exercise, nearer, farther, "before")))
+        assert solved.order.layers[nearer] < solved.order.layers[farther]
+
+
 def test_what_hangs_together_has_its_foot_where_its_lowest_part_is() -> None:
     # The top of the table floats over the ground; its legs stand on it, nearer than the far crate.
     solved = of(box("Far", 150, 95, 60, 60, depth_by="measured", depth=2), *TABLE)

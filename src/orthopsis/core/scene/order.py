@@ -128,13 +128,17 @@ def _overlap(
 def _ranks(count: int, overlaps: Sequence[Overlap]) -> list[int]:
     """Return the layer of each whole; those that hide each other, each where it is nearer, share one.
 
-    Where words contradict each other in a ring, the weakest give way.
+    Where words contradict each other in a ring, the weakest give way. Two of which the teacher has said who hides whom
+    never share a layer: what would bring them together keeps the order of the list.
     """
+    said = [overlap for overlap in overlaps if overlap.why == "said"]
     of = list(range(count))
     for overlap in overlaps:
         if overlap.why == "depth":
             keep, gone = of[overlap.nearer], of[overlap.farther]
-            of = [keep if one == gone else one for one in of]
+            shared = [keep if one == gone else one for one in of]
+            if all(shared[word.nearer] != shared[word.farther] for word in said):
+                of = shared
     edges = {
         (of[o.nearer], of[o.farther]): _STRENGTH[o.why]
         for o in sorted(overlaps, key=lambda o: _STRENGTH[o.why])
