@@ -122,7 +122,7 @@ def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], ch
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
     targets = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
-    expected = {e.name: e for e in expected_lines(draw(exercise), {})}
+    expected = {e.name: e for e in expected_lines(draw(exercise), ())}
     verdicts: dict[str, set[str]] = {}
     for line in checked.lines:
         verdicts.setdefault(line.matched, set()).add(line.verdict)

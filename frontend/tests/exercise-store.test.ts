@@ -137,6 +137,37 @@ describe('the exercise on the Desk', () => {
     expect(exercise.past).toHaveLength(2)
   })
 
+  it.each([
+    ['over a socket', FakeSocket],
+    ['without one', undefined],
+  ])('lets what is asked for during a drag %s wait until the hand rests', async (_, socket) => {
+    vi.stubGlobal('WebSocket', socket)
+    const exercise = useExercise()
+    await exercise.load(7)
+    exercise.drag('things.0.place', [5, 0], true)
+    const added = exercise.act({ op: 'add', kind: 'box' })
+    exercise.drag('things.0.place', [8, 0], true)
+    await exercise.rest()
+    await added
+    expect([exercise.document.x, exercise.document.n], 'both are there').toEqual([8, 1])
+    await exercise.undo()
+    expect([exercise.document.x, exercise.document.n], 'the act is the later one').toEqual([8, 0])
+    await exercise.undo()
+    expect(exercise.document.x).toBeUndefined()
+  })
+
+  it('does what had waited for a drag that moved nothing, or was refused', async () => {
+    const exercise = useExercise()
+    await exercise.load(7)
+    answers['POST /api/desk/drag'] = () => ({ status: 422, body: { code: 'no', why: 'No.', fix: 'Other.' } })
+    exercise.drag('things.0.place', [5, 0], true)
+    const added = exercise.act({ op: 'add', kind: 'box' })
+    await exercise.rest()
+    await added
+    expect(exercise.document.n).toBe(1)
+    expect(exercise.past).toHaveLength(1)
+  })
+
   it('goes on with the next one when one is refused', async () => {
     const exercise = useExercise()
     await exercise.load(7)

@@ -53,7 +53,6 @@ const lines = [
 ]
 const drawing = {
   lines,
-  points: { 'Crate.front.a': [-30, 10] },
   vanishing_points: { point: [100, 100] },
 } as unknown as Drawing
 
@@ -110,7 +109,8 @@ describe('the hand', () => {
 
   it('lays the ruler on the side where the thing is not', () => {
     expect(strokes[0]!.side).toBe(1)
-    const mirrored = { ...drawing, points: { 'Crate.front.a': [50, -30] as [number, number] } }
+    const below = line(400000, [50, -300], [60, -300])
+    const mirrored = { ...drawing, lines: [...lines, below] }
     expect(strokesOf(mirrored, step({ draws: [200000] }))[0]!.side).toBe(-1)
   })
 })

@@ -20,7 +20,7 @@ from orthopsis.core.wording.vocabulary import LEVELS, Level
 
 def perfect(exercise: Exercise) -> dict[str, Stroke]:
     """Return the strokes of a student without any error, by name."""
-    return {e.name: Stroke(e.start, e.end) for e in expected_lines(draw(exercise), {}) if e.is_asked}
+    return {e.name: Stroke(e.start, e.end) for e in expected_lines(draw(exercise), ()) if e.is_asked}
 
 
 def codes(exercise: Exercise, strokes: dict[str, Stroke]) -> list[str]:

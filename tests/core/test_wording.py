@@ -13,7 +13,7 @@ from orthopsis.core.light.tone import face_tone
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.advice import ADVICE
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES, TRY_NEXT
-from orthopsis.core.wording.names import corner_words, edge_words, point_words
+from orthopsis.core.wording.names import Feature, edge_words, point_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, TERMS, Vocabulary, Wording, counted, listed, ordinal
 
@@ -63,12 +63,34 @@ def test_every_step_has_a_tool_and_every_finding_a_title() -> None:
 
 
 def test_points_lines_and_counts_are_named_as_people_say_them() -> None:
-    assert corner_words("Crate.front.bottom_left") == "bottom left"
-    assert edge_words("Crate", "depth.top_left") == "top left edge of Crate going away"
-    assert edge_words("Crate", "front.top") == "front top edge of Crate"
     assert (counted(1, "line"), counted(3, "line")) == ("1 line", "3 lines")
     assert listed(["a"]) == "a"
     assert listed(["a", "b", "c"]) == "a, b and c"
+
+
+@pytest.mark.parametrize(
+    ("feature", "family", "third", "words"),
+    [
+        (Feature("front", "top"), "level", (1, 2), "front top edge of Crate"),
+        (Feature("away", "top left"), "point", (0, 2), "top left edge of Crate going away"),
+        (Feature("upright", "nearest"), "upright", (1, 1), "nearest upright of Crate"),
+        (Feature("level", "bottom back left"), "left point", (0, 0), "bottom back left edge of Crate"),
+        (Feature("front", part="K"), "upright", (0, 2), "upright front edge at the upper left of K of Crate"),
+        (Feature("back", part="K"), "free", (1, 2), "slanted back edge at the top of K of Crate"),
+        (Feature("away", part="K"), "point", (1, 1), "edge going away in the middle of K of Crate"),
+        (Feature("side", part="Number 3"), "level", (1, 0), "level edge at the bottom of Number 3 of Crate"),
+        (Feature("ridge"), "point", (1, 1), "ridge of Crate"),
+        (Feature("slope"), "Roof.slope_above", (2, 1), "sloping edge at the right of Crate"),
+    ],
+)
+def test_a_line_is_called_by_what_it_is(feature: Feature, family: str, third: tuple[int, int], words: str) -> None:
+    assert edge_words("Crate", feature, family, third) == words
+
+
+def test_a_line_of_a_part_of_a_part_belongs_to_the_inner_one() -> None:
+    whole = Feature("away", part="T", guide="guide.3").within("left half", "left half.")
+    assert (whole.part, whole.guide) == ("T", "left half.guide.3")
+    assert Feature("front", "top").within("Number 2", "Number 2.").part == "Number 2"
 
 
 def test_the_youngest_take_longer_and_more_lines_take_longer() -> None:

@@ -1612,7 +1612,10 @@ export interface components {
         };
         /**
          * FaceGrey
-         * @description How dark a face is on the sheet: 0 as the paper beside it, 1 black; ``direction``: which way it faces.
+         * @description How dark a face is on the sheet: 0 as the paper beside it, 1 black.
+         *
+         *     ``direction``: the same for faces that face the same way in the same view; ``turned``: that way, empty where it was
+         *     measured by an early version.
          */
         FaceGrey: {
             /** Thing */
@@ -1623,6 +1626,11 @@ export interface components {
             direction: string;
             /** Darkness */
             darkness: number;
+            /**
+             * Turned
+             * @default
+             */
+            turned: string;
         };
         /**
          * Finding
@@ -2781,7 +2789,8 @@ export interface components {
          * TonedFace
          * @description A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
          *
-         *     ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
+         *     ``direction``: the same for all that face one way in one view; empty for what has no single direction or a tone of
+         *     its own. ``turned``: which way it faces.
          */
         TonedFace: {
             /** Id */
@@ -2802,6 +2811,11 @@ export interface components {
              * @default
              */
             direction: string;
+            /**
+             * Turned
+             * @default
+             */
+            turned: string;
         };
         /**
          * TypeAct

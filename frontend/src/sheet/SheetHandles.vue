@@ -86,6 +86,7 @@ const handles = computed(() =>
       @pointermove="move"
       @pointerup="drop"
       @pointercancel="drop"
+      @lostpointercapture="drop"
       @focus="emit('select', item.handle.about)"
       @keydown="step(item.handle, $event)"
     >

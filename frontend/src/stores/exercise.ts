@@ -133,15 +133,26 @@ export const useExercise = defineStore('exercise', () => {
   let unanswered: Drag | null = null
   let asking: Promise<void> | null = null
   let isMoved = false
+  /** A drag is one turn: what is asked for while the hand moves waits until it has rested. */
+  let turn: { begins: Promise<unknown>; end: () => void } | null = null
+
+  function takeTurn(): { begins: Promise<unknown>; end: () => void } {
+    let end = (): void => undefined
+    const over = new Promise<void>((done) => (end = done))
+    const begins = last
+    last = begins.then(() => over)
+    return { begins, end }
+  }
 
   /** Drag a handle: the picture follows as fast as the core answers. */
   function drag(handle: string, place: Place, snap: boolean): void {
     wanted = { handle, place, snap, others: others.value }
-    asking ??= follow()
+    turn ??= takeTurn()
+    asking ??= follow(turn.begins)
   }
 
-  async function follow(): Promise<void> {
-    await last
+  async function follow(begins: Promise<unknown>): Promise<void> {
+    await begins
     if (!beforeDrag) {
       beforeDrag = document.value
       dragging.begin(beforeDrag)
@@ -173,15 +184,26 @@ export const useExercise = defineStore('exercise', () => {
     beforeDrag = null
     const lost = unanswered
     unanswered = null
-    if (!before || (!isMoved && !lost)) return
-    isMoved = false
-    if (lost) return void later(actOf(lost))
+    const isOver = turn
+    turn = null
     try {
-      await inTurn(async () => {
-        document.value = await dragging.rest()
-        remember(before)
-      })
-      const moved = document.value
+      if (!before || (!isMoved && !lost)) return
+      isMoved = false
+      if (lost) return void later(actOf(lost))
+      document.value = await dragging.rest()
+      remember(before)
+    } catch (error) {
+      if (!isPassing(error)) refuse(error)
+      return
+    } finally {
+      isOver?.end()
+    }
+    await drawMoved(document.value)
+  }
+
+  /** Steps and advice follow the hand. */
+  async function drawMoved(moved: ExerciseDocument): Promise<void> {
+    try {
       const answer = await ask(api.POST('/api/desk/draw', { body: { exercise: moved } }))
       // While the hand is on its way again, or has been, this answer is an old one.
       if (document.value === moved && !beforeDrag) take(answer.exercise, answer.drawing)

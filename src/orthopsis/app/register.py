@@ -11,7 +11,7 @@ from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.check.answer import NOT_JUDGED, Checked, read_checked
 from orthopsis.core.check.decided import MEANT, decided, home
-from orthopsis.core.wording.findings import TITLES
+from orthopsis.core.wording.findings import TITLES, finding_title
 from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.store import classes, piles
 from orthopsis.store.models import ExerciseRow, Pile, SheetRow
@@ -236,7 +236,7 @@ def _done(sheet: SheetRow, exercise: str) -> DoneSheet:
         kept_at=sheet.kept_at or sheet.added_at,
         home=lines.home,
         judged=lines.judged,
-        findings=[TITLES[code] for code in _standing(sheet)],
+        findings=[finding_title(code) for code in _standing(sheet)],
         meant=sum(d == MEANT for d in sheet.decisions.values()),
         note=sheet.note,
         remark=sheet.remark,
@@ -258,4 +258,4 @@ def _counts(kept: list[tuple[SheetRow, Pile]], pile_ids: list[int]) -> list[Find
     for sheet, pile in kept:
         counter.update((code, pile.id) for code in set(_standing(sheet)))
     codes = [code for code in TITLES if any(counter[code, p] for p in pile_ids)]
-    return [FindingCount(code=c, title=TITLES[c], counts=[counter[c, p] for p in pile_ids]) for c in codes]
+    return [FindingCount(code=c, title=finding_title(c), counts=[counter[c, p] for p in pile_ids]) for c in codes]

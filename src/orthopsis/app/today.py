@@ -14,7 +14,7 @@ from orthopsis.core.check.decided import MEANT, key_of
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.wording.findings import TITLES
+from orthopsis.core.wording.findings import TITLES, finding_title
 from orthopsis.store import classes, exercises, piles
 from orthopsis.store.clock import now
 from orthopsis.store.errors import Refused
@@ -213,7 +213,7 @@ def _needs(db: Db, school_class: SchoolClass) -> list[NeedLine]:
                     class_id=school_class.id,
                     class_name=school_class.name,
                     alias=student.alias,
-                    finding=TITLES[open_codes[0]],
+                    finding=finding_title(open_codes[0]),
                     exercise=str(pile.document["title"]),
                 )
             )

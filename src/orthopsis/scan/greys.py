@@ -45,7 +45,9 @@ def greys_of(flat_jpeg: bytes, faces: Sequence[TonedFace], px_per_mm: float) -> 
             white = float(np.quantile(paper, PAPER_QUANTILE))
             darkness = max(0.0, 1.0 - float(np.median(inside)) / max(white, 1.0))
             shown = round(darkness, 3)
-            found.append(FaceGrey(thing=area.thing, face=area.name, direction=area.direction, darkness=shown))
+            found.append(
+                FaceGrey(thing=area.thing, face=area.name, direction=area.direction, darkness=shown, turned=area.turned)
+            )
     return found
 
 

@@ -88,7 +88,7 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
     prepared = prepare(exercise)
     sigma = HAND_ERROR_MM[exercise.wording.level]
-    wanted = [e for e in expected_lines(picture(solve(prepared)), {}, adornments(prepared)) if e.is_asked]
+    wanted = [e for e in expected_lines(picture(solve(prepared)), prepared.things, adornments(prepared)) if e.is_asked]
     points = {name: aim.at for name, aim in prepared.aims.items() if aim.is_vanishing}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []

@@ -38,10 +38,10 @@ export function strokesOf(drawing: Drawing, step: Step): Stroke[] {
 
 /** The ruler lies on the side of the line where the thing is not. */
 function sideOf(drawing: Drawing, line: DrawnLine): 1 | -1 {
-  const own = Object.entries(drawing.points).filter(([name]) => name.startsWith(`${line.thing}.`))
+  const own = drawing.lines.filter((other) => other.thing === line.thing).flatMap(({ from, to }) => [from, to])
   const dx = line.to[0] - line.from[0]
   const dy = line.to[1] - line.from[1]
-  const sum = own.reduce((s, [, p]) => s + dx * (p[1] - line.from[1]) - dy * (p[0] - line.from[0]), 0)
+  const sum = own.reduce((s, p) => s + dx * (p[1] - line.from[1]) - dy * (p[0] - line.from[0]), 0)
   return sum > 0 ? 1 : -1
 }
 

@@ -53,12 +53,17 @@ class Finding(AnswerPart):
 
 
 class FaceGrey(AnswerPart):
-    """How dark a face is on the sheet: 0 as the paper beside it, 1 black; ``direction``: which way it faces."""
+    """How dark a face is on the sheet: 0 as the paper beside it, 1 black.
+
+    ``direction``: the same for faces that face the same way in the same view; ``turned``: that way, empty where it was
+    measured by an early version.
+    """
 
     thing: str
     face: str
     direction: str
     darkness: float
+    turned: str = ""
 
 
 class Checked(AnswerPart):

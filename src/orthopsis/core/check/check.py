@@ -40,8 +40,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     """
     prepared = prepare(exercise)
     drawing = picture(solve(prepared))
-    free = {p.values.name: p.standing.free_lines for p in prepared.things}
-    expected = expected_lines(drawing, free, adornments(prepared))
+    expected = expected_lines(drawing, prepared.things, adornments(prepared))
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
     sigma = HAND_ERROR_MM[prepared.wording.level]
@@ -60,7 +59,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         if e.is_asked
         and e.length_mm >= SHORTEST_MISSED_MM
         and e.name not in matched
-        and not _is_covered(e, matched)
+        and e.along not in matched
         and not _is_drawn(e, drawn)
     ]
     found = findings(lines, missing, prepared, sigma, LineNames(expected))
@@ -79,12 +78,6 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
 def _is_drawn(e: Expected, drawn: Sequence[tuple[Point, Point]]) -> bool:
     """Tell whether there is graphite all along a line, as a part of other strokes."""
     return share_along((e.start, e.end), drawn, INKED_MM) >= INKED
-
-
-def _is_covered(e: Expected, matched: set[str]) -> bool:
-    """Tell whether a receding edge is there as a part of its guide line."""
-    thing, _, name = e.name.partition(".")
-    return f"{thing}.{name.replace('depth.', 'guide.', 1)}" in matched
 
 
 def _judged(

@@ -4,7 +4,6 @@ from collections.abc import Sequence
 
 from orthopsis.core.check.answer import Checked, Finding, JudgedLine
 from orthopsis.core.check.decided import Decided
-from orthopsis.core.check.line_names import line_words
 from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, NEXT_TIME, PRAISE, TRY_NEXT
 from orthopsis.core.wording.vocabulary import LEVELS, Wording, counted
@@ -37,7 +36,7 @@ def note(checked: Checked, what: Decided, picture: Picture, wording: Wording) ->
     if real:
         gravest = max(real, key=lambda f: f.severity)
         topic = _TOPIC[gravest.code]
-        parts.append(wording.say(ADVICE_TO_STUDENT[topic][level], {"line": gravest.line or line_words(gravest.about)}))
+        parts.append(wording.say(ADVICE_TO_STUDENT[topic][level], {"line": gravest.line or gravest.about}))
         parts.append(wording.say(NEXT_TIME[topic][level], {}))
     else:
         parts.append(wording.say(TRY_NEXT[_something_new(picture)][level], {}))

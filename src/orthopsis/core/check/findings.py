@@ -5,8 +5,9 @@ from collections.abc import Sequence
 from orthopsis.core.check.answer import Finding, JudgedLine
 from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.stroke import Expected
+from orthopsis.core.construct.moves import EYE_LEVEL
 from orthopsis.core.scene.prepared import Prepared
-from orthopsis.core.wording.findings import FINDINGS, TITLES
+from orthopsis.core.wording.findings import FINDINGS, finding_title
 from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
@@ -46,15 +47,16 @@ def _is_are(count: int) -> str:
 def _finding(
     code: str, severity: int, text: str, lines: list[int], about: str, wording: Wording, line: str = ""
 ) -> Finding:
-    title = TITLES[code] if wording.vocabulary == "eye_level" else TITLES[code].replace("eye level", "horizon line")
-    return Finding(code=code, severity=severity, title=title, text=text, lines=lines, about=about, line=line)
+    return Finding(
+        code=code, severity=severity, title=finding_title(code, wording), text=text, lines=lines, about=about, line=line
+    )
 
 
 def _of_line(number: int, line: JudgedLine, prepared: Prepared, names: LineNames) -> Finding | None:
-    if line.verdict not in _BAD or not line.matched or "." not in line.matched:
+    if line.verdict not in _BAD or not line.matched or line.matched == EYE_LEVEL:
         return None
     wording = prepared.wording
-    code = _code(line)
+    code = _code(line, is_back=names.is_back(line.matched))
     called = names.words(line.matched)
     side = "above" if line.miss_mm > 0 else "below"
     values = {
@@ -72,12 +74,11 @@ def _aim_words(name: str, prepared: Prepared) -> str:
     return f"the {prepared.point_words(name)}"
 
 
-def _code(line: JudgedLine) -> str:
-    name = line.matched.partition(".")[2]
+def _code(line: JudgedLine, *, is_back: bool) -> str:
     if line.family == "free":
         return "edge_runs_off"
     if line.family in ("upright", "level"):
-        if name.startswith("back."):
+        if is_back:
             return "back_not_parallel"
         return "upright_leans" if line.family == "upright" else "level_tilts"
     if line.verdict == "wrong_point":
@@ -99,7 +100,7 @@ def _eye_level(
                 wording,
             )
         ]
-    mine = [(i, line) for i, line in enumerate(lines) if line.matched == "eye level"]
+    mine = [(i, line) for i, line in enumerate(lines) if line.matched == EYE_LEVEL]
     if not mine:
         return []
     number, line = max(mine, key=lambda pair: abs(pair[1].end[0] - pair[1].start[0]))

@@ -7,7 +7,7 @@ along the guide lines to where the student put them.
 
 import math
 from collections.abc import Callable, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
 from orthopsis.core.plane.homogeneous import Point, distance
@@ -203,7 +203,7 @@ def _is_one_of(stroke: Stroke, lines: Sequence[Expected], sigma_mm: float) -> bo
 def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
     """Return a receding edge whose far end is carried along with the back."""
     end = Point(centre.x + factor * (e.end.x - centre.x), centre.y + factor * (e.end.y - centre.y))
-    return Expected(e.name, e.thing, e.family, e.start, end, e.is_asked, e.free_about)
+    return replace(e, end=end, free_group=0)
 
 
 def _best_factor(strokes: Sequence[Stroke], backs: list[Expected], centre: Point, sigma_mm: float) -> float:

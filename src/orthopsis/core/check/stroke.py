@@ -1,12 +1,14 @@
 """A line that a student drew, and the lines that were asked for."""
 
 import math
-from collections.abc import Collection, Mapping
+from collections.abc import Collection, Iterable
 from dataclasses import dataclass, replace
 
-from orthopsis.core.drawing.answer import Picture
+from orthopsis.core.construct.moves import EYE_LEVEL
+from orthopsis.core.drawing.answer import DrawnLine, Picture
 from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.things.standing import Free
+from orthopsis.core.scene.placed import Placed
+from orthopsis.core.wording.names import ANY, Feature
 
 FINISHED = ("edge", "detail")
 """The roles of lines that a finished sheet shows."""
@@ -45,6 +47,8 @@ class Expected:
         free_about: the vanishing point toward which it may be carried, because its place follows from a free
             length; empty for a line whose place is given.
         free_group: which lines of its thing are carried together, by number.
+        feature: what it is.
+        along: full name of the light line along which it is drawn; empty if there is none.
     """
 
     name: str
@@ -55,6 +59,8 @@ class Expected:
     is_asked: bool
     free_about: str = ""
     free_group: int = 0
+    feature: Feature = ANY
+    along: str = ""
 
     @property
     def is_free(self) -> bool:
@@ -107,35 +113,49 @@ def expected_curves(drawing: Picture) -> list[ExpectedCurve]:
     ]
 
 
+class _Asked:
+    """What the things of an exercise say of their lines: what each is, and whether its place is free."""
+
+    def __init__(self, things: Iterable[Placed]) -> None:
+        standing = {placed.values.name: placed.standing for placed in things}
+        self._free = {name: one.free_lines for name, one in standing.items()}
+        self._edges = {(name, e.name): e.feature for name, one in standing.items() for e in one.solid.edges}
+        self._guides = {(name, f.guide): f for (name, _), f in self._edges.items() if f.guide}
+
+    def guide(self, line: DrawnLine) -> Expected:
+        """Return a light line that may still be seen."""
+        ends, name = (Point(*line.start), Point(*line.end)), f"{line.thing}.{line.name}"
+        feature = self._guides.get((line.thing, line.name), ANY)
+        return Expected(name, line.thing, line.family, *ends, False, feature=feature)
+
+    def edge(self, line: DrawnLine, ends: tuple[Point, Point], *, is_asked: bool) -> Expected:
+        """Return an edge, or a line on a face, all along its pieces."""
+        thing, feature = line.thing, self._edges.get((line.thing, line.name), ANY)
+        free = enumerate(self._free.get(thing, ()))
+        group, about = next(((i, f.about) for i, f in free if line.name in f.lines), (0, ""))
+        along = f"{thing}.{feature.guide}" if feature.guide else ""
+        return Expected(f"{thing}.{line.name}", thing, line.family, *ends, is_asked, about, group, feature, along)
+
+
 def expected_lines(
-    drawing: Picture, free: Mapping[str, tuple[Free, ...]], adornments: Collection[str] = ()
-) -> list[Expected]:
+    drawing: Picture, things: Iterable[Placed], adornments: Collection[str] = ()
+) -> list[Expected]:  # fmt: skip
     """Return what a finished sheet should show: every edge that is seen, guide lines, and the eye level.
 
     Args:
-        free: for a thing, its freely placed lines.
+        things: those of the exercise, which know what their lines are and which of them are placed freely.
         adornments: things whose lines nobody has to draw, such as patterns.
     """
-    result = []
-    spans: dict[tuple[str, str], list[Point]] = {}
-    families: dict[tuple[str, str], str] = {}
-    for line in drawing.lines:
-        if line.bend:
-            continue  # a curve is not judged as a line
+    asked, straight = _Asked(things), [line for line in drawing.lines if not line.bend]
+    pieces: dict[tuple[str, str], list[DrawnLine]] = {}
+    for line in straight:
         if line.role in FINISHED and line.thing and line.visible:
-            spans.setdefault((line.thing, line.name), []).extend((Point(*line.start), Point(*line.end)))
-            families[line.thing, line.name] = line.family
-        elif line.role == "guide":
-            ends = (Point(*line.start), Point(*line.end))
-            result.append(Expected(f"{line.thing}.{line.name}", line.thing, line.family, *ends, False))
-    for (thing, name), points in spans.items():
-        group, about = next(
-            ((i, f.about) for i, f in enumerate(free.get(thing, ())) if name.startswith(f.begins)), (0, "")
-        )
-        start, end = points[0], points[-1]
-        if distance(start, end) >= SHORTEST_MM:
-            is_asked = thing not in adornments
-            result.append(Expected(f"{thing}.{name}", thing, families[thing, name], start, end, is_asked, about, group))
+            pieces.setdefault((line.thing, line.name), []).append(line)
+    result = [asked.guide(line) for line in straight if line.role == "guide"]
+    for (thing, _), (first, *others) in pieces.items():
+        ends = Point(*first.start), Point(*(others[-1] if others else first).end)
+        if distance(*ends) >= SHORTEST_MM:
+            result.append(asked.edge(first, ends, is_asked=thing not in adornments))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
-    result.append(Expected("eye level", "", "level", Point(0.0, height), Point(width, height), True))
+    result.append(Expected(EYE_LEVEL, "", "level", Point(0.0, height), Point(width, height), True))
     return result

@@ -10,7 +10,7 @@ import shapely
 
 from orthopsis.core.check.answer import FaceGrey, Finding
 from orthopsis.core.drawing.answer import Place, TonedFace
-from orthopsis.core.wording.findings import FINDINGS, TITLES
+from orthopsis.core.wording.findings import FINDINGS, finding_title
 from orthopsis.core.wording.vocabulary import Wording
 
 INSIDE_MM = 2.5
@@ -30,6 +30,7 @@ class ToneArea:
     thing: str
     name: str
     direction: str
+    turned: str
     loops: tuple[tuple[tuple[Place, ...], ...], ...]
 
 
@@ -44,7 +45,7 @@ def tone_areas(faces: Sequence[TonedFace]) -> list[ToneArea]:
         if face.direction and clear.area >= LEAST_AREA_MM2:
             parts = (part for part in getattr(clear, "geoms", [clear]) if isinstance(part, shapely.Polygon))
             loops = tuple(tuple(tuple(ring.coords) for ring in (part.exterior, *part.interiors)) for part in parts)
-            result.append(ToneArea(face.thing, face.name, face.direction, loops))
+            result.append(ToneArea(face.thing, face.name, face.direction, face.turned, loops))
     return result
 
 
@@ -66,7 +67,7 @@ def _apart(greys: Sequence[FaceGrey]) -> float:
 def _finding(direction: str, greys: Sequence[FaceGrey], wording: Wording) -> Finding:
     light, dark = (choose(greys, key=lambda grey: grey.darkness) for choose in (min, max))
     values: Mapping[str, object] = {
-        "direction": direction.partition("@")[0],
+        "direction": light.turned or "same side",
         "light": f"a face of {light.thing}",
         "light_grey": f"{light.darkness:.0%}",
         "dark": f"one of {dark.thing}",
@@ -75,4 +76,6 @@ def _finding(direction: str, greys: Sequence[FaceGrey], wording: Wording) -> Fin
     }
     text = wording.say(FINDINGS["tones_differ"], values)
     about = f"tone.{direction}"
-    return Finding(code="tones_differ", severity=1, title=TITLES["tones_differ"], text=text, lines=[], about=about)
+    return Finding(
+        code="tones_differ", severity=1, title=finding_title("tones_differ", wording), text=text, lines=[], about=about
+    )

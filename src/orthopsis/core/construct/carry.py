@@ -15,7 +15,7 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from orthopsis.core.construct.count import runs_along
-from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide
+from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide, full_name
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
 from orthopsis.core.plane.polygon import inside_starts
@@ -127,7 +127,7 @@ class CarriedOutline:
 
     def full(self, name: str) -> str:
         """Return the full name of a point or line."""
-        return f"{self.thing}.{name}"
+        return full_name(self.thing, name)
 
     def family(self, a: int, b: int) -> Family:
         """Return the family of the line between two corners of the face."""

@@ -6,7 +6,18 @@ the face; where its diagonal meets them are the places along it.
 
 from collections.abc import Iterable
 
-from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Move, Offset, Rule, RuleToPoint, Run
+from orthopsis.core.construct.moves import (
+    Act,
+    Cross,
+    Divide,
+    MeasureAlong,
+    Move,
+    Offset,
+    Rule,
+    RuleToPoint,
+    Run,
+    full_name,
+)
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.tolerance import SAME_SHARE
@@ -77,7 +88,7 @@ class Grid:
         return self._full(f"construction.column.{_number(self.columns, share)}")
 
     def _full(self, name: str) -> str:
-        return f"{self._thing}.{name}"
+        return full_name(self._thing, name)
 
     def _move(self, breath: str, act: Act) -> Move:
         return Move("divide", self._thing, f"{self._told_as}.{breath}", act)

@@ -7,7 +7,7 @@ animation, print and marking all replay the one list. Names of points and lines 
 
 from collections.abc import Mapping
 from dataclasses import dataclass, fields, replace
-from typing import Any, Literal
+from typing import Any, Literal, get_args
 
 Phase = Literal[
     "setup", "front", "divide", "guides", "depth", "back", "round", "pattern", "take_away", "darken", "tone"
@@ -228,21 +228,40 @@ Act = (
 )
 
 
-_INPUTS = ("start", "end", "point", "line", "first", "second", "until", "through", "pole", "centre")
+def full_name(thing: str, name: str) -> str:
+    """Return the full name of a point or line from its name within its thing."""
+    return f"{thing}.{name}"
+
+
+def name_within(thing: str, full: str) -> str:
+    """Return the name of a point or line within its thing, from its full name; of what belongs to none as it is."""
+    return full[len(thing) + 1 :] if thing else full
+
+
+def _fields_among(names: tuple[str, ...]) -> dict[type, tuple[str, ...]]:
+    """Return for each kind of act which of some fields it has."""
+    return {kind: tuple(f.name for f in fields(kind) if f.name in names) for kind in get_args(Act)}
+
+
+_INPUTS = _fields_among(("start", "end", "point", "line", "first", "second", "until", "through", "pole", "centre"))
+_SEVERAL_INPUTS = _fields_among(("like", "stops_at"))
+_OUTPUTS = _fields_among(("makes", "makes_point"))
 
 
 def inputs(act: Act) -> set[str]:
     """Return the full names of the points and lines that an act takes up."""
-    names = {value for field in _INPUTS if isinstance(value := getattr(act, field, None), str)}
-    for field in ("like", "stops_at"):
-        names |= set(getattr(act, field, ()))
+    names = {getattr(act, field) for field in _INPUTS[type(act)]}
+    for field in _SEVERAL_INPUTS[type(act)]:
+        names.update(getattr(act, field))
     return names
 
 
 def outputs(act: Act) -> set[str]:
     """Return the full names of the points and lines that an act makes."""
-    names = {value for field in ("makes", "makes_point") if isinstance(value := getattr(act, field, None), str)}
-    return names | {name for name, _ in getattr(act, "marks", ())}
+    names = {getattr(act, field) for field in _OUTPUTS[type(act)]}
+    if isinstance(act, Curve):
+        names.update(name for name, _ in act.marks)
+    return names
 
 
 def renamed(act: Act, names: Mapping[str, str]) -> Act:

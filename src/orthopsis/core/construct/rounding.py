@@ -44,6 +44,23 @@ class Node:
     angle: float | None = None
     is_sharp: bool = True
 
+    @property
+    def is_start(self) -> bool:
+        """Whether a curve begins there."""
+        return self.angle == 0.0
+
+
+@dataclass(frozen=True, slots=True)
+class Turn:
+    """A place on a quarter where one of its pieces ends, by its name and its angle, rad.
+
+    ``is_touched``: whether a line to the vanishing point touches the curve there.
+    """
+
+    name: str
+    angle: float
+    is_touched: bool = False
+
 
 def nodes(outline: CarriedOutline) -> list[list[Node]]:
     """Return the corners of the rounded outline, loop by loop."""
@@ -61,11 +78,13 @@ def nodes(outline: CarriedOutline) -> list[list[Node]]:
 
 def _curve_nodes(outline: CarriedOutline, corner: int) -> list[Node]:
     rounding = outline.rounded[corner]
-    turns = [("start", 0.0), *_turns(outline, corner), ("end", QUARTER_RAD)]
+    turns = (Turn("start", 0.0), *_turns(outline, corner), Turn("end", QUARTER_RAD))
     touching = outline.arcs[corner].touches(outline.goal) if rounding.is_convex else []
     return [
-        Node(f"round.{corner}.{name}", rounding.at(angle), corner, angle, _is_one_of(angle, touching))
-        for name, angle in turns
+        Node(
+            f"round.{corner}.{turn.name}", rounding.at(turn.angle), corner, turn.angle, _is_one_of(turn.angle, touching)
+        )
+        for turn in turns
     ]
 
 
@@ -78,7 +97,7 @@ def _apart(found: list[Node]) -> list[Node]:
     return [
         node
         for i, node in enumerate(found)
-        if not (node.name.endswith(".start") and math.dist(node.flat, found[i - 1].flat) <= SAME_SHARE)
+        if not (node.is_start and math.dist(node.flat, found[i - 1].flat) <= SAME_SHARE)
     ]
 
 
@@ -87,20 +106,21 @@ def touches(outline: CarriedOutline, corner: int) -> list[float]:
     return outline.arcs[corner].touches_between(outline.goal) if outline.rounded[corner].is_convex else []
 
 
-def _turns(outline: CarriedOutline, corner: int) -> list[tuple[str, float]]:
-    """Return the inner corners of a curve's pieces by name, with their angles, in order."""
+def _turns(outline: CarriedOutline, corner: int) -> list[Turn]:
+    """Return the inner corners of a curve's pieces, in order."""
     return turns_of(touches(outline, corner))
 
 
-def turns_of(touching: Sequence[float]) -> list[tuple[str, float]]:
-    """Return the inner corners of the pieces of a quarter by name, with their angles, in order.
+def turns_of(touching: Sequence[float]) -> list[Turn]:
+    """Return the inner corners of the pieces of a quarter, in order.
 
     Args:
         touching: where lines touch it, rad; there is a corner at each.
     """
-    even = [(f"at.{i}", QUARTER_RAD * i / FACETS) for i in range(1, FACETS)]
-    apart = [(n, a) for n, a in even if not _is_one_of(a, touching, QUARTER_RAD / FACETS / 4)]
-    return sorted([*apart, *((f"touch.{i}", a) for i, a in enumerate(touching, start=1))], key=lambda turn: turn[1])
+    even = (Turn(f"at.{i}", QUARTER_RAD * i / FACETS) for i in range(1, FACETS))
+    apart = (turn for turn in even if not _is_one_of(turn.angle, touching, QUARTER_RAD / FACETS / 4))
+    touched = (Turn(f"touch.{i}", angle, is_touched=True) for i, angle in enumerate(touching, start=1))
+    return sorted((*apart, *touched), key=lambda turn: turn.angle)
 
 
 def round_moves(outline: CarriedOutline, shown: set[int], mark: Callable[[str, FacePlace], Act]) -> list[Move]:
@@ -134,7 +154,7 @@ def _curve(outline: CarriedOutline, end: str, corner: int, role: Role) -> Curve:
     def full(part: str) -> str:
         return outline.full(f"{end}.round.{corner}.{part}")
 
-    marks = tuple((full(name), angle) for name, angle in _turns(outline, corner) if name.startswith("at"))
+    marks = tuple((full(turn.name), turn.angle) for turn in _turns(outline, corner) if not turn.is_touched)
     name, pole = outline.full(f"{end}.curve.{corner}"), outline.full(f"{end}.{corner}")
     return Curve(name, full("start"), pole, full("end"), full("centre"), marks, role)
 

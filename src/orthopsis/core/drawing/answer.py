@@ -59,7 +59,8 @@ class DrawnLine(AnswerPart):
 class TonedFace(AnswerPart):
     """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
 
-    ``direction``: which way it faces, in which view; empty for what has no single direction or a tone of its own.
+    ``direction``: the same for all that face one way in one view; empty for what has no single direction or a tone of
+    its own. ``turned``: which way it faces.
     """
 
     id: int
@@ -68,6 +69,7 @@ class TonedFace(AnswerPart):
     loops: list[list[Place]]
     tone: int
     direction: str = ""
+    turned: str = ""
 
 
 class HandlePlace(AnswerPart):

@@ -4,20 +4,24 @@ The light lines of a thing are one block, the pieces of its edges that are seen 
 numbers of its own, so that no line is called otherwise because another thing has changed.
 """
 
-from collections.abc import Iterable, Iterator, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 
 from orthopsis.core.construct.engine import Ruled
+from orthopsis.core.construct.moves import full_name, name_within
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.curves import bend, curve_pieces
 from orthopsis.core.drawing.last import Last
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.hidden import Piece
 from orthopsis.core.sight.solid import Edge
+from orthopsis.core.things.standing import Spans
 
-Edges = frozenset[frozenset[str]]
-"""Edges by the full names of their ends."""
-
+Gone = Mapping[frozenset[str], Spans]
+"""Edges that go, or of which parts go, by the full names of their ends."""
+Span = tuple[float, float]
+"""From where to where on an edge, as shares of it on the page."""
 
 IDS = 100_000
 """So many ids a block has; a word of the most letters has a tenth of that."""
@@ -44,11 +48,10 @@ class LightLines:
 
 
 def _light_line(number: int, ruled: Ruled) -> DrawnLine:
-    name = ruled.name.removeprefix(f"{ruled.thing}.") if ruled.thing else ruled.name
     return DrawnLine(
         id=number,
         thing=ruled.thing,
-        name=name,
+        name=name_within(ruled.thing, ruled.name),
         start=ruled.start.xy,
         end=ruled.end.xy,
         role="guide" if ruled.role == "guide" else "construction",
@@ -70,25 +73,25 @@ class EdgePieces:
 
     def __init__(self, thing: str, points: dict[str, Point], lines: dict[str, Ruled]) -> None:
         self._thing, self._points, self._lines = thing, points, lines
-        self._last = Last[tuple[int, Role, Edges, Sequence[Piece]], tuple[DrawnLine, ...]]()
+        self._last = Last[tuple[int, Role, Gone, Sequence[Piece]], tuple[DrawnLine, ...]]()
 
-    def numbered(self, block: int, pieces: Sequence[Piece], role: Role, covered: Edges) -> tuple[DrawnLine, ...]:
+    def numbered(self, block: int, pieces: Sequence[Piece], role: Role, gone: Gone) -> tuple[DrawnLine, ...]:
         """Return the lines between the points that the construction made, with the ids of this block.
 
         Args:
-            covered: edges that are gone because another thing goes on in their plane.
+            gone: edges that other things take away.
         """
-        return self._last.answer(
-            (block, role, covered, pieces), lambda: tuple(self._cut(pieces, role, covered, block * IDS))
-        )
+        mine = {ends: spans for ends, spans in gone.items() if ends <= self._points.keys()}
+        return self._last.answer((block, role, mine, pieces), lambda: tuple(self._cut(pieces, role, mine, block * IDS)))
 
-    def _cut(self, pieces: Sequence[Piece], role: Role, covered: Edges, number: int) -> Iterator[DrawnLine]:
+    def _cut(self, pieces: Sequence[Piece], role: Role, gone: Gone, number: int) -> Iterator[DrawnLine]:
         straight = [piece for piece in pieces if piece.edge.angles is None]
         for piece in straight:
             ends = self._ends(piece.edge)
-            if ends is not None and not self._is_covered(piece.edge, covered):
-                start, end = _along(*ends, piece.start), _along(*ends, piece.end)
-                yield self._line(number, piece, role, start, end)
+            if ends is None:
+                continue
+            for start, end in self._left(piece, ends, gone):
+                yield self._line(number, piece, role, _along(*ends, start), _along(*ends, end))
                 number += 1
         if len(straight) < len(pieces):
             for piece, arc, span in curve_pieces(self._lines, self._thing, pieces):
@@ -98,11 +101,25 @@ class EdgePieces:
 
     def _ends(self, edge: Edge) -> tuple[Point, Point] | None:
         """Return the constructed ends of an edge; None where the hand never made them because they are hidden."""
-        start, end = self._points.get(f"{self._thing}.{edge.start}"), self._points.get(f"{self._thing}.{edge.end}")
+        points, thing = self._points, self._thing
+        start, end = points.get(full_name(thing, edge.start)), points.get(full_name(thing, edge.end))
         return None if start is None or end is None else (start, end)
 
-    def _is_covered(self, edge: Edge, covered: Edges) -> bool:
-        return bool(covered) and frozenset((f"{self._thing}.{edge.start}", f"{self._thing}.{edge.end}")) in covered
+    def _left(self, piece: Piece, ends: tuple[Point, Point], gone: Gone) -> Sequence[Span]:
+        """Return what is left of a piece of an edge where other things take some of it away, as shares of the edge."""
+        if not gone:
+            return ((piece.start, piece.end),)
+        names = frozenset(full_name(self._thing, name) for name in (piece.edge.start, piece.edge.end))
+        spans = gone.get(names)
+        if spans is None:
+            return ((piece.start, piece.end),)
+        taken = sorted(tuple(sorted(_share(*ends, at) for at in span)) for span in spans) if spans else [(0.0, 1.0)]
+        left, reach = list[Span](), piece.start
+        for low, high in taken:
+            if min(low, piece.end) - reach > SAME_SHARE:
+                left.append((reach, min(low, piece.end)))
+            reach = max(reach, high)
+        return [*left, (reach, piece.end)] if piece.end - reach > SAME_SHARE else left
 
     def _line(
         self, number: int, piece: Piece, role: Role, start: Place, end: Place, bent: Sequence[Place] = ()
@@ -119,6 +136,12 @@ class EdgePieces:
             behind=piece.behind,
             bend=list(bent),
         )
+
+
+def _share(start: Point, end: Point, at: Point) -> float:
+    """Return how far along an edge a place on it lies."""
+    dx, dy = end.x - start.x, end.y - start.y
+    return ((at.x - start.x) * dx + (at.y - start.y) * dy) / (dx * dx + dy * dy)
 
 
 def _along(start: Point, end: Point, share: float) -> Place:

@@ -46,7 +46,7 @@ def picture(solved: Solved) -> Picture:
             )
             for s in strips_for((aim.at for aim in aims), sheet)
         ],
-        points={n: p.xy for n, p in solved.board.points.items() if n not in names and not n.startswith("@")},
+        points={n: p.xy for thing in solved.built for n, p in thing.points.items() if n not in names},
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
         handles=[*_sheet_handles(prepared), *chain(*(handles for handles, _ in marks))],

@@ -21,6 +21,7 @@ from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.things.standing import WHOLE, Spans
 
 SETUP, BEHIND = 0, 1
 """The blocks of lines of the sheet itself: what is drawn on it first, and what is seen of that behind all things."""
@@ -173,11 +174,14 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
 
 def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[tuple[DrawnLine, ...]]:
     """Yield for each thing the seen and hidden pieces of its edges, between the points that the construction made."""
-    covered: frozenset[frozenset[str]] = frozenset().union(*(placed.standing.covers for placed in prepared.things))
+    gone: dict[frozenset[str], Spans] = {}
+    for placed in prepared.things:
+        for ends, spans in placed.standing.takes_away.items():
+            gone[ends] = WHOLE if spans == WHOLE or gone.get(ends) == WHOLE else (*gone.get(ends, ()), *spans)
     boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
     for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
         role: Role = "edge" if placed.standing.is_body else "detail"
-        yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, covered)
+        yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, gone)
 
 
 def _behind(prepared: Prepared, board: Board, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[DrawnLine]:

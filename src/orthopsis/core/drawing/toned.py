@@ -69,6 +69,7 @@ def _toned(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Iterat
             loops=[[page[c] for c in loop] for loop in face.loops],
             tone=face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light),
             direction="" if face.is_curved else f"{side}@{frame}",
+            turned=side,
         )
 
 

@@ -15,7 +15,7 @@ from orthopsis.core.document.document import ThingDocument
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
 from orthopsis.core.scene.placed import Placed, placed_errors
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.things.declare import Hanging, ThingKind
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.setting import Anchor, InLine, Joint
@@ -85,7 +85,7 @@ _VERBS: Mapping[Hanging, str] = {"": "stands by", "on_face": "lies on", "in_line
 
 def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     joint = _joint(placed, other, document)
-    anchor = Anchor(other.values.name, joint.point, joint.corner)
+    anchor = Anchor(other.values.name, joint.point, joint.corner, says=joint.at)
     if joint.top is not None:
         joint, line = _along(placed, joint, joint.top, document.gap_mm)
         anchor = replace(anchor, in_line=line)
@@ -172,7 +172,7 @@ def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) 
     reach, division = distance(joint.corner, way.goal), placed.setting.sheet.division_mm
     if not division / 2 <= gap_mm <= FARTHEST_SHARE * reach:
         nearest = division if gap_mm < division else math.floor(FARTHEST_SHARE * reach / division) * division
-        shown = format_length(nearest, placed.setting.sheet.units, division).removeprefix("about ")
+        shown = format_mark(nearest, placed.setting.sheet.units, division)
         raise GeometryError(
             "gap_past_point",
             f"“{placed.values.name}” would not stand between there and the vanishing point.",

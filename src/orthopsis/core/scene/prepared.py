@@ -3,6 +3,8 @@
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from propcache.api import cached_property
+
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
@@ -10,7 +12,7 @@ from orthopsis.core.scene.aims import aims_of
 from orthopsis.core.scene.joining import join_things
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.views import VIEWS, frame_of
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_figure, format_length, format_mark
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM
 from orthopsis.core.things.registry import KINDS
@@ -22,7 +24,7 @@ from orthopsis.core.wording.names import point_words, view_words
 from orthopsis.core.wording.vocabulary import Wording
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True)
 class Prepared:
     """An exercise whose sheet, eye level and frames have been checked."""
 
@@ -47,6 +49,15 @@ class Prepared:
         owner = aim.owner if aim.owner in self.by_name else view_words(aim.owner) if len(self.frames) > 1 else ""
         return point_words(aim.role, owner, self.wording)
 
+    @cached_property
+    def corner_words(self) -> Mapping[str, str]:
+        """What corners are called within their front or upright, by their full names."""
+        return {
+            placed.values.full(name): words
+            for placed in self.things
+            for name, words in placed.standing.corner_words.items()
+        }
+
     def frame(self, name: str) -> Frame:
         """Return the frame of a view."""
         return next(frame for frame in self.frames if frame.name == name)
@@ -63,7 +74,7 @@ class Prepared:
         """Return a length without its unit, where the unit is known."""
         if abs(mm) <= SAME_POINT_MM:
             return "0"
-        return self.length(mm).removeprefix("about ").removesuffix(f" {self.sheet.units}")
+        return format_figure(mm, self.sheet.units, self.sheet.division_mm)
 
 
 def adornments(prepared: Prepared) -> set[str]:
@@ -146,10 +157,10 @@ def _check_stands(placed: Placed) -> None:
 def _check_margin(exercise: Exercise, sheet: Sheet) -> None:
     most = min(sheet.width_mm, sheet.height_mm) / 4
     if exercise.sheet.margin_mm > most:
-        nearest = format_length(most // sheet.division_mm * sheet.division_mm, sheet.units, sheet.division_mm)
+        nearest = format_mark(most // sheet.division_mm * sheet.division_mm, sheet.units, sheet.division_mm)
         raise GeometryError(
             "margin_too_wide", "The margin leaves too little of the sheet.", f"The widest that works is {nearest}.",
-            about="sheet.margin_mm", nearest=nearest.removeprefix("about "),
+            about="sheet.margin_mm", nearest=nearest,
         )  # fmt: skip
 
 

@@ -65,31 +65,50 @@ def format_length(mm: float, units: Units, division_mm: float) -> str:
     Inches are written as the nearest fraction of the ruler; if the length lies off the ruler's marks by
     more than a hundredth of a division it is written with "about".
     """
+    is_on_mark = units != "in" or math.isclose(mm, _on_mark(mm, division_mm), abs_tol=division_mm / 100)
+    return f"{'' if is_on_mark else 'about '}{format_mark(mm, units, division_mm)}"
+
+
+def format_mark(mm: float, units: Units, division_mm: float) -> str:
+    """Return ``mm`` as the class writes it, with no word about how near the mark of an inch ruler is to it."""
+    return f"{format_figure(mm, units, division_mm)} {units}"
+
+
+def format_figure(mm: float, units: Units, division_mm: float) -> str:
+    """Return ``mm`` as the class writes it, without its unit."""
     if units == "in":
-        return f"{_inches(mm, division_mm)} in"
-    if units == "cm":
-        return f"{_decimal(mm / 10, 2)} cm"
-    return f"{_decimal(mm, 1)} mm"
+        return _inches(mm, division_mm)
+    return _decimal(mm / 10, 2) if units == "cm" else _decimal(mm, 1)
 
 
 def format_limit(mm: float, units: Units, division_mm: float, *, is_least: bool) -> str:
     """Return the mark of the ruler that is nearest to a limit and within it, as the class writes it."""
     count = mm / division_mm
     on_mark = (math.ceil(count - 1e-9) if is_least else math.floor(count + 1e-9)) * division_mm
-    return format_length(on_mark, units, division_mm).removeprefix("about ")
+    return format_mark(on_mark, units, division_mm)
+
+
+def _steps(division_mm: float) -> int:
+    """Return how many divisions of an inch ruler make an inch."""
+    return max(1, round(MM_PER["in"] / division_mm))
+
+
+def _on_mark(mm: float, division_mm: float) -> float:
+    """Return the place of the nearest mark of an inch ruler, mm."""
+    step = MM_PER["in"] / _steps(division_mm)
+    return round(mm / step) * step
 
 
 def _inches(mm: float, division_mm: float) -> str:
-    steps = max(1, round(MM_PER["in"] / division_mm))
+    steps = _steps(division_mm)
     count = round(abs(mm) / MM_PER["in"] * steps)
     whole, rest = divmod(count, steps)
     sign = "-" if mm < 0 and count else ""
     fraction = Fraction(rest, steps)
-    about = "" if math.isclose(abs(mm), count * MM_PER["in"] / steps, abs_tol=division_mm / 100) else "about "
     if not fraction:
-        return f"{about}{sign}{whole}"
+        return f"{sign}{whole}"
     part = f"{fraction.numerator}/{fraction.denominator}"
-    return f"{about}{sign}{whole} {part}" if whole else f"{about}{sign}{part}"
+    return f"{sign}{whole} {part}" if whole else f"{sign}{part}"
 
 
 def _decimal(value: float, digits: int) -> str:

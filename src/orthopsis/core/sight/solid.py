@@ -5,12 +5,13 @@ with what the construction made under the same name.
 """
 
 from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 import numpy as np
 
 from orthopsis.core.plane.tolerance import THIN_FACE_MM2
 from orthopsis.core.view.eye import Array, Eye
+from orthopsis.core.wording.names import ANY, Feature, LineKind
 
 
 @dataclass(frozen=True, slots=True)
@@ -27,6 +28,11 @@ class Face:
     holes: tuple[tuple[str, ...], ...] = ()
     is_curved: bool = False
 
+    def within(self, part: str) -> "Face":
+        """Return it as a face of a part of a whole, all its names after that of the part."""
+        corners, *holes = (tuple(f"{part}.{corner}" for corner in loop) for loop in self.loops)
+        return replace(self, name=f"{part}.{self.name}", corners=corners, holes=tuple(holes))
+
     @property
     def loops(self) -> tuple[tuple[str, ...], ...]:
         """The outline and the holes."""
@@ -38,6 +44,7 @@ class Edge:
     """A straight edge between two named corners; ``runs`` is the frame direction it follows.
 
     ``angles``: for a piece of a curve, from where to where it lies on it, rad; the pieces share one name.
+    ``feature``: what it is to who looks at the sheet.
     """
 
     name: str
@@ -45,6 +52,13 @@ class Edge:
     end: str
     runs: str
     angles: tuple[float, float] | None = None
+    feature: Feature = ANY
+
+    def within(self, part: str) -> "Edge":
+        """Return it as an edge of a part of a whole, all its names after that of the part."""
+        feature = self.feature.within(part, f"{part}.")
+        ends = f"{part}.{self.start}", f"{part}.{self.end}"
+        return replace(self, name=f"{part}.{self.name}", start=ends[0], end=ends[1], feature=feature)
 
 
 class Topology:
@@ -118,6 +132,10 @@ class Solid:
     def index(self, name: str) -> int:
         """Return the row of a corner."""
         return self.topology.row[name]
+
+    def lines_of(self, kind: LineKind) -> frozenset[str]:
+        """Return the names of its edges of a kind."""
+        return frozenset(edge.name for edge in self.edges if edge.feature.kind == kind)
 
     def picture(self, eye: Eye) -> dict[str, tuple[float, float]]:
         """Return the page place (mm) of every corner as the eye sees it: the view route."""

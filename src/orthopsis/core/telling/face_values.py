@@ -17,7 +17,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
     thing = solved.prepared.thing(breath.thing)
     if thing is None:
         return {}
-    name, panel = _face(thing, breath)
+    name, panel = _face(thing)
     if panel is None:
         return {}
     prepared, acts = solved.prepared, [move.act for move in breath.moves]
@@ -83,14 +83,12 @@ def _straight(acts: Sequence[Act]) -> str:
     return "" if side is None else _STRAIGHT[side.runs][side.length_mm < 0]
 
 
-def _face(thing: Placed, breath: Breath) -> tuple[str, Panel | None]:
-    """Return whose face it is, and the face; a thing that is cut from a face has only that one."""
+def _face(thing: Placed) -> tuple[str, Panel | None]:
+    """Return whose face it is on which a thing lies or from which it is cut, and the face."""
     anchor = thing.setting.anchor
     if anchor is not None and anchor.panel is not None:
         return anchor.thing, anchor.panel
-    if not breath.name.startswith("face.") and not breath.name.endswith("_level"):
-        return thing.values.name, None
-    return thing.values.name, next(iter(thing.standing.faces.values()))
+    return thing.values.name, thing.standing.cut_from
 
 
 def _first_end(panel: Panel) -> str:

@@ -1,6 +1,7 @@
 """Which values may the sentence of a step name? They are read off its moves."""
 
-from collections.abc import Sequence
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from itertools import islice, pairwise
 
 from orthopsis.core.construct.moves import (
     Act,
@@ -25,56 +26,100 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.parameters import Length
-from orthopsis.core.view.aim import AimRole
-from orthopsis.core.wording.names import corner_words, part_words, point_on
+from orthopsis.core.view.aim import SIDED_AIDS
+from orthopsis.core.wording.names import part_words
 from orthopsis.core.wording.vocabulary import counted, listed
 
 
-def step_values(solved: Solved, breath: Breath, strokes: Strokes) -> dict[str, object]:
-    """Return the values of a step by the names that its templates use.
+class StepValues(dict[str, object]):
+    """The values of a step by the names that its templates use; each is made when it is asked for.
 
     Args:
         strokes: the lines of the sheet.
+        whole: the values of the step of which this one tells a part: they stand where its own are empty.
     """
-    prepared = solved.prepared
-    acts = [move.act for move in breath.moves]
+
+    def __init__(self, solved: Solved, breath: Breath, strokes: Strokes, whole: "StepValues | None" = None) -> None:
+        super().__init__()
+        self._solved, self._breath, self._whole = solved, breath, whole
+        self._acts = [move.act for move in breath.moves]
+        self._found, self._still = list[Mapping[str, object]](), _in_order(solved, breath, self._acts, strokes)
+
+    def __missing__(self, name: str) -> object:
+        found = list(islice(self._own(name), 1))
+        if found in ([], [""]) and self._whole is not None:
+            found = [self._whole[name]]
+        if not found:
+            raise KeyError(name)
+        self[name] = found[0]
+        return found[0]
+
+    def _own(self, name: str) -> Iterator[object]:
+        """Yield the value of that name, if there is one."""
+        if name in _VALUES:
+            yield _VALUES[name](self._solved, self._breath, self._acts)
+        else:
+            yield from (group[name] for group in self._groups() if name in group)
+
+    def _groups(self) -> Iterator[Mapping[str, object]]:
+        """Yield the values that are found together, as far as they have been found, and then the others."""
+        yield from self._found
+        for group in self._still:
+            self._found.append(group)
+            yield group
+
+
+def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> Iterator[Mapping[str, object]]:
+    """Yield the values that are found together, those first that stand where several have one of a name."""
+    if not breath.thing:
+        yield _of_setup(solved, breath)
+    yield from (_of_act(solved, act) for act in reversed(acts))
+    yield _counts(solved, breath, acts, strokes)
+    yield _cube(solved, acts)
+    yield _in_line(solved, breath)
+    yield face_values(solved, breath)
+    yield _marks_on_line(solved, acts)
+    yield _own_lengths(solved, breath)
+
+
+def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
+    """Return how many lines and curves are drawn, and from which corners."""
     drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide) and act.role != "unseen"]
-    noun = prepared.wording.term("guide line") if breath.phase == "guides" else "line"
-    rules = [act.makes for act in drawn if isinstance(act, Rule)]
-    curves = [act.makes for act in acts if isinstance(act, Curve) and act.role != "unseen"]
-    rule_count, count = strokes.count(rules), strokes.count(act.makes for act in drawn)
-    values: dict[str, object] = {
-        **_own_lengths(solved, breath),
-        "shape_count": rule_count + len(curves),
-        "shape_lines": _shape_lines(rule_count, len(curves)),
-        "curves": counted(sum(isinstance(act, Curve) for act in acts), "curve"),
+    curves = [act for act in acts if isinstance(act, Curve)]
+    shown = sum(act.role != "unseen" for act in curves)
+    rule_count = strokes.count(act.makes for act in drawn if isinstance(act, Rule))
+    count = strokes.count(act.makes for act in drawn)
+    noun = solved.prepared.wording.term("guide line") if breath.phase == "guides" else "line"
+    return {
+        "shape_count": rule_count + shown,
+        "shape_lines": _shape_lines(rule_count, shown),
+        "curves": counted(len(curves), "curve"),
         "rules": counted(rule_count, "line"),
         "rule_count": rule_count,
-        "ticks": listed(_ticks(solved, acts)),
-        "tick_start": _tick_start(solved, acts),
-        "thing": part_words(breath.part, breath.thing),
         "count": count,
         "lines": counted(count, noun),
-        "corners": listed([corner_words(act.start) for act in drawn if isinstance(act, RuleToPoint)]),
-        "upright": _upright(solved, breath),
-        "slope_point": _own_point(solved, acts),
-        "start": _start(solved, breath),
-        "offsets": _offsets(solved, acts),
-        "crossings": _crossings(acts),
-        "rows": _rows(acts),
         "each": "each " if count > 1 else "",
-        "profile_corner": _profile_corner(solved, breath),
-        "marks": _curve_marks(solved, acts),
-        **_marks_on_line(solved, acts),
-        "length_marks": listed([prepared.length(mm) for mm in _laid_off(acts)]),
-        **face_values(solved, breath),
-        **_in_line(solved, breath),
-        "level": _level(acts),
-        "first": _level([act for act in acts if isinstance(act, MeasureAlong)]),
+        "corners": listed([_corner(solved, act.start) for act in drawn if isinstance(act, RuleToPoint)]),
     }
-    for act in acts:
-        values |= _of_act(solved, act)
-    return values | (_of_setup(solved, breath) if not breath.thing else {})
+
+
+_VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
+    "thing": lambda solved, breath, acts: part_words(breath.part, breath.thing),
+    "ticks": lambda solved, breath, acts: listed(_ticks(solved, acts)),
+    "tick_start": lambda solved, breath, acts: _tick_start(solved, acts),
+    "upright": lambda solved, breath, acts: _upright(solved, breath),
+    "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
+    "start": lambda solved, breath, acts: _start(solved, breath),
+    "offsets": lambda solved, breath, acts: _offsets(solved, acts),
+    "crossings": lambda solved, breath, acts: _crossings(acts),
+    "rows": lambda solved, breath, acts: _rows(acts),
+    "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
+    "marks": lambda solved, breath, acts: _curve_marks(solved, acts),
+    "length_marks": lambda solved, breath, acts: listed([solved.prepared.length(mm) for mm in _laid_off(acts)]),
+    "level": lambda solved, breath, acts: _level(solved, acts),
+    "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
+}
+"""The values that stand for themselves."""
 
 
 def _own_lengths(solved: Solved, breath: Breath) -> dict[str, object]:
@@ -114,7 +159,7 @@ def _laid_off(acts: Sequence[Act]) -> list[float]:
     return sorted({round(abs(act.across_mm), 6) for act in acts if isinstance(act, Shift)})
 
 
-def _tick_start(solved: Solved, acts: list[Act]) -> str:
+def _tick_start(solved: Solved, acts: Sequence[Act]) -> str:
     """Return from which end of its line a tick is measured."""
     line = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
     if not line:
@@ -125,7 +170,7 @@ def _tick_start(solved: Solved, acts: list[Act]) -> str:
     return "foot" if start.y < end.y else "top"
 
 
-def _ticks(solved: Solved, acts: list[Act]) -> list[str]:
+def _ticks(solved: Solved, acts: Sequence[Act]) -> list[str]:
     """Return where ticks are made along an edge: measured, or as parts of it."""
     texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
     return texts + [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
@@ -171,10 +216,11 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
     if not line:
         return ""
     corner = solved.board.lines[line].turns_to
+    said = _corner(solved, corner)
     marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
     move = next(marked, None)
     if move is None or not isinstance(move.act, Offset):
-        return f"corner {corner_words(line)}"
+        return f"the {said} corner" if said else "the corner"
     of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
     across, up = solved.prepared.figure(move.act.across_mm), solved.prepared.figure(move.act.up_mm)
     return f"the corner{of} at {across} across, {up} up"
@@ -203,34 +249,42 @@ def _of_act(solved: Solved, act: object) -> dict[str, object]:
             return {"width" if act.runs == "level" else "height": length(act.length_mm)}
         case MeasureAlong():
             text = length(abs(act.length_mm))
-            return {"depth": text, "length": text, "corner": corner_words(act.line)}
+            return {"depth": text, "length": text, **_guided_corner(solved, act.line)}
         case MeasureAside():
             return {"length": length(abs(act.across_mm))}
         case Shift():
             return {"length": length(abs(act.across_mm))}
         case ShareAlong():
-            return {"corner": corner_words(act.line)}
-        case RuleToPoint() if act.role == "construction":
-            return _cube(act, solved.prepared.aims[act.point].role)
+            return _guided_corner(solved, act.line)
         case _:
             return {}
 
 
-def _cube(act: RuleToPoint, role: AimRole) -> dict[str, object]:
-    """Return which corner is found with which distance point; nothing if the line runs to another point."""
-    side, _, aid = role.partition("_")
-    if aid != "distance":
-        return {}
-    beside = corner_words(act.start)
-    height, _, across = beside.partition(" ")
-    opposite = {"left": "right", "right": "left"}[across]
-    return {"side": side, "beside": beside, "corner": f"{height} {opposite}"}
+def _corner(solved: Solved, point: str) -> str:
+    """Return what a corner is called within its front or upright; empty for what has no such name."""
+    return solved.prepared.corner_words.get(point, "")
 
 
-def _level(acts: Sequence[Act]) -> str:
+def _guided_corner(solved: Solved, line: str) -> dict[str, object]:
+    """Return from which corner a light line runs that is cut."""
+    return {"corner": _corner(solved, solved.board.lines[line].turns_to)}
+
+
+def _cube(solved: Solved, acts: Sequence[Act]) -> dict[str, object]:
+    """Return which corner is found with which distance point; nothing if no line runs to one."""
+    aims = solved.prepared.aims
+    for act, cut in pairwise(acts):
+        if isinstance(act, RuleToPoint) and isinstance(cut, Cross) and aims[act.point].role in SIDED_AIDS:
+            side, aid = SIDED_AIDS[aims[act.point].role]
+            if aid == "distance":
+                return {"side": side, "beside": _corner(solved, act.start), **_guided_corner(solved, cut.second)}
+    return {}
+
+
+def _level(solved: Solved, acts: Sequence[Act]) -> str:
     """Return at which end of a block's uprights the first act works: the top or the foot."""
-    names = [str(getattr(act, field, "")) for act in acts[:1] for field in ("start", "makes")]
-    return "top" if any(name.endswith((".top", ".top.left", ".top.right")) for name in names) else "foot"
+    corners = (_corner(solved, str(getattr(act, field, ""))) for act in acts[:1] for field in ("start", "makes"))
+    return next((corner for corner in corners if corner in ("top", "foot")), "foot")
 
 
 def _start(solved: Solved, breath: Breath) -> str:
@@ -246,8 +300,7 @@ def _start(solved: Solved, breath: Breath) -> str:
     if anchor is None or begin is not None:
         return f"{length(first.x)} from the left, {length(first.y)} up"
     if anchor.point:
-        corner = point_on(anchor.point.removeprefix(f"{anchor.thing}."))
-        return f"at the {corner} of {anchor.thing}"
+        return f"at the {anchor.says} of {anchor.thing}"
     return f"on the top edge of {anchor.thing}, {length(first.x)} from the left edge of the sheet"
 
 

@@ -12,11 +12,13 @@ from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.scales import scales
-from orthopsis.core.telling.step_values import step_values
+from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
+from orthopsis.core.things.standing import WHOLE
+from orthopsis.core.wording.finish_steps import OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
-from orthopsis.core.wording.vocabulary import counted
+from orthopsis.core.wording.vocabulary import LEVELS, counted
 
 
 @dataclass(frozen=True, slots=True)
@@ -38,11 +40,11 @@ class Told:
         return self.breath is not None and self.step.count > 1 and not self.ref.line
 
 
-def told_steps(solved: Solved) -> list[Told]:
+def told_steps(solved: Solved, strokes: Strokes) -> list[Told]:
     """Return the steps in the handbook's order: set up, each thing, then take away, darken and tone."""
     ids = {thing.name: thing.id for thing in solved.prepared.exercise.things}
     seen: Counter[tuple[str, str, str]] = Counter()
-    result, strokes = [], Strokes(solved.board.lines)
+    result = []
     for breath in breaths(solved.moves):
         alike = (breath.thing, breath.name, breath.part)
         seen[alike] += 1
@@ -60,17 +62,15 @@ def _key(thing: str, ref: StepRef) -> str:
     return f"{thing}/{ref.words}{part}{turn}{f'~{ref.line}' if ref.line else ''}"
 
 
-def line_by_line(solved: Solved, told: Told) -> list[Told]:
+def line_by_line(solved: Solved, told: Told, strokes: Strokes) -> list[Told]:
     """Return a step as one step for each of its lines."""
     assert told.breath is not None
     parts = list(_lines(solved, told.breath))
-    strokes = Strokes(solved.board.lines)
-    whole = step_values(solved, told.breath, strokes)
+    whole = StepValues(solved, told.breath, strokes)
     result = []
     for number, part in enumerate(parts, start=1):
-        own = {name: value for name, value in step_values(solved, part, strokes).items() if value != ""}
         ref = told.ref.model_copy(update={"line": number})
-        step = _built_step(solved, part, _key(part.thing, ref), strokes, whole | own)
+        step = _built_step(solved, part, _key(part.thing, ref), strokes, whole)
         counted_as = f" ({number} of {len(parts)})"
         titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
         result.append(_told(part, ref, step.model_copy(update=titles)))
@@ -99,10 +99,10 @@ def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
 
 
 def _built_step(
-    solved: Solved, breath: Breath, key: str, strokes: Strokes, values: Mapping[str, object] | None = None
+    solved: Solved, breath: Breath, key: str, strokes: Strokes, whole: StepValues | None = None
 ) -> Step:  # fmt: skip
-    """Return a step; its values are those of its own moves where none are given."""
-    values = step_values(solved, breath, strokes) if values is None else values
+    """Return a step; where it is a part of one that is told line by line, with the values of the whole."""
+    values = StepValues(solved, breath, strokes, whole)
     acts = [move.act for move in breath.moves]
     made = [act.makes for act in acts]
     draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
@@ -155,10 +155,11 @@ def _finish(solved: Solved) -> list[Step]:
     bodies = [p for p in solved.prepared.things if p.standing.is_body]
     opaque = [p for p in bodies if not p.standing.is_see_through]
     kept = "" if len(opaque) == len(bodies) else "_some" if opaque else "_none"
+    has_openings = any(spans != WHOLE for p in bodies for spans in p.standing.takes_away.values())
     take_away = _plain(
         solved,
         "take_away",
-        {},
+        {"openings": OPENINGS[LEVELS.index(level)] if has_openings else ""},
         step_minutes("take_away", len(light), level),
         draws=[line.id for line in final],
         takes=light,

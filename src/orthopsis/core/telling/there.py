@@ -13,10 +13,14 @@ from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.wording.step import there_words
 
 
-def without_what_is_there(solved: Solved, steps: Sequence[Step]) -> list[Step]:
-    """Return steps, in the order in which they are told, that draw only what is new."""
+def without_what_is_there(solved: Solved, steps: Sequence[Step], strokes: Strokes) -> list[Step]:
+    """Return steps, in the order in which they are told, that draw only what is new.
+
+    Args:
+        strokes: the lines of the sheet, of which nothing is drawn yet.
+    """
     names = {number: name for name, number in solved.light_ids.items()}
-    strokes, result = Strokes(solved.board.lines), []
+    result = []
     for step in steps:
         if step.draws and not step.takes_away:
             mine = [names[number] for number in step.draws]

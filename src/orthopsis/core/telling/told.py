@@ -12,6 +12,7 @@ from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
+from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.there import without_what_is_there
 from orthopsis.core.wording.setup_steps import POINT_DONE
 
@@ -41,11 +42,11 @@ class Telling:
 def tell(solved: Solved) -> Telling:
     """Return the steps as they are told, with the teacher's changes."""
     changes = {change.step: change for change in solved.prepared.exercise.steps}
-    told, known = list[Told](), set[StepRef]()
-    for one in told_steps(solved):
+    told, known, strokes = list[Told](), set[StepRef](), Strokes(solved.board.lines)
+    for one in told_steps(solved, strokes):
         known.add(one.ref)
         change = changes.get(one.ref)
-        told += line_by_line(solved, one) if change is not None and change.split and one.has_lines else [one]
+        told += line_by_line(solved, one, strokes) if change is not None and change.split and one.has_lines else [one]
     refs = {one.step.key: one.ref for one in told}
     told = _moved(told, changes)
     needed = _needed(told)
@@ -56,7 +57,7 @@ def tell(solved: Solved) -> Telling:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
-    made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes))))
+    made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes), strokes)))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused)
 

@@ -9,8 +9,10 @@ Typed as ``0 0, 15 0, 15 25 r5, ...``; a further loop follows after a slash.
 
 import math
 import re
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 from functools import lru_cache
+
+import numpy as np
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace, Rounding
@@ -135,22 +137,31 @@ def check_outline(outline: Outline, about: str) -> None:
         raise _fault("too_few_corners", "A shape has at least three corners.", "Add a corner.", about)
     if sum(map(len, outline)) > MOST_CORNERS:
         raise _fault("too_many_corners", f"A shape has at most {MOST_CORNERS} corners.", "Leave some out.", about)
-    edges = [(number, edge) for number, loop in enumerate(outline) for edge in sides(loop)]
-    for _, (a, b) in edges:
+    edges = [edge for loop in outline for edge in sides(loop)]
+    for a, b in edges:
         if math.dist(a[:2], b[:2]) <= SAME_POINT_MM:
             raise _fault("corner_twice", f"The corner {_shown(a)} comes twice.", "Leave one out.", about)
-    for i, (_, first) in enumerate(edges):
-        for j, (_, second) in enumerate(edges[:i]):
-            shares_corner = bool(set(first) & set(second)) and _are_neighbours(i, j, outline)
-            if (not shares_corner and _touch(first, second)) or (shares_corner and _fold(first, second)):
-                raise _fault(
-                    "outline_crosses_itself",
-                    f"The outline crosses or touches itself between {_shown(first[0])} and {_shown(first[1])}.",
-                    "Go round the shape once, corner by corner.",
-                    about,
-                )
+    for i, j in _meeting(edges):
+        first, second = edges[i], edges[j]
+        shares_corner = bool(set(first) & set(second)) and _are_neighbours(i, j, outline)
+        if (not shares_corner and _touch(first, second)) or (shares_corner and _fold(first, second)):
+            raise _fault(
+                "outline_crosses_itself",
+                f"The outline crosses or touches itself between {_shown(first[0])} and {_shown(first[1])}.",
+                "Go round the shape once, corner by corner.",
+                about,
+            )
     _check_loops(outline, about)
     _check_roundings(outline, about)
+
+
+def _meeting(edges: Sequence[tuple[Corner, Corner]]) -> list[list[int]]:
+    """Return the pairs of edges, by number, that may share a point: the rectangles about them do."""
+    ends = np.array([(*a[:2], *b[:2]) for a, b in edges])
+    low, high = np.minimum(ends[:, :2], ends[:, 2:]) - SLACK, np.maximum(ends[:, :2], ends[:, 2:]) + SLACK
+    meets = np.all((low[:, None] <= high[None]) & (low[None] <= high[:, None]), axis=2)
+    pairs: list[list[int]] = np.argwhere(np.tril(meets, k=-1)).tolist()
+    return pairs
 
 
 def _check_loops(outline: Outline, about: str) -> None:
@@ -219,17 +230,20 @@ def _turn(a: Corner, b: Corner, c: Corner) -> float:
     return (b[0] - a[0]) * (c[1] - a[1]) - (b[1] - a[1]) * (c[0] - a[0])
 
 
+SLACK = 1e-9
+"""What lies this near to a line lies on it: the area of the triangle, or mm."""
+
+
 def _touch(first: tuple[Corner, Corner], second: tuple[Corner, Corner]) -> bool:
     """Tell whether two edges share a point."""
     (a, b), (c, d) = first, second
     p, q, r, s = _turn(a, b, c), _turn(a, b, d), _turn(c, d, a), _turn(c, d, b)
-    slack = 1e-9
-    if min(abs(p), abs(q), abs(r), abs(s)) > slack:
+    if min(abs(p), abs(q), abs(r), abs(s)) > SLACK:
         return p * q < 0 and r * s < 0
     return any(
-        abs(_turn(e, f, g)) <= slack
-        and min(e[0], f[0]) - slack <= g[0] <= max(e[0], f[0]) + slack
-        and min(e[1], f[1]) - slack <= g[1] <= max(e[1], f[1]) + slack
+        abs(_turn(e, f, g)) <= SLACK
+        and min(e[0], f[0]) - SLACK <= g[0] <= max(e[0], f[0]) + SLACK
+        and min(e[1], f[1]) - SLACK <= g[1] <= max(e[1], f[1]) + SLACK
         for (e, f), g in ((first, c), (first, d), (second, a), (second, b))
     ) or (p * q < 0 and r * s < 0)
 

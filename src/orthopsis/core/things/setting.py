@@ -41,7 +41,7 @@ class Anchor:
 
     ``in_line``: how it is found from there, where the two do not touch. ``panel``: the face on which it lies.
     ``other``: the other thing where it stands, for what hangs on it. ``light``: the moves that draw the face lightly
-    through the other thing, where it is hidden.
+    through the other thing, where it is hidden. ``says``: what the point is called within the other thing.
     """
 
     thing: str
@@ -51,6 +51,7 @@ class Anchor:
     panel: Panel | None = None
     other: "Standing | None" = None
     light: tuple[Move, ...] = ()
+    says: str = ""
 
     @cached_property
     def lightly(self) -> frozenset[str]:
@@ -113,6 +114,7 @@ class Joint:
         depth: its world depth, mm.
         top: for a place in line: the corner over it, and its full name.
         runs: for a place in line: role of the direction.
+        at: what the corner is called that lies there: ``foot of the left end``; empty where there is none.
     """
 
     says: str
@@ -121,3 +123,4 @@ class Joint:
     depth: float
     top: tuple[Point, str] | None = None
     runs: str = ""
+    at: str = ""

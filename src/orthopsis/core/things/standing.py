@@ -90,10 +90,10 @@ class Skewed:
 
 @dataclass(frozen=True, slots=True)
 class Free:
-    """Lines whose place follows from one free length: the point they are carried to, and how their names begin."""
+    """Lines whose place follows from one free length: the point they are carried to, and what the thing calls them."""
 
     about: str
-    begins: tuple[str, ...]
+    lines: frozenset[str]
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,6 +102,12 @@ class Field:
 
     face: str
     loops: tuple[tuple[tuple[float, float], ...], ...]
+
+
+Spans = tuple[tuple[Point, Point], ...]
+"""Parts of an edge, from where to where on the page."""
+WHOLE: Spans = ()
+"""All of an edge."""
 
 
 class Standing:
@@ -158,9 +164,12 @@ class Standing:
         return {}
 
     @cached_property
-    def covers(self) -> frozenset[frozenset[str]]:
-        """Edges of the other thing that go because this one goes on in their plane: by the full names of their ends."""
-        return frozenset()
+    def takes_away(self) -> Mapping[frozenset[str], Spans]:
+        """Edges of the other thing that go because of this one: by the full names of their ends, from where to where.
+
+        A roof goes on in the plane of the wall under it; a gate opens the foot of a wall.
+        """
+        return {}
 
     @property
     def handles(self) -> Mapping[str, Handle]:
@@ -175,6 +184,16 @@ class Standing:
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
         """Its faces on which other things can lie, by the way they are turned."""
+        return {}
+
+    @property
+    def cut_from(self) -> Panel | None:
+        """The face of a block of its own from which it is cut; None where it is cut from none that is said."""
+        return None
+
+    @cached_property
+    def corner_words(self) -> Mapping[str, str]:
+        """What its corners are called within their front or upright, by their names within it: ``top left``."""
         return {}
 
     @cached_property

@@ -4,7 +4,7 @@ import math
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift
+from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift, full_name
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.things.outline import Outline, size
@@ -74,7 +74,7 @@ class Values:
 
     def full(self, name: str) -> str:
         """Return the full name of a point or line of this thing."""
-        return f"{self.name}.{name}"
+        return full_name(self.name, name)
 
     def swapped(self, *pairs: tuple[str, str]) -> dict[str, Value]:
         """Return the values of pairs of parameters, each with that of the other one."""

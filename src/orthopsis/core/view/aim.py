@@ -4,6 +4,7 @@ A frame brings its vanishing points and, where an eye of known place sees it, th
 bring points of its own, such as those of a slope.
 """
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Literal
 
@@ -26,6 +27,13 @@ AIDS: frozenset[AimRole] = frozenset(
     {"left_distance", "right_distance", "left_measuring", "right_measuring", "measuring"}
 )
 """Points that only help the hand: no edge of a thing runs to them."""
+SIDED_AIDS: Mapping[AimRole, tuple[Literal["left", "right"], Literal["distance", "measuring"]]] = {
+    "left_distance": ("left", "distance"),
+    "right_distance": ("right", "distance"),
+    "left_measuring": ("left", "measuring"),
+    "right_measuring": ("right", "measuring"),
+}
+"""Of the aids that come in pairs, on which side each lies and what it is."""
 
 
 @dataclass(frozen=True, slots=True)

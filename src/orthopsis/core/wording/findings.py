@@ -1,5 +1,7 @@
 """What a finding says to the teacher, and what the note says to the student."""
 
+from orthopsis.core.wording.vocabulary import USUAL, Wording
+
 FINDINGS: dict[str, str] = {
     "sheet_not_found": "The sheet was not found in the picture. Place its corners by hand.",
     "eye_level_missing": "The [eye level] was not found.",
@@ -21,9 +23,9 @@ FINDINGS: dict[str, str] = {
 
 TITLES: dict[str, str] = {
     "sheet_not_found": "Sheet not found",
-    "eye_level_missing": "No eye level",
-    "eye_level_tilted": "Eye level tilts",
-    "eye_level_height": "Eye level at another height",
+    "eye_level_missing": "No [eye level]",
+    "eye_level_tilted": "[Eye level] tilts",
+    "eye_level_height": "[Eye level] at another height",
     "upright_leans": "An upright leans",
     "level_tilts": "A level edge tilts",
     "back_not_parallel": "Back edge not parallel",
@@ -36,6 +38,12 @@ TITLES: dict[str, str] = {
     "cannot_tell": "Too short to tell",
     "tones_differ": "One direction, two tones",
 }
+
+
+def finding_title(code: str, wording: Wording = USUAL) -> str:
+    """Return what a finding is called."""
+    return wording.words(TITLES[code])
+
 
 PRAISE: dict[str, tuple[str, str, str]] = {
     "all": (

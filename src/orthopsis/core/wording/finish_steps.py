@@ -2,14 +2,22 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+OPENINGS = (
+    " Rub out the line across the foot of each opening.",
+    " Erase the foot line where an opening goes down to the ground.",
+    " An opening that goes down to the ground has no foot line: erase that too.",
+)
+"""What else is taken away where a wall is open down to the ground, for each level."""
+
 FINISH: dict[str, StepPhrases] = {
     "take_away": StepPhrases(
         "Take away what is not seen",
         (
-            "Rub out the light lines behind the things and the lines that go on to the [vanishing point].",
+            "Rub out the light lines behind the things and the lines that go on to the [vanishing point].{openings}",
             "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] behind "
-            "things.",
-            "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before it.",
+            "things.{openings}",
+            "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before "
+            "it.{openings}",
         ),
         "Nothing shows through a solid thing.",
         "Rubbing out edges that stay: cover them with a slip of paper.",
@@ -19,11 +27,11 @@ FINISH: dict[str, StepPhrases] = {
         "Take away what is not seen",
         (
             "Rub out the lines that go on to the [vanishing point], and what is behind the solid things. What one "
-            "sees through stays.",
+            "sees through stays.{openings}",
             "Erase the [guide lines] beyond the back, and of the solid things what cannot be seen. What is "
-            "see-through or open keeps its inner edges.",
+            "see-through or open keeps its inner edges.{openings}",
             "Erase the rest of the [guide lines], and, of the solid things only, the hidden edges and the [eye level] "
-            "behind them; the others keep all their edges.",
+            "behind them; the others keep all their edges.{openings}",
         ),
         "Nothing shows through a solid thing; through the others all does.",
         "Rubbing out edges that stay: cover them with a slip of paper.",
@@ -32,10 +40,11 @@ FINISH: dict[str, StepPhrases] = {
     "take_away_none": StepPhrases(
         "Take away the light lines",
         (
-            "Rub out the lines that go on to the [vanishing point]. All edges stay, those behind too.",
-            "Erase the [guide lines] beyond the back. All edges stay, also those behind: everything must connect.",
+            "Rub out the lines that go on to the [vanishing point]. All edges stay, those behind too.{openings}",
+            "Erase the [guide lines] beyond the back. All edges stay, also those behind: everything must "
+            "connect.{openings}",
             "Erase the rest of the [guide lines]. All edges stay, the hidden ones too: they show whether everything "
-            "connects.",
+            "connects.{openings}",
         ),
         "What is see-through shows all its edges.",
         "Rubbing out edges that stay: cover them with a slip of paper.",

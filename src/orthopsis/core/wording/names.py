@@ -1,21 +1,39 @@
 """What are points and lines called in a sentence?"""
 
-from orthopsis.core.view.aim import AimRole
+from dataclasses import dataclass, replace
+from typing import Literal
+
+from orthopsis.core.view.aim import SIDED_AIDS, AimRole
 from orthopsis.core.wording.vocabulary import Wording
 
+LineKind = Literal["front", "back", "away", "upright", "level", "slope", "ridge", "line", "side"]
+"""What a line of a thing is to who looks at it: of its front or back, going away from there; of a block an upright or
+a line that is level in truth; of a roof; a line on a face; a side of what lies on one."""
 
-def corner_words(name: str) -> str:
-    """Return ``bottom left`` for a corner's name such as ``Crate.front.bottom_left``."""
-    return name.split(".")[-1].replace("_", " ")
+
+@dataclass(frozen=True, slots=True)
+class Feature:
+    """What a line of a thing is; its words are made from this.
+
+    Attributes:
+        kind: what it is.
+        place: which one of its kind, ``top left``; empty where that is told by how it runs and where it lies.
+        part: the part of the thing whose line it is, such as a letter; empty if it has none.
+        guide: the light line along which it is drawn, by its name within the thing; empty if there is none.
+    """
+
+    kind: LineKind = "side"
+    place: str = ""
+    part: str = ""
+    guide: str = ""
+
+    def within(self, part: str, begin: str) -> "Feature":
+        """Return it as the line of a part of a whole, whose names begin with a text there."""
+        return replace(self, part=self.part or part, guide=f"{begin}{self.guide}" if self.guide else "")
 
 
-def point_on(name: str) -> str:
-    """Return how a corner of a thing is called: ``back bottom left corner``, ``foot of the right end``."""
-    group, _, part = name.partition(".")
-    if part in ("bottom", "top"):
-        end = "nearest edge" if group == "near" else f"{group} end"
-        return f"{'top' if part == 'top' else 'foot'} of the {end}"
-    return f"{group} {part.replace('_', ' ')} corner"
+ANY = Feature()
+"""What a line is of which nothing more is known."""
 
 
 def part_words(part: str, thing: str) -> str:
@@ -43,7 +61,7 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
     elif role in ("slope_above", "slope_below"):
         words = f"{'upper' if role == 'slope_above' else 'lower'} {wording.term('slope point')}"
     else:
-        side, _, aid = role.partition("_")
+        side, aid = SIDED_AIDS[role]
         words = f"{side} {wording.term(f'{aid} point')}"
     return f"{words} of {owner}" if owner else words
 
@@ -51,48 +69,42 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
 _UP = ("lower", "middle", "upper")
 _ACROSS = ("left", "middle", "right")
 _DIRECTIONS = {"level": "level", "upright": "upright", "free": "slanted"}
+_PLACED: dict[LineKind, str] = {
+    "front": "front {place} edge of {owner}",
+    "back": "back {place} edge of {owner}",
+    "away": "{place} edge of {owner} going away",
+    "upright": "{place} upright of {owner}",
+    "level": "{place} edge of {owner}",
+}
+_FOUND: dict[LineKind, str] = {
+    "front": "{direction} front edge {where} of {owner}",
+    "back": "{direction} back edge {where} of {owner}",
+    "away": "edge going away {where} of {owner}",
+    "slope": "sloping edge {where} of {owner}",
+    "ridge": "ridge of {owner}",
+    "line": "{direction} line {where} of {owner}",
+    "side": "{direction} edge {where} of {owner}",
+}
 
 
-def numbered_edge_words(owner: str, part: str, family: str, place: tuple[int, int]) -> str:
-    """Return how an edge of an outline is called: ``upright front edge at the upper left of K of Knot``.
+def edge_words(thing: str, feature: Feature, family: str, third: tuple[int, int]) -> str:
+    """Return how a line is called: ``front top edge of Crate``, ``upright front edge at the upper left of K of Knot``.
 
     Args:
-        part: ``front.edge.14``, ``depth.3``; the number says nothing to who looks at the sheet.
         family: level, upright, free, or the point that it runs to.
-        place: in which third of its thing it lies, from the left and from below.
+        third: in which third of what it belongs to it lies, from the left and from below.
     """
-    across, up = _ACROSS[place[0]], _UP[place[1]]
-    where = "in the middle" if place == (1, 1) else f"at the {'' if up == 'middle' else f'{up} '}{across}"
-    if place[0] == 1 and place[1] != 1:
-        where = f"at the {'top' if up == 'upper' else 'bottom'}"
-    group = part.partition(".")[0]
-    if group == "depth":
-        return f"edge going away {where} of {owner}"
-    kind = "line" if group in ("column", "row") else f"{group} edge"
+    owner = part_words(feature.part, thing)
+    if feature.place:
+        return _PLACED[feature.kind].format(place=feature.place, owner=owner)
     direction = _DIRECTIONS.get(family, "receding")
-    return f"{direction} {kind} {where} of {owner}"
+    return _FOUND[feature.kind].format(direction=direction, where=_where(third), owner=owner)
 
 
-def edge_words(thing: str, name: str) -> str:
-    """Return how an edge is called: ``front top edge of Crate``, ``bottom left edge of Crate going away``."""
-    if not thing:
-        return name
-    group, _, part = name.partition(".")
-    if not group.islower() or " " in group:
-        return edge_words(f"{group} of {thing}", part)
-    part = part.replace("_", " ")
-    if part.startswith("edge."):
-        return f"{group} edge {part.removeprefix('edge.')} of {thing}"
-    if part.startswith("curve."):
-        return f"{group} curve of {thing} at corner {part.removeprefix('curve.')}"
-    if group == "depth" and part.startswith("round."):
-        return f"line of {thing} touching the curve of corner {part.split('.')[1]}"
-    if group == "depth" and part.isdecimal():
-        return f"edge of {thing} going away from corner {part}"
-    if group in ("column", "row"):
-        return f"line {part} {'up' if group == 'column' else 'along'} of {thing}"
-    if group == "depth":
-        return f"{part} edge of {thing} going away"
-    if part == "edge":
-        return f"{'nearest' if group == 'near' else group} upright of {thing}"
-    return f"{group} {part} edge of {thing}".replace("  ", " ")
+def _where(third: tuple[int, int]) -> str:
+    across, up = _ACROSS[third[0]], _UP[third[1]]
+    if third == (1, 1):
+        return "in the middle"
+    if third[0] == 1:
+        return f"at the {'top' if up == 'upper' else 'bottom'}"
+    return f"at the {'' if up == 'middle' else f'{up} '}{across}"

@@ -59,6 +59,10 @@ class Wording:
         return self.words(template).format_map(values)
 
 
+USUAL = Wording()
+"""The words where no class is asked about."""
+
+
 def counted(count: int, noun: str) -> str:
     """Return ``3 lines`` or ``1 line``; the noun is given in the singular."""
     return f"{count} {noun}" if count == 1 else f"{count} {noun}s"

@@ -2,7 +2,7 @@
 
 from orthopsis.core.things.box.corner import CornerBox
 from orthopsis.core.things.box.front import FrontBox
-from orthopsis.core.things.box.front_block import CORNERS
+from orthopsis.core.things.box.front_block import CORNER_WORDS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
 
@@ -36,7 +36,7 @@ BOX = ThingKind(
             "the corner",
             {
                 "auto": "the longest guide line",
-                **{c: f"the {c.replace('_', ' ')} corner's guide line" for c in CORNERS},
+                **{corner: f"the {words} corner's guide line" for corner, words in CORNER_WORDS.items()},
             },
             "auto",
         ),

@@ -16,7 +16,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet, toward
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Joint, Setting
@@ -49,6 +49,11 @@ def first_level(setting: Setting) -> str:
 def second_level(setting: Setting) -> str:
     """Return the level of the nearest edge's other end."""
     return "bottom" if first_level(setting) == "top" else "top"
+
+
+UPRIGHTS = ("near", "left", "right", "far")
+END_WORDS = {"bottom": "foot", "top": "top"}
+"""What the ends of an upright are called."""
 
 
 class Block(Standing):
@@ -121,7 +126,7 @@ class Block(Standing):
 
     def _shown(self, mm: float) -> str:
         sheet = self.setting.sheet
-        return format_length(mm, sheet.units, sheet.division_mm).removeprefix("about ")
+        return format_mark(mm, sheet.units, sheet.division_mm)
 
     @cached_property
     def true_height(self) -> float:
@@ -206,19 +211,28 @@ class Block(Standing):
         return start if self.first == "bottom" else np.asarray(start + vectors["up"])
 
     @cached_property
+    def corner_words(self) -> Mapping[str, str]:
+        """At which end of its upright each corner lies."""
+        return {f"{upright}.{level}": words for upright in UPRIGHTS for level, words in END_WORDS.items()}
+
+    @cached_property
     def joints(self) -> Mapping[str, Joint]:
         """Where others can stand: on its nearest edge, and against the ends of its sides."""
         start, vectors = self.axes
         low, high = self.foot, start + vectors["up"] if self.first == "bottom" else start
         n, edge = self.values.full, self.near_edge
-        result = {"on_top": Joint("on top of", edge["top"], n("near.top"), float(high[2]))}
+        result = {
+            "on_top": Joint("on top of", edge["top"], n("near.top"), float(high[2]), at="top of the nearest edge")
+        }
         for role in ROLES:
             end = self.end_corner(role, "bottom")
             depth = float((low + vectors[role])[2])
-            result[f"against_{role}"] = Joint(f"against the {role} end of", end, n(f"{role}.bottom"), depth)
+            foot = f"foot of the {role} end"
+            result[f"against_{role}"] = Joint(f"against the {role} end of", end, n(f"{role}.bottom"), depth, at=foot)
             over = (edge["top"], n("near.top"))
             says = f"further {role} in line with"
-            result[f"in_line_{role}"] = Joint(says, edge["bottom"], n("near.bottom"), float(low[2]), over, role)
+            foot = "foot of the nearest edge"
+            result[f"in_line_{role}"] = Joint(says, edge["bottom"], n("near.bottom"), float(low[2]), over, role, foot)
         return result
 
     def at_joint(self, joint: Joint) -> Mapping[str, Value]:

@@ -13,14 +13,15 @@ from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.box import sides
-from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, Block, Role, goal, other
+from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, UPRIGHTS, Block, Role, goal, other
 from orthopsis.core.things.box.block_recipe import back_moves, body_moves
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.aim import AimRole
+from orthopsis.core.wording.names import Feature
 
-_UPRIGHTS = ("near", "left", "right", "far")
+_CALLED = {"near": "nearest", "left": "left", "right": "right", "far": "far"}
 _FACES = (
     Face("left", ("near.bottom", "near.top", "left.top", "left.bottom"), "left"),
     Face("right", ("near.bottom", "right.bottom", "right.top", "near.top"), "right"),
@@ -33,19 +34,26 @@ _FACES = (
 
 @lru_cache(maxsize=64)
 def _topology(families: tuple[str, ...], *, is_open: bool) -> Topology:
-    names = tuple(f"{c}.{level}" for level in ("bottom", "top") for c in _UPRIGHTS)
+    names = tuple(f"{c}.{level}" for level in ("bottom", "top") for c in UPRIGHTS)
     faces = tuple(f for f in _FACES if not (is_open and f.name == "top"))
     return Topology(names, faces, _edges(families), is_open=is_open, is_convex=not is_open)
 
 
 def _edges(families: tuple[str, ...]) -> tuple[Edge, ...]:
     runs = dict(zip(("left", "right", "up"), families, strict=True))
-    result = [Edge(f"{c}.edge", f"{c}.bottom", f"{c}.top", runs["up"]) for c in _UPRIGHTS]
+    result = [
+        Edge(f"{c}.edge", f"{c}.bottom", f"{c}.top", runs["up"], feature=Feature("upright", _CALLED[c]))
+        for c in UPRIGHTS
+    ]
     for level in ("bottom", "top"):
         for role in ROLES:
             over = other(role)
-            result.append(Edge(f"{level}.{role}", f"near.{level}", f"{role}.{level}", runs[role]))
-            result.append(Edge(f"{level}.back_{role}", f"{over}.{level}", f"far.{level}", runs[role]))
+            for side, ends in ((role, ("near", role)), (f"back_{role}", (over, "far"))):
+                name, (start, end) = f"{level}.{side}", (f"{end}.{level}" for end in ends)
+                place = f"{level} {role}" if side == role else f"{level} back {role}"
+                result.append(
+                    Edge(name, start, end, runs[role], feature=Feature("level", place, guide=f"guide.{name}"))
+                )
     return tuple(result)
 
 
@@ -153,8 +161,8 @@ class OfBlock(Block):
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the length that leaves the drawing as it is, when a side begins to be measured otherwise."""
-        role: Role = "left" if name.startswith("left") else "right"
-        if name != f"{role}_by" or value not in ("measured", "true"):
+        role = next((role for role in ROLES if name == f"{role}_by"), None)
+        if role is None or value not in ("measured", "true"):
             return {}
         share, frame = self.side_shares[role], self.setting.frame
         if value == "true":
@@ -224,7 +232,7 @@ class CornerBox(OfBlock):
             "far": vectors["left"] + vectors["right"],
         }
         rise = {self.first: np.zeros(3), self.second: vectors["up"]}
-        places = [start + aside[c] + rise[level] for level in ("bottom", "top") for c in _UPRIGHTS]
+        places = [start + aside[c] + rise[level] for level in ("bottom", "top") for c in UPRIGHTS]
         runs = tuple(self.family(role) for role in ("left", "right", "up"))
         return Solid(_topology(runs, is_open=self.values.is_open), np.array(places))
 
@@ -257,5 +265,5 @@ class CornerBox(OfBlock):
         for role in ROLES:
             if self.values.word(f"{role}_by") == "half":
                 back = tuple(f"{level}.back_{other(role)}" for level in ("bottom", "top"))
-                result.append(Free(self.family(role), (f"{role}.edge", *back)))
+                result.append(Free(self.family(role), frozenset((f"{role}.edge", *back))))
         return tuple(result)

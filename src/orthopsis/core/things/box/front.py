@@ -13,7 +13,7 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.things.box.front_block import FrontBlock
+from orthopsis.core.things.box.front_block import CORNER_WORDS, FrontBlock
 from orthopsis.core.things.box.front_recipe import recipe
 from orthopsis.core.things.depth import dragged, kept
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
@@ -112,7 +112,9 @@ class FrontBox(FrontBlock):
     @cached_property
     def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
-        return (Free(self.setting.frame.name, ("back.",)),) if self.values.word("depth_by") == "half" else ()
+        if self.values.word("depth_by") != "half":
+            return ()
+        return (Free(self.setting.frame.name, self.solid.lines_of("back")),)
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""
@@ -145,14 +147,23 @@ class FrontBox(FrontBlock):
         points, near, n = self.corners, self.setting.frame.eye.distance_mm, self.values.full
         result = {
             "on_top": Joint("on top of", points["top_left"], "", near),
-            "beside_right": Joint("to the right of", points["bottom_right"], n("front.bottom_right"), near),
+            "beside_right": Joint(
+                "to the right of",
+                points["bottom_right"],
+                n("front.bottom_right"),
+                near,
+                at=f"front {CORNER_WORDS['bottom_right']} corner",
+            ),
         }
         if "bottom_left" in self.guided:
             back = between(points["bottom_left"], self.goal, self.depth_share)
-            result["behind"] = Joint("behind", back, n("back.bottom_left"), near / (1 - self.depth_share))
+            at = f"back {CORNER_WORDS['bottom_left']} corner"
+            depth = near / (1 - self.depth_share)
+            result["behind"] = Joint("behind", back, n("back.bottom_left"), depth, at=at)
         over = (points["top_left"], n("front.top_left"))
         says = "further back in line with"
-        result["in_line"] = Joint(says, points["bottom_left"], n("front.bottom_left"), near, over, "away")
+        at = f"front {CORNER_WORDS['bottom_left']} corner"
+        result["in_line"] = Joint(says, points["bottom_left"], n("front.bottom_left"), near, over, "away", at)
         return result
 
     def at_joint(self, joint: Joint) -> Mapping[str, Value]:

@@ -15,9 +15,19 @@ from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, measured_share
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
+from orthopsis.core.wording.names import Feature, LineKind
 
 CORNERS = ("bottom_left", "bottom_right", "top_right", "top_left")
 """Round the front face, anticlockwise as the viewer sees it."""
+CORNER_AT = {
+    "bottom_left": ("bottom", "left"),
+    "bottom_right": ("bottom", "right"),
+    "top_right": ("top", "right"),
+    "top_left": ("top", "left"),
+}
+"""At which of the level and of the upright sides each corner lies."""
+CORNER_OF = {sides: corner for corner, sides in CORNER_AT.items()}
+CORNER_WORDS = {corner: " ".join(sides) for corner, sides in CORNER_AT.items()}
 
 EDGE = {
     frozenset(("bottom_left", "bottom_right")): ("bottom", "level"),
@@ -33,16 +43,14 @@ SIDE_FACES = {
 }
 
 
-_OVER = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
+OVER = {"left": "right", "right": "left", "top": "bottom", "bottom": "top"}
 """The side over against each."""
 
 
 def opposite(corner: str, side: str) -> str:
     """Return the corner of the front across from one of a side: ``bottom_left`` from ``bottom_right`` of ``right``."""
-    height, hand = corner.split("_")
-    if side in ("top", "bottom"):
-        return f"{'bottom' if height == 'top' else 'top'}_{hand}"
-    return f"{height}_{'right' if hand == 'left' else 'left'}"
+    level, hand = CORNER_AT[corner]
+    return CORNER_OF[(OVER[level], hand) if side in ("top", "bottom") else (level, OVER[hand])]
 
 
 class FrontBlock(Standing):
@@ -71,13 +79,18 @@ class FrontBlock(Standing):
         }
 
     @cached_property
+    def corner_words(self) -> Mapping[str, str]:
+        """Where each corner lies on its front or back: ``top left``."""
+        return {f"{side}.{corner}": words for side in ("front", "back") for corner, words in CORNER_WORDS.items()}
+
+    @cached_property
     def guided(self) -> tuple[str, ...]:
         """The corners that get a guide line, round the front."""
         for name, point in self.corners.items():
             if distance(point, self.goal) < self.setting.sheet.division_mm / 4:
                 raise GeometryError(
                     "corner_on_point",
-                    f"The {name.replace('_', ' ')} corner of “{self.values.name}” lies on the vanishing point.",
+                    f"The {CORNER_WORDS[name]} corner of “{self.values.name}” lies on the vanishing point.",
                     "Move the box by one mark of the ruler.",
                     about="left",
                 )
@@ -94,9 +107,8 @@ class FrontBlock(Standing):
             return best if chosen == "auto" else chosen
         raise GeometryError(
             "no_guide_line",
-            f"The {chosen.replace('_', ' ')} corner of “{self.values.name}” has no guide line: "
-            "it would cross the front.",
-            f"Measure along the one of the {best.replace('_', ' ')} corner.",
+            f"The {CORNER_WORDS[chosen]} corner of “{self.values.name}” has no guide line: it would cross the front.",
+            f"Measure along the one of the {CORNER_WORDS[best]} corner.",
             about="depth_corner",
             nearest=best,
         )
@@ -225,7 +237,7 @@ class FrontBlock(Standing):
                 (n(f"front.{over_edge}"), n(f"back.{over_edge}")),
                 (over[0], self.behind(low_over), self.behind(top_over), over[1]),
                 vector(eye.at(over[0]) - eye.at(start)),
-                _OVER[side],
+                OVER[side],
             ),
             outward=away_from(eye.at(over[0]) - eye.at(start)),
         )  # fmt: skip
@@ -264,10 +276,12 @@ def _faces() -> tuple[Face, ...]:
 
 
 def _edges(goal_name: str) -> tuple[Edge, ...]:
-    result = []
-    for side in ("front", "back"):
+    result, sides = list[Edge](), tuple[LineKind, ...](("front", "back"))
+    for side in sides:
         for a, b in zip(CORNERS, (*CORNERS[1:], CORNERS[0]), strict=True):
             name, runs = EDGE[frozenset((a, b))]
-            result.append(Edge(f"{side}.{name}", f"{side}.{a}", f"{side}.{b}", runs))
-    result += [Edge(f"depth.{c}", f"front.{c}", f"back.{c}", goal_name) for c in CORNERS]
+            result.append(Edge(f"{side}.{name}", f"{side}.{a}", f"{side}.{b}", runs, feature=Feature(side, name)))
+    for c in CORNERS:
+        away = Feature("away", CORNER_WORDS[c], guide=f"guide.{c}")
+        result.append(Edge(f"depth.{c}", f"front.{c}", f"back.{c}", goal_name, feature=away))
     return tuple(result)

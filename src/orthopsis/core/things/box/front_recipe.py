@@ -12,7 +12,7 @@ from orthopsis.core.construct.moves import (
     Side,
 )
 from orthopsis.core.plane.homogeneous import Point, join
-from orthopsis.core.things.box.front_block import CORNERS, EDGE, FrontBlock
+from orthopsis.core.things.box.front_block import CORNER_AT, CORNER_OF, CORNERS, EDGE, OVER, FrontBlock
 from orthopsis.core.things.depth import cut_move
 from orthopsis.core.view.frame import distance_names, distance_points
 
@@ -92,8 +92,8 @@ def _cube_corner(block: FrontBlock) -> tuple[str, str, str]:
     called = dict(zip(("left", "right"), distance_names(frame), strict=True))
     options = []
     for corner in block.guided:
-        height, side = corner.split("_")
-        beside = f"{height}_{'right' if side == 'left' else 'left'}"
+        height, side = CORNER_AT[corner]
+        beside = CORNER_OF[height, OVER[side]]
         guide, diagonal = join(points[corner], goal), join(points[beside], points_at[side])
         crossing = math.degrees(math.asin(min(1.0, abs(guide.a * diagonal.b - guide.b * diagonal.a))))
         is_shown = (height == "top") == (points[corner].y < goal.y)

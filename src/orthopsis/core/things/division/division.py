@@ -15,8 +15,14 @@ from orthopsis.core.things.division.shares import Divided, divided
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Free, Handle, Skewed, Standing
+from orthopsis.core.wording.names import Feature
 
 REPEATED = ("repeat_near", "repeat_far")
+_LINE = Feature("line")
+
+
+def _column(number: int) -> str:
+    return f"column.{number}"
 
 
 class Division(Standing):
@@ -57,8 +63,8 @@ class Division(Standing):
         shares += [(along, up) for up in at.up for along in (0.0, 1.0)]
         names = [f"{end}.{i}" for i in columns for end in ("foot", "head")]
         names += [f"{end}.{j}" for j in rows for end in ("start", "end")]
-        edges = [Edge(f"column.{i}", f"foot.{i}", f"head.{i}", panel.up.family) for i in columns]
-        edges += [Edge(f"row.{j}", f"start.{j}", f"end.{j}", panel.along.family) for j in rows]
+        edges = [Edge(_column(i), f"foot.{i}", f"head.{i}", panel.up.family, feature=_LINE) for i in columns]
+        edges += [Edge(f"row.{j}", f"start.{j}", f"end.{j}", panel.along.family, feature=_LINE) for j in rows]
         return Solid(Topology(tuple(names), (), tuple(edges) if self.keeps_lines else ()), panel.places(shares))
 
     @cached_property
@@ -67,7 +73,7 @@ class Division(Standing):
         n, at, panel = self.values.full, self.ends, self.panel
         role: Role = "edge" if self.keeps_lines else "construction"
         lines = [
-            Run(n(f"column.{i}"), n(f"head.{i}"), n(f"foot.{i}"), panel.up.family, panel.top, role)
+            Run(n(_column(i)), n(f"head.{i}"), n(f"foot.{i}"), panel.up.family, panel.top, role)
             for i in range(1, len(at.along) + 1)
         ]
         lines += [
@@ -104,7 +110,9 @@ class Division(Standing):
     def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: those that are found by eye."""
         along = self.panel.along
-        return (Free(along.family, ("column.",)),) if self.way == "eye" and not along.goal.is_ideal else ()
+        if self.way != "eye" or along.goal.is_ideal:
+            return ()
+        return (Free(along.family, frozenset(_column(i) for i in range(1, len(self.ends.along) + 1))),)
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

@@ -13,7 +13,7 @@ from dataclasses import dataclass
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_SHARE
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.things.division.parts import are_equal, are_halves, read_parts
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
@@ -79,11 +79,11 @@ def _bays(values: Values, setting: Setting, panel: Panel, along: list[float]) ->
         return inner if is_near else [1 - end for end in reversed(inner)]
     longest = panel.page_share(1 / count) if is_near else 1 - panel.page_share(1 - 1 / count)
     division = setting.sheet.division_mm
-    most = format_length(longest * panel.bottom_mm // division * division, setting.sheet.units, division)
+    most = format_mark(longest * panel.bottom_mm // division * division, setting.sheet.units, division)
     raise GeometryError(
         "bays_too_long",
         f"{count} parts like this reach over the end of the {panel.says}.",
         f"The longest first part that works is {most}.",
         about="bay",
-        nearest=most.removeprefix("about "),
+        nearest=most,
     )

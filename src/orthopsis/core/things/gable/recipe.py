@@ -6,6 +6,7 @@ from orthopsis.core.construct.moves import (
     Cross,
     MeasureAlong,
     Move,
+    Role,
     Rule,
     RuleToPoint,
     Run,
@@ -14,7 +15,6 @@ from orthopsis.core.construct.moves import (
     Slide,
 )
 from orthopsis.core.things.gable.shape import ROLES, SLOPES, GableShape, Slope
-from orthopsis.core.view.frame import Way
 
 
 def recipe(roof: GableShape) -> list[Move]:
@@ -77,15 +77,15 @@ def _gable(roof: GableShape) -> list[Move]:
 
 
 def _ridge(roof: GableShape) -> list[Move]:
-    line = _away(roof, "guide.ridge", "front.peak", roof.panel.out)
+    line = _away(roof, "guide.ridge", "front.peak", "guide")
     return [roof.values.move("guides", "roof.ridge", line)]
 
 
-def _away(roof: GableShape, line: str, start: str, out: Way) -> Act:
+def _away(roof: GableShape, line: str, start: str, role: Role) -> Act:
     """Return the act that rules a light line away from the gable wall."""
-    n = roof.values.full
+    n, out = roof.values.full, roof.panel.out
     if not out.goal.is_ideal:
-        return RuleToPoint(n(line), n(start), out.family, "guide" if line.startswith("guide") else "construction")
+        return RuleToPoint(n(line), n(start), out.family, role)
     xs = [at.x for slope in SLOPES for at in roof.eave(slope)]
     return Across(n(line), n(start), min(xs), max(xs))
 
@@ -126,7 +126,7 @@ def _by_middle(roof: GableShape, lead: Slope) -> list[Act]:
     acts: list[Act] = [] if panel.is_true else [Cross(top, n("construction.upright"), panel.top)]
     return [
         *acts,
-        _away(roof, middle, "measure.top", panel.out),
+        _away(roof, middle, "measure.top", "construction"),
         Run(n("construction.far_top"), far, n(f"back.{lead}"), panel.along.family, n(middle), "construction"),
         Run(n("construction.far_upright"), n("back.peak"), far, panel.up.family, n("guide.ridge"), "construction"),
     ]

@@ -10,7 +10,7 @@ from orthopsis.core.things.gable.recipe import recipe
 from orthopsis.core.things.gable.shape import GableShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.standing import WHOLE, Clause, Handle, Spans
 
 
 class GableRoof(GableShape):
@@ -29,9 +29,9 @@ class GableRoof(GableShape):
         return tuple(recipe(self))
 
     @cached_property
-    def covers(self) -> frozenset[frozenset[str]]:
+    def takes_away(self) -> Mapping[frozenset[str], Spans]:
         """The upper edges of the wall under the gable and of the one behind it, which is one plane with its own."""
-        return frozenset(frozenset((face.high, face.far_high)) for face in (self.panel, self.back))
+        return {frozenset((face.high, face.far_high)): WHOLE for face in (self.panel, self.back)}
 
     @property
     def handles(self) -> Mapping[str, Handle]:

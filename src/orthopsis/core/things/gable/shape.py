@@ -20,6 +20,7 @@ from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import Aim, AimRole
 from orthopsis.core.view.frame import Way
+from orthopsis.core.wording.names import Feature
 
 Slope = Literal["first", "far"]
 """A slope, called by the edge of the wall from which it rises."""
@@ -130,10 +131,10 @@ class GableShape(Standing):
         ]
         if signed_area(self.panel.page) < 0:
             faces = [Face(face.name, face.corners[::-1], face.turned) for face in faces]
-        edges = [Edge("ridge", front[2], back[2], self.panel.out.family)]
+        edges = [Edge("ridge", front[2], back[2], self.panel.out.family, feature=Feature("ridge"))]
         for end, names in (("front", front), ("back", back)):
             for slope, foot in zip(SLOPES, names[:2], strict=True):
-                edges.append(Edge(f"{end}.slope.{slope}", foot, names[2], self.family(slope)))
+                edges.append(Edge(f"{end}.slope.{slope}", foot, names[2], self.family(slope), feature=Feature("slope")))
         return Topology((*front, *back), tuple(faces), tuple(edges), is_convex=True)
 
     def family(self, slope: Slope) -> str:

@@ -5,18 +5,10 @@ from dataclasses import replace
 
 from propcache.api import cached_property
 
-from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import Solid
-from orthopsis.core.things.letters.assembly import (
-    Member,
-    assembled_free_lines,
-    assembled_moves,
-    assembled_solid,
-    panel_of,
-)
+from orthopsis.core.things.assembly import Assembled, Member, panel_of
 from orthopsis.core.things.letters.clauses import (
     ACROSS,
     FIRST_TEXT,
@@ -33,14 +25,14 @@ from orthopsis.core.things.letters.rows import around, row
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.front import FrontProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Free, Handle, Personal
+from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
 from orthopsis.core.things.values import Values
 
 ROW = (STRAIGHT, "away", "steps")
 STRETCHED = ("width", "height", "gap", "stroke", "bar", "middle", "middle_up")
 
 
-class FrontWord(FrontProfile):
+class FrontWord(Assembled, FrontProfile):
     """A word whose letters are drawn true."""
 
     sentence: tuple[Clause, ...] = (
@@ -110,16 +102,6 @@ class FrontWord(FrontProfile):
         return around(self.values, self.setting) if self.layout == "about" else row(self.values, self.setting)
 
     @cached_property
-    def solid(self) -> Solid:
-        """The letters in the world of the frame's eye."""
-        return assembled_solid(self.members) if self.members else super().solid
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(assembled_moves(self.values.name, self.members)) if self.members else super().recipe
-
-    @cached_property
     def faces(self) -> Mapping[str, Panel]:
         """The front, as far as the letters cover it: all of them together."""
         if not self.members:
@@ -131,11 +113,6 @@ class FrontWord(FrontProfile):
     def joints(self) -> Mapping[str, Joint]:
         """Where others can stand, on a word in one row."""
         return super().joints if self.layout == STRAIGHT else {}
-
-    @cached_property
-    def free_lines(self) -> tuple[Free, ...]:
-        """The lines whose place is free: the back's, if the depth is by eye."""
-        return assembled_free_lines(self.members) if self.members else super().free_lines
 
     @property
     def shape(self) -> Mapping[str, float]:

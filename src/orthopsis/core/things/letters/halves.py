@@ -7,9 +7,9 @@ from collections.abc import Sequence
 from dataclasses import replace
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_mark
+from orthopsis.core.things.assembly import Member
 from orthopsis.core.things.box.block import FARTHEST_SHARE, ROLES, Block, Role, other
-from orthopsis.core.things.letters.assembly import Member
 from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
@@ -66,13 +66,13 @@ def _taken(block: Block, role: Role) -> float:
         return taken + division / values.mm("height")
     shares = (eye.page_share(block.goal(r), _whole(block, r) * MOST_SLICE) for r in ROLES)
     longest = min(s * block.side_reach(r) for s, r in zip(shares, ROLES, strict=True))
-    most = format_length(max(longest // division, 1) * division, sheet.units, division)
+    most = format_mark(max(longest // division, 1) * division, sheet.units, division)
     raise GeometryError(
         "slice_too_thick",
         f"Slices as thick as this leave no room for the letters of “{values.name}”.",
         f"The thickest that works is {most}.",
         about="slice",
-        nearest=most.removeprefix("about "),
+        nearest=most,
     )
 
 

@@ -70,7 +70,7 @@ def letters_of(values: Values, division_mm: float = 0.0) -> list[Letter]:
     if values.word("thickness") == "measured":
         for letter in letters:
             if not _can_be_cut(letter):
-                raise _no_room(values, letter.name, measures)
+                raise _no_room(values, letter.character, measures)
     return [_on_marks(letter, division_mm) for letter in letters] if division_mm else letters
 
 
@@ -103,9 +103,8 @@ def _can_be_cut(letter: Letter) -> bool:
     return True
 
 
-def _no_room(values: Values, name: str, m: Measures) -> GeometryError:
+def _no_room(values: Values, character: str, m: Measures) -> GeometryError:
     """Return the error that blames the one measure which, with its nearest value, would leave room."""
-    character = name.partition(" ")[0]
     stroke, bar = min(m.stroke, math.floor(WIDEST_STROKE * m.width)), min(m.bar, math.floor(HIGHEST_BAR * m.height))
     low = round((m.height - min(m.middle, bar)) / 2)
     tries = {

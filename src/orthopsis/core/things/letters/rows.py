@@ -20,10 +20,10 @@ from orthopsis.core.construct.moves import (
 )
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
-from orthopsis.core.sheet.length import format_length
+from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.assembly import Member
 from orthopsis.core.things.depth import FARTHEST_SHARE
-from orthopsis.core.things.letters.assembly import Member
 from orthopsis.core.things.letters.layouts import side_by_side
 from orthopsis.core.things.letters.measures import letters_of
 from orthopsis.core.things.letters.word import Letter
@@ -60,7 +60,8 @@ def row(values: Values, setting: Setting) -> list[Member]:
         own = replace(own, held={**own.held, "depth_by": "measured", "depth": depth})
         room = tuple(moves[i])
         origin = values.full(f"measure.foot.{i}") if i else ""
-        members.append(Member(letter.name, FrontProfile(own, setting), 1 / scale, letter.name, room, origin))
+        told = {"front.profile": "front.in_room"} if i else {}
+        members.append(Member(letter.name, FrontProfile(own, setting), 1 / scale, letter.name, room, origin, told))
     return members
 
 
@@ -92,13 +93,13 @@ def _planes(values: Values, setting: Setting, letters: Sequence[Letter]) -> Plan
     reach = distance(values.first, goal)
     share = values.mm("step") / reach
     if share > FARTHEST_SHARE / 2:
-        most = format_length(FARTHEST_SHARE / 2 * reach // division * division, setting.sheet.units, division)
+        most = format_mark(FARTHEST_SHARE / 2 * reach // division * division, setting.sheet.units, division)
         raise GeometryError(
             "row_past_point",
             f"The second letter of “{values.name}” would stand too near to the vanishing point.",
             f"The longest first step that works is {most}.",
             about="step",
-            nearest=most.removeprefix("about "),
+            nearest=most,
         )
     deep = eye.world_length(goal, share)
     scales = tuple(1 - eye.page_share(goal, deep * i) for i in range(len(letters)))
@@ -107,13 +108,13 @@ def _planes(values: Values, setting: Setting, letters: Sequence[Letter]) -> Plan
     guide = FrontProfile(_letter(values, letters[0], values.first, 1.0), setting).depth_reach
     longest = min(FARTHEST_SHARE, eye.page_share(goal, deep)) * guide
     if values.mm("depth") > longest:
-        most = format_length(longest // division * division, setting.sheet.units, division)
+        most = format_mark(longest // division * division, setting.sheet.units, division)
         raise GeometryError(
             "depth_swallows",
             f"A letter of “{values.name}” as deep as this would reach into the next one.",
             f"The longest depth that works is {most}.",
             about="depth",
-            nearest=most.removeprefix("about "),
+            nearest=most,
         )
     return Planes(scales, eye.world_length(goal, values.mm("depth") / guide))
 

@@ -5,18 +5,10 @@ from dataclasses import replace
 
 from propcache.api import cached_property
 
-from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.assembly import Assembled, Member, panel_of
 from orthopsis.core.things.box.block import Role
-from orthopsis.core.things.letters.assembly import (
-    Member,
-    assembled_free_lines,
-    assembled_moves,
-    assembled_solid,
-    panel_of,
-)
 from orthopsis.core.things.letters.clauses import (
     ACROSS,
     FIRST_TEXT,
@@ -33,14 +25,14 @@ from orthopsis.core.things.letters.names import is_own, own_name_on_side
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.side import SideProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Free, Handle, Personal
+from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
 from orthopsis.core.things.values import Values
 
 WIDEST_SHARE = 0.6
 """Up to this share of the way to the point a block grows with its word (no source)."""
 
 
-class SideWord(SideProfile):
+class SideWord(Assembled, SideProfile):
     """A word that is cut from a block."""
 
     sentence: tuple[Clause, ...] = (
@@ -81,16 +73,6 @@ class SideWord(SideProfile):
         return () if self.values.word("layout") == STRAIGHT else halves(self)
 
     @cached_property
-    def solid(self) -> Solid:
-        """The letters in the world of the frame's eye."""
-        return assembled_solid(self.members) if self.members else super().solid
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(assembled_moves(self.values.name, self.members)) if self.members else super().recipe
-
-    @cached_property
     def faces(self) -> Mapping[str, Panel]:
         """The face from which it is cut, or each half's side."""
         if not self.members:
@@ -102,11 +84,6 @@ class SideWord(SideProfile):
     def joints(self) -> Mapping[str, Joint]:
         """Where others can stand, by a word in one row."""
         return super().joints if self.values.word("layout") == STRAIGHT else {}
-
-    @cached_property
-    def free_lines(self) -> tuple[Free, ...]:
-        """The lines whose place is free."""
-        return assembled_free_lines(self.members) if self.members else super().free_lines
 
     @property
     def shape(self) -> Mapping[str, float]:

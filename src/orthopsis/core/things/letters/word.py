@@ -1,7 +1,7 @@
 """From a word to its outline: which letters stand in it, how large, where."""
 
 import unicodedata
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.letters.alphabet import ACCENTS, ALPHABET, NARROWEST_STROKES, Glyph
@@ -22,11 +22,13 @@ class Letter:
     """A letter in its place.
 
     Attributes:
+        character: which letter it is.
         name: as it is called in the steps: the character, with a number where the word has it twice.
         outline: mm from the word's lower left.
         left, right: from where to where it reaches, mm.
     """
 
+    character: str
     name: str
     outline: Outline
     left: float
@@ -108,18 +110,14 @@ def set_word(word: str, measures: Measures, gap: float, *, is_round: bool) -> li
                 at += SPACE * measures.width
                 continue
             outline, width = _draw(character, measures, is_round=is_round)
-            name = _name(character, [letter.name for letter in letters])
-            letters.append(Letter(name, moved(outline, at, base), at, at + width))
+            count = 1 + sum(letter.character == character for letter in letters)
+            name = f"{character} {count}" if count > 1 else character
+            letters.append(Letter(character, name, moved(outline, at, base), at, at + width))
             at += width + gap
     sunk = min(0.0, *(corner[1] for letter in letters for loop in letter.outline for corner in loop))
     if sunk == 0:
         return letters
-    return [Letter(a.name, moved(a.outline, 0.0, -sunk), a.left, a.right) for a in letters]
-
-
-def _name(character: str, earlier: list[str]) -> str:
-    count = sum(name.partition(" ")[0] == character for name in earlier)
-    return f"{character} {count + 1}" if count else character
+    return [replace(a, outline=moved(a.outline, 0.0, -sunk)) for a in letters]
 
 
 def _draw(character: str, measures: Measures, *, is_round: bool) -> tuple[Outline, float]:

@@ -22,10 +22,14 @@ FACETS = 4
 
 @dataclass(frozen=True, slots=True)
 class Spot:
-    """A place that a pattern's line starts from or ends at: its name within the thing, and its share of the face."""
+    """A place that a pattern's line starts from or ends at: its name within the thing, and its share of the face.
+
+    ``is_crossing``: whether two lines of its net cross there.
+    """
 
     name: str
     place: FacePlace
+    is_crossing: bool = False
 
 
 @dataclass(frozen=True, slots=True)
@@ -83,7 +87,7 @@ class Net:
 
     def spot(self, node: Node) -> Spot:
         """Return the place of a node with its name."""
-        return Spot(f"{self.mark}.{node[0]}.{node[1]}", self.place(node))
+        return Spot(f"{self.mark}.{node[0]}.{node[1]}", self.place(node), is_crossing=True)
 
 
 def _count(values: Values, name: str) -> int:

@@ -14,11 +14,12 @@ from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH, Node, dark_fields
-from orthopsis.core.things.pattern.lines import FACETS, MARK, Drawn, PatternLine, PatternPiece, Spot, drawn, rounding
+from orthopsis.core.things.pattern.lines import FACETS, Drawn, PatternLine, PatternPiece, Spot, drawn, rounding
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Field, Standing
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
+from orthopsis.core.wording.names import Feature
 
 
 class Pattern(Standing):
@@ -48,7 +49,7 @@ class Pattern(Standing):
         for one in self.drawn:
             ends = [spot for piece in one.pieces for spot in (piece.start, piece.end)]
             places |= zip((spot.name for spot in ends), one.panel.places(spot.place for spot in ends), strict=True)
-            edges += [_edge(one.panel, piece) for piece in one.pieces]
+            edges += [_edge(one.panel, piece, one.part.name) for piece in one.pieces]
         return Solid(Topology(tuple(places), (), tuple(edges)), np.array(list(places.values())).reshape(-1, 3))
 
     @cached_property
@@ -76,10 +77,11 @@ class Pattern(Standing):
         return tuple(result)
 
 
-def _edge(panel: Panel, piece: PatternPiece) -> Edge:
+def _edge(panel: Panel, piece: PatternPiece, part: str) -> Edge:
     curve = piece.stroke.curve
     name, angles = (f"curve.{curve}", piece.span) if curve else (piece.name, None)
-    return Edge(name, piece.start.name, piece.end.name, _family(panel, piece.stroke), angles)
+    runs = _family(panel, piece.stroke)
+    return Edge(name, piece.start.name, piece.end.name, runs, angles, Feature("line", part=part))
 
 
 def _family(panel: Panel, stroke: PatternLine) -> str:
@@ -112,7 +114,7 @@ def _nodes(done: Sequence[Drawn]) -> dict[str, FacePlace]:
     strokes = [piece.stroke for one in done for piece in one.pieces]
     spots = [spot for stroke in strokes for spot in (stroke.start, stroke.end)]
     spots += [spot for one in done for _, start, end in one.quarters for spot in (start, end)]
-    return {spot.name: spot.place for spot in spots if spot.name.startswith(f"{MARK}.")}
+    return {spot.name: spot.place for spot in spots if spot.is_crossing}
 
 
 def _quarter(values: Values, grid: Grid, curve: str, start: Spot, end: Spot) -> list[tuple[str, Act]]:

@@ -2,6 +2,7 @@
 
 from collections.abc import Callable, Iterator, Mapping
 from functools import partial
+from typing import Literal
 
 import numpy as np
 
@@ -17,6 +18,7 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Handle
 from orthopsis.core.view.eye import Array
+from orthopsis.core.wording.names import Feature, LineKind
 
 Turned = Callable[[float, float], str]
 """From the outward normal of a side face, across and up on the front, to the way it is turned."""
@@ -39,9 +41,8 @@ def _ends(outline: CarriedOutline, loops: list[list[Node]], front_turned: str) -
     fronts = [tuple(f"front.{node.name}" for node in loop) for loop in loops]
     backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in loops]
     for number, (outer, *holes) in enumerate(outline.pieces):
-        name = _front_name(number)
-        yield Face(name, fronts[outer], front_turned, tuple(fronts[i] for i in holes))
-        yield Face(name.replace("front", "back"), backs[outer], "back", tuple(backs[i] for i in holes))
+        yield Face(_end_name("front", number), fronts[outer], front_turned, tuple(fronts[i] for i in holes))
+        yield Face(_end_name("back", number), backs[outer], "back", tuple(backs[i] for i in holes))
 
 
 def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
@@ -52,26 +53,31 @@ def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
 
 
 def _edges(outline: CarriedOutline, loops: list[list[Node]]) -> tuple[Edge, ...]:
-    result = []
-    for end in ("front", "back"):
+    result, ends, part_of = list[Edge](), tuple[LineKind, ...](("front", "back")), outline.part_of
+    for end in ends:
+        features = {part: Feature(end, part=part) for part in set(part_of.values())}
         for a, b in _pairs(loops):
+            feature = features[part_of[a.corner]]
             start, to = f"{end}.{a.name}", f"{end}.{b.name}"
             if _is_curve(a, b):
                 assert a.angle is not None
                 assert b.angle is not None
-                result.append(Edge(f"{end}.curve.{b.corner}", start, to, "free", (a.angle % QUARTER_RAD, b.angle)))
+                angles = (a.angle % QUARTER_RAD, b.angle)
+                result.append(Edge(f"{end}.curve.{b.corner}", start, to, "free", angles, feature))
             else:
                 runs = outline.family(a.corner, b.corner)
-                result.append(Edge(f"{end}.edge.{a.corner}", start, to, runs))
-    sharp = [node.name for loop in loops for node in loop if node.is_sharp]
-    result += [Edge(f"depth.{name}", f"front.{name}", f"back.{name}", outline.goal_name) for name in sharp]
+                result.append(Edge(f"{end}.edge.{a.corner}", start, to, runs, feature=feature))
+    for node in (node for loop in loops for node in loop if node.is_sharp):
+        away = Feature("away", part=part_of[node.corner], guide=f"guide.{node.name}")
+        ends_at = f"front.{node.name}", f"back.{node.name}"
+        result.append(Edge(f"depth.{node.name}", *ends_at, outline.goal_name, feature=away))
     return tuple(result)
 
 
 def _is_curve(a: Node, b: Node) -> bool:
     """Tell whether the way from one node to the next is a piece of a curve; a curve may begin where another ends."""
     on_curves = a.angle is not None and b.angle is not None
-    return on_curves and (a.corner == b.corner or not b.name.endswith(".start"))
+    return on_curves and (a.corner == b.corner or not b.is_start)
 
 
 def _pairs(loops: list[list[Node]]) -> Iterator[tuple[Node, Node]]:
@@ -86,7 +92,7 @@ def parts_of(outline: CarriedOutline, on_panel: Callable[[FacePlace], FacePlace]
         on_panel: from a place on the front to the one that the face counts.
     """
     loops = [tuple(_corner(outline, node, on_panel) for node in loop) for loop in nodes(outline)]
-    pieces = [(_front_name(i), tuple(loops[loop] for loop in piece)) for i, piece in enumerate(outline.pieces)]
+    pieces = [(_end_name("front", i), tuple(loops[loop] for loop in piece)) for i, piece in enumerate(outline.pieces)]
     left, result = iter(pieces), []
     for name, count in outline.parts or (("", len(outline.loops)),):
         mine: list[tuple[str, tuple[tuple[PartCorner, ...], ...]]] = []
@@ -96,9 +102,9 @@ def parts_of(outline: CarriedOutline, on_panel: Callable[[FacePlace], FacePlace]
     return tuple(result)
 
 
-def _front_name(piece: int) -> str:
-    """Return what the front of a piece is called."""
-    return f"front.{piece + 1}" if piece else "front"
+def _end_name(end: str, piece: int) -> str:
+    """Return what the front or the back of a piece is called."""
+    return f"{end}.{piece + 1}" if piece else end
 
 
 def _corner(outline: CarriedOutline, node: Node, on_panel: Callable[[FacePlace], FacePlace]) -> PartCorner:
@@ -114,15 +120,13 @@ def corner_handles(outline: CarriedOutline, drag: Callable[[int, Point], Mapping
     }
 
 
-def shown_back(solid: Solid, setting: Setting, part: str, *, is_see_through: bool) -> set[int]:
-    """Return the numbers of the back edges or curves of which something is seen, as far as the thing hides them."""
+def shown_back(
+    outline: CarriedOutline, solid: Solid, setting: Setting, what: Literal["edge", "curve"], *, is_see_through: bool
+) -> set[int]:  # fmt: skip
+    """Return the corners of whose back edge or curve something is seen, as far as the thing hides them."""
     pieces = pieces_alone(solid, setting.frame.eye, see_through=is_see_through)
-    begin = f"back.{part}."
-    return {
-        int(piece.edge.name.removeprefix(begin))
-        for piece in pieces
-        if piece.visible and piece.edge.name.startswith(begin)
-    }
+    seen = {piece.edge.name for piece in pieces if piece.visible}
+    return {corner for corner in outline.corners if f"back.{what}.{corner}" in seen}
 
 
 def rounded_moves(
@@ -132,5 +136,5 @@ def rounded_moves(
     """Return the moves that round a shape that stands there in its block form; none if it has no round corner."""
     if not outline.rounded:
         return []
-    shown = shown_back(solid, setting, "curve", is_see_through=is_see_through)
+    shown = shown_back(outline, solid, setting, "curve", is_see_through=is_see_through)
     return round_moves(outline, shown, mark)

@@ -172,7 +172,7 @@ class FrontProfile(Standing):
         moves.append(cut_move(self.values, "depth.profile", n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
         is_see_through = self.values.is_see_through
         block_form = self._solid(outline.block_form) if outline.rounded else self.solid
-        shown = shown_back(block_form, self.setting, "edge", is_see_through=is_see_through)
+        shown = shown_back(self.outline.block_form, block_form, self.setting, "edge", is_see_through=is_see_through)
         moves += back_moves(outline, [start], shown, None)
         width, height = self.size
 
@@ -246,7 +246,9 @@ class FrontProfile(Standing):
     @cached_property
     def free_lines(self) -> tuple[Free, ...]:
         """The lines whose place is free: the back's, if the depth is by eye."""
-        return (Free(self.setting.frame.name, ("back.",)),) if self.values.word("depth_by") == "half" else ()
+        if self.values.word("depth_by") != "half":
+            return ()
+        return (Free(self.setting.frame.name, self.solid.lines_of("back")),)
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the measured depth that leaves the drawing as it is, when the depth begins to be measured."""

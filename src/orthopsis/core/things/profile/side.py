@@ -172,7 +172,7 @@ class SideProfile(OfBlock):
         guided = outline.corners if is_see_through else guided_corners(outline)
         moves += guide_moves(outline, guided, cut.told("guides"))
         block_form = self._solid(outline.block_form) if outline.rounded else self.solid
-        shown = shown_back(block_form, self.setting, "edge", is_see_through=is_see_through)
+        shown = shown_back(self.outline.block_form, block_form, self.setting, "edge", is_see_through=is_see_through)
         moves += self._back(shown)
         moves += rounded_moves(outline, self.solid, self.setting, mark, is_see_through=is_see_through)
         return tuple(moves)
@@ -222,6 +222,11 @@ class SideProfile(OfBlock):
         cut = self.cut
         parts = parts_of(self.outline, cut.on_panel)
         return {cut.panel.face: replace(cut.panel, says=cut.says, parts=parts)}
+
+    @property
+    def cut_from(self) -> Panel:
+        """The face from which it is cut, of a word on both sides of a fold the first one."""
+        return next(iter(self.faces.values()))
 
     @property
     def front(self) -> str:

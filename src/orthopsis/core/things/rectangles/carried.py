@@ -18,6 +18,7 @@ from orthopsis.core.things.rectangles.forms import PLACES
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
+from orthopsis.core.things.standing import Spans
 from orthopsis.core.view.eye import Array
 
 DEEPEST = 0.9
@@ -49,7 +50,26 @@ class CarriedShapes(RectangleShapes):
         kind = Relief(
             families, self.panel.out.family, turned, lengths, self._is_mirrored, not self.is_through, not self.is_sunk
         )
-        return Solid(relief_topology(self.form, self.nodes, kind), places)
+        return Solid(relief_topology(self.form, self.nodes, kind, self._open), places)
+
+    @cached_property
+    def _open(self) -> tuple[bool, ...]:
+        """Which of them have no sill, since they are sunk in down to the foot of a wall."""
+        has_foot = self.is_sunk and self.panel.around[0] == "bottom" and any(s.name == "low" for s in self.form.sides)
+        return tuple(has_foot and abs(low[1]) <= SAME_SHARE for low, *_ in self.layout.rectangles)
+
+    @cached_property
+    def takes_away(self) -> Mapping[frozenset[str], Spans]:
+        """Of the wall's foot what lies in openings without a sill, also behind where they go right through."""
+        eye, panel = self.setting.frame.eye, self.panel
+        openings = [corners for corners, is_open in zip(self.layout.rectangles, self._open, strict=True) if is_open]
+        if not openings:
+            return {}
+        feet = panel.places([place for low, far, *_ in openings for place in (low, far)])
+        found = {frozenset((panel.low, panel.far_low)): feet}
+        if self.is_through:
+            found[frozenset((self.through.low, self.through.far_low))] = feet + self.carried
+        return {ends: _spans(eye.see(places)) for ends, places in found.items()}
 
     @cached_property
     def way(self) -> Array:
@@ -242,3 +262,9 @@ class CarriedShapes(RectangleShapes):
             if not side.pole and turn * signed_area((at[1][j], at[1][i], at[0][i], at[0][j])) > 0:
                 shown |= {side.start, side.end}
         return [name for name in self.form.sharp if name in shown]
+
+
+def _spans(page: Array) -> Spans:
+    """Return from where to where, of places on the page that belong together two by two."""
+    places = [Point(x, y) for x, y in page.tolist()]
+    return tuple(zip(places[::2], places[1::2], strict=True))

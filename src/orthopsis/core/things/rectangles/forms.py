@@ -148,6 +148,11 @@ class Node:
     angle: float = 0.0
     is_sharp: bool = False
 
+    @property
+    def is_touched(self) -> bool:
+        """Whether it lies within a curve, where such an edge touches it."""
+        return self.is_sharp and self.angle > 0
+
 
 Touching = tuple[tuple[float, ...], ...]
 """For each side the angles at which lines that lead out of the face touch it, rad; none where it is straight."""
@@ -162,8 +167,8 @@ def nodes_of(form: Form, touching: Touching) -> tuple[Node, ...]:
         if side.pole:
             inner = [angle for angle in touches if 1e-3 < angle < QUARTER_RAD - 1e-3]
             found += [
-                Node(f"{side.name}.{name}", side.at(angle), number, angle, name.startswith("touch"))
-                for name, angle in turns_of(inner)
+                Node(f"{side.name}.{turn.name}", side.at(turn.angle), number, turn.angle, turn.is_touched)
+                for turn in turns_of(inner)
             ]
     return tuple(found)
 

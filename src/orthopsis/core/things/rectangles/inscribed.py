@@ -43,7 +43,7 @@ def middle_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:
 
 
 def _side(shapes: CarriedShapes, number: int, end: str, side: str) -> str:
-    return shapes.side_name(number, f"{end}{side}")
+    return shapes.side_name(number, side, end)
 
 
 def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, FacePlace]]:
@@ -64,10 +64,8 @@ def outline_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:
     role: Role = "edge"
     for i, side in enumerate(shapes.form.sides):
         if side.pole:
-            touching = [node.angle for node in shapes.nodes[number] if node.side == i and "touch" in node.name]
-            marks = tuple(
-                (n(f"{side.name}.{name}"), angle) for name, angle in turns_of(touching) if name.startswith("at")
-            )
+            touching = [node.angle for node in shapes.nodes[number] if node.side == i and node.is_touched]
+            marks = tuple((n(f"{side.name}.{t.name}"), t.angle) for t in turns_of(touching) if not t.is_touched)
             yield Curve(n(side.name), n(side.start), n(side.pole), n(side.end), n("middle"), marks, role)
         else:
             yield Rule(n(side.name), n(side.start), n(side.end), family_of(side, families), role)

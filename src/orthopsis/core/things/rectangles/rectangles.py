@@ -1,5 +1,6 @@
 """Rectangles as a thing: their sentence, moves and handles."""
 
+import math
 from collections.abc import Mapping
 from functools import partial
 
@@ -12,7 +13,7 @@ from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import FORMS
-from orthopsis.core.things.rectangles.layout import ratio_of, taken
+from orthopsis.core.things.rectangles.layout import NEARLY, WAYS, Way, is_measured, measures_of, ratio_of, taken
 from orthopsis.core.things.rectangles.recipe import recipe
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
@@ -51,7 +52,7 @@ class Rectangles(CarriedShapes):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the face that is taken, and how far they stand out."""
-        (left, right), (low, high) = (taken(self.values, name) for name in ("along", "up"))
+        (left, right), (low, high) = (taken(self.values, name, self.ruler) for name in WAYS)
         at = [
             Point(x, y) for x, y in self.setting.frame.eye.see(self.panel.places([(left, low), (right, high)])).tolist()
         ]
@@ -74,10 +75,22 @@ class Rectangles(CarriedShapes):
         if place is None:
             return {}
         changed: dict[str, Value] = {}
-        for name, share in zip(("along", "up"), place, strict=True):
-            start, end = taken(self.values, name)
-            changed[name] = ratio_of(start, max(share, start)) if is_end else ratio_of(min(share, end), end)
+        for name, share in zip(WAYS, place, strict=True):
+            start, end = taken(self.values, name, self.ruler)
+            changed[name] = (
+                self._said(name, start, max(share, start)) if is_end else self._said(name, min(share, end), end)
+            )
         return changed
+
+    def _said(self, name: Way, start: float, end: float) -> str:
+        """Return how a part of the face is typed: by measures where it was measured before, else as a ratio."""
+        long_mm, division = self.ruler.length(name), self.setting.sheet.division_mm
+        if not (long_mm and is_measured(self.values.word(name))):
+            return ratio_of(start, end)
+        marks = math.floor(long_mm / division + NEARLY)
+        first = min(max(round(start * long_mm / division), 0), marks - 1)
+        last = min(max(round(end * long_mm / division), first + 1), marks)
+        return measures_of(first * division, (last - first) * division, self.ruler)
 
     def _share_at(self, at: Point) -> FacePlace | None:
         """Return where on the face a place of the page lies; none if the line of sight runs along the face."""

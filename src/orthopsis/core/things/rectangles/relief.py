@@ -21,10 +21,10 @@ def front_acts(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:
     along, up = panel.along, panel.up
     first, far, beyond, high = (n(f"{part}.front.{corner}") for corner in CORNERS)
     yield from _first_out(shapes, grid, number)
-    yield from _carry(shapes, number, 1, first, along, shapes.side_name(number, "front.low"), far)
-    yield from _carry(shapes, number, 3, first, up, shapes.side_name(number, "front.near"), high)
-    yield from _carry(shapes, number, 2, high, along, shapes.side_name(number, "front.high"), beyond)
-    yield Rule(shapes.side_name(number, "front.far"), far, beyond, up.family, _role(shapes))
+    yield from _carry(shapes, number, 1, first, along, shapes.side_name(number, "low", "front."), far)
+    yield from _carry(shapes, number, 3, first, up, shapes.side_name(number, "near", "front."), high)
+    yield from _carry(shapes, number, 2, high, along, shapes.side_name(number, "high", "front."), beyond)
+    yield Rule(shapes.side_name(number, "far", "front."), far, beyond, up.family, _role(shapes))
 
 
 def edge_acts(shapes: CarriedShapes, number: int) -> Iterator[Act]:

@@ -10,7 +10,7 @@ from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
-from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
+from orthopsis.core.things.rectangles.layout import Corners, FaceRuler, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
 from orthopsis.core.things.standing import Standing
 
@@ -37,7 +37,7 @@ class RectangleShapes(Standing):
                 about="relief",
                 nearest="flat",
             )
-        layout = layout_of(self.values, self._marks)
+        layout = layout_of(self.values, self.ruler)
         if self.form.is_curved and len(layout.rectangles) > MOST_CURVED:
             raise GeometryError(
                 "too_many_curves",
@@ -65,17 +65,17 @@ class RectangleShapes(Standing):
             text = f"“{self.values.name}” would be sunk {why}."
             raise GeometryError("no_wall_left", text, fix, about=about, nearest=nearest)
 
-    @property
-    def _marks(self) -> tuple[float, float]:
-        """How many marks of the ruler the face is long, along and up, where it is measured on its first edge or true.
+    @cached_property
+    def ruler(self) -> FaceRuler:
+        """How a ruler measures the face: on its first edge, or all of it where it is drawn true.
 
         Places along a face that goes away are found by ticks on its first edge too.
         """
-        panel, division = self.panel, self.setting.sheet.division_mm
-        if not panel.up.goal.is_ideal:
-            return (0.0, 0.0)
-        up = panel.first_mm / division
-        return (panel.bottom_mm / division if panel.is_true else up, up)
+        panel, sheet = self.panel, self.setting.sheet
+        up = panel.first_mm if panel.up.goal.is_ideal else 0.0
+        along = panel.bottom_mm if panel.is_true and up else 0.0
+        marks = ((along or up) / sheet.division_mm, up / sheet.division_mm)
+        return FaceRuler(marks, (along, up), sheet.units, sheet.division_mm)
 
     @property
     def form(self) -> Form:
@@ -151,11 +151,14 @@ class RectangleShapes(Standing):
         x, y = self.setting.frame.eye.see(self.panel.places([place]))[0].tolist()
         return Point(x, y)
 
-    def side_name(self, number: int, side: str) -> str:
-        """Return the full name of a side of a rectangle: the form's own, or that of a light one; ``front.low``."""
-        *end, name = side.split(".")
-        light = [] if self.form.is_whole else ["square"]
-        return self.values.full(".".join((part_name(number), *end, *light, name)))
+    def side_name(self, number: int, side: str, end: str = "") -> str:
+        """Return the full name of a side of a rectangle: the form's own, or that of a light one.
+
+        Args:
+            end: ``front.`` where it is carried out of the face, else empty.
+        """
+        light = "" if self.form.is_whole else "square."
+        return self.values.full(f"{part_name(number)}.{end}{light}{side}")
 
     def edge_mm(self, number: int, corner: int) -> float:
         """Return how long the edge is on the wall that leads to a corner, to the right or up, else negative, mm.

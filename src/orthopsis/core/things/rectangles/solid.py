@@ -7,6 +7,7 @@ from functools import lru_cache
 from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.sight.solid import Edge, Face, Topology
 from orthopsis.core.things.rectangles.forms import SIDES, Form, Node, Side
+from orthopsis.core.wording.names import Feature
 
 Nodes = tuple[tuple[Node, ...], ...]
 """Of each form its corners and those of the pieces of its curves."""
@@ -46,38 +47,47 @@ def flat_topology(form: Form, nodes: Nodes, families: Families) -> Topology:
     names, edges = list[str](), list[Edge]()
     for part, mine in ((part_name(i), mine) for i, mine in enumerate(nodes)):
         names += [f"{part}.{node.name}" for node in mine]
-        edges += _around(form, mine, f"{part}.", families)
+        edges += _around(form, mine, f"{part}.", families, Feature(part=part))
     return Topology(tuple(names), (), tuple(edges))
 
 
 @lru_cache(maxsize=256)
-def relief_topology(form: Form, nodes: Nodes, kind: Relief) -> Topology:
-    """Return forms that stand out of a face or lead into it; of each corner the one at the face comes first."""
+def relief_topology(form: Form, nodes: Nodes, kind: Relief, is_open: tuple[bool, ...]) -> Topology:
+    """Return forms that stand out of a face or lead into it; of each corner the one at the face comes first.
+
+    Args:
+        is_open: which of them have no sill at the face, nor one behind where they go right through.
+    """
     names, faces, edges = list[str](), list[Face](), list[Edge]()
-    for part, mine in ((part_name(i), mine) for i, mine in enumerate(nodes)):
+    for number, mine in enumerate(nodes):
+        part, sills = part_name(number), set[str]()
+        if is_open[number]:
+            sills = {f"{part}.low"} if kind.has_front else {f"{part}.low", f"{part}.front.low"}
         wall, front = ([f"{part}.{end}{node.name}" for node in mine] for end in ("", "front."))
         names += [name for pair in zip(wall, front, strict=True) for name in pair]
         ends = [Face(f"{part}.front", tuple(front), kind.turned[0])] if kind.has_front else []
         ends += [Face(f"{part}.wall", tuple(wall[::-1]), "back")] if kind.has_wall else []
         own = [*ends, *_sides(form, mine, (part, wall, front), kind)]
         faces += [Face(f.name, f.corners[::-1], f.turned, (), f.is_curved) for f in own] if kind.is_mirrored else own
-        edges += _around(form, mine, f"{part}.", kind.families) + _around(form, mine, f"{part}.front.", kind.families)
+        around = _around(form, mine, f"{part}.", kind.families, Feature(part=part))
+        around += _around(form, mine, f"{part}.front.", kind.families, Feature("front", part=part))
+        edges += [edge for edge in around if edge.name not in sills]
         edges += [
-            Edge(f"{part}.depth.{node.name}", w, f, kind.out)
+            Edge(f"{part}.depth.{node.name}", w, f, kind.out, feature=Feature("away", part=part))
             for node, w, f in zip(mine, wall, front, strict=True)
             if node.is_sharp
         ]
     return Topology(tuple(names), tuple(faces), tuple(edges))
 
 
-def _around(form: Form, nodes: Sequence[Node], begin: str, families: Families) -> list[Edge]:
+def _around(form: Form, nodes: Sequence[Node], begin: str, families: Families, feature: Feature) -> list[Edge]:
     """Return the edges round a form; those of a curve share one name."""
     result = []
     for node, after in zip(nodes, (*nodes[1:], nodes[0]), strict=True):
         side = form.sides[node.side]
         angles = (node.angle, after.angle if after.side == node.side else QUARTER_RAD) if side.pole else None
         ends = f"{begin}{node.name}", f"{begin}{after.name}"
-        result.append(Edge(f"{begin}{side.name}", *ends, family_of(side, families), angles))
+        result.append(Edge(f"{begin}{side.name}", *ends, family_of(side, families), angles, feature))
     return result
 
 

@@ -5,7 +5,7 @@ from the first one's corner to the point of that direction.
 """
 
 from collections.abc import Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
@@ -257,14 +257,7 @@ def _repeated(first: Topology, numbers: tuple[int, ...]) -> Topology:
     names, faces, edges = list[str](), list[Face](), list[Edge]()
     for number in numbers:
         part = Copies.part(number)
-
-        def of(name: str, part: str = part) -> str:
-            return f"{part}.{name}"
-
-        names += [of(name) for name in first.names]
-        edges += [replace(e, name=of(e.name), start=of(e.start), end=of(e.end)) for e in first.edges]
-        for face in first.faces:
-            holes = tuple(tuple(of(name) for name in hole) for hole in face.holes)
-            corners = tuple(of(name) for name in face.corners)
-            faces.append(replace(face, name=of(face.name), corners=corners, holes=holes))
+        names += [f"{part}.{name}" for name in first.names]
+        edges += [edge.within(part) for edge in first.edges]
+        faces += [face.within(part) for face in first.faces]
     return Topology(tuple(names), tuple(faces), tuple(edges), is_open=first.is_open)

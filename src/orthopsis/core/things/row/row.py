@@ -50,4 +50,7 @@ class Row(MeasuredCopies):
         """The lines whose place is free, where places are found by eye: those of each copy by themselves."""
         if not self.is_by_eye:
             return ()
-        return tuple(Free(self.line.runs, (f"{self.part(number)}.",)) for number in self.numbers)
+        return tuple(
+            Free(self.line.runs, frozenset(edge.within(self.part(number)).name for edge in self.host.solid.edges))
+            for number in self.numbers
+        )
