@@ -19,7 +19,7 @@ from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.drawing.change import PictureChange, change
 from orthopsis.core.editing.edit_together import drag_together
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.exercise.solve import draw_picture
+from orthopsis.core.exercise.solve import draw_moving, draw_picture
 
 router = APIRouter()
 REFUSED = 1008
@@ -114,9 +114,10 @@ def _answer(held: Held | None, message: DragMessage) -> tuple[Held | None, Reply
         return held, ExerciseReply(exercise=held.exercise.document())
     act = message.drag
     moved = drag_together(held.exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
-    picture = draw_picture(moved)
     if held.shown is None:
+        picture = draw_picture(moved)
         return Held(moved, picture), PictureReply(picture=picture)
+    picture = draw_moving(moved)
     return Held(moved, picture), ChangeReply(change=change(held.shown, picture))
 
 

@@ -5,12 +5,13 @@ are not built again.
 """
 
 import math
-from collections.abc import Collection, Mapping
+from collections.abc import Collection, Hashable, Mapping
 from dataclasses import dataclass, field
 from functools import lru_cache
 from threading import RLock
 
 from cachetools import LRUCache, cached
+from cachetools.keys import hashkey
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
@@ -74,6 +75,24 @@ def build(placed: Placed) -> Built:
     return _build(placed.standing)
 
 
+LONG_EDGES = 250
+"""A thing of more edges is drawn by the view alone while a hand moves it: a box has 12, a letter some 36."""
+
+
+def build_moving(placed: Placed) -> Built:
+    """Return a thing as it is drawn while a hand moves something: what is long to construct by the view alone.
+
+    Such a thing has no light lines and no hidden edges until the hand rests. One that stays where it is, is as it was.
+
+    Raises:
+        GeometryError: it cannot be drawn.
+    """
+    standing = placed.standing
+    edges = standing.solid.edges
+    is_long = len(edges) > LONG_EDGES and not any(edge.angles for edge in edges)
+    return _by_view(standing) if is_long and hashkey(standing) not in _KEPT else _build(standing)
+
+
 MOST_KEPT = 25_000
 """So many moves and corners are kept, built: some 60 MB of words, or the boxes of twelve full sheets."""
 
@@ -82,7 +101,7 @@ def _weight(built: Built) -> int:
     return len(built.moves) + len(built.solid.names) + 1
 
 
-_KEPT: LRUCache[Standing, Built] = LRUCache(maxsize=MOST_KEPT, getsizeof=_weight)
+_KEPT: LRUCache[tuple[Hashable, ...], Built] = LRUCache(maxsize=MOST_KEPT, getsizeof=_weight)
 
 
 @cached(_KEPT, lock=RLock())
@@ -95,20 +114,35 @@ def _build(standing: Standing) -> Built:
             given |= _build(setting.anchor.other).points
     lines = _given_lines(setting)
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
-    page = solid.picture(setting.frame.eye)
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
+    edges = EdgePieces(standing.values.name, own_points, own_lines)
+    return _built(standing, solid.picture(setting.frame.eye), edges, moves, own_points, own_lines)
+
+
+@lru_cache(maxsize=8)
+def _by_view(standing: Standing) -> Built:
+    page = standing.solid.picture(standing.setting.frame.eye)
+    points = {standing.values.full(corner): Point(x, y) for corner, (x, y) in page.items()}
+    return _built(standing, page, EdgePieces(standing.values.name, points, {}, only_seen=True), (), points, {})
+
+
+def _built(
+    standing: Standing, page: dict[str, tuple[float, float]], edges: EdgePieces, moves: tuple[Move, ...],
+    points: dict[str, Point], lines: dict[str, Ruled],
+) -> Built:  # fmt: skip
+    solid, eye = standing.solid, standing.setting.frame.eye
     return Built(
         moves,
-        own_points,
-        own_lines,
+        points,
+        lines,
         solid,
         page,
         _box(page.values()),
-        tuple(painted(Seen(solid, setting.frame.eye, see_through=False))),
+        tuple(painted(Seen(solid, eye, see_through=False))),
         frozenset(face.name for face in faces_toward_eye(solid, page)),
-        LightLines(own_lines.values()),
-        EdgePieces(standing.values.name, own_points, own_lines),
+        LightLines(lines.values()),
+        edges,
     )
 
 
@@ -122,6 +156,7 @@ def _box(corners: Collection[tuple[float, float]]) -> Box:
 def forget() -> None:
     """Forget what was built, so that a measurement begins with nothing."""
     _KEPT.clear()
+    _by_view.cache_clear()
 
 
 def _given_lines(setting: Setting) -> dict[str, Ruled]:

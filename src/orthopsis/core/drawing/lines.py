@@ -69,10 +69,13 @@ class EdgePieces:
     Args:
         thing: its name.
         points, lines: what the hand made of it, by full name.
+        only_seen: whether pieces that are hidden are left out.
     """
 
-    def __init__(self, thing: str, points: dict[str, Point], lines: dict[str, Ruled]) -> None:
-        self._thing, self._points, self._lines = thing, points, lines
+    def __init__(
+        self, thing: str, points: dict[str, Point], lines: dict[str, Ruled], *, only_seen: bool = False
+    ) -> None:  # fmt: skip
+        self._thing, self._points, self._lines, self._only_seen = thing, points, lines, only_seen
         self._last = Last[tuple[int, Role, Gone, Sequence[Piece]], tuple[DrawnLine, ...]]()
 
     def numbered(self, block: int, pieces: Sequence[Piece], role: Role, gone: Gone) -> tuple[DrawnLine, ...]:
@@ -85,6 +88,8 @@ class EdgePieces:
         return self._last.answer((block, role, mine, pieces), lambda: tuple(self._cut(pieces, role, mine, block * IDS)))
 
     def _cut(self, pieces: Sequence[Piece], role: Role, gone: Gone, number: int) -> Iterator[DrawnLine]:
+        if self._only_seen:
+            pieces = [piece for piece in pieces if piece.visible]
         straight = [piece for piece in pieces if piece.edge.angles is None]
         for piece in straight:
             ends = self._ends(piece.edge)

@@ -10,7 +10,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.engine import Board, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
-from orthopsis.core.drawing.built import Built, build
+from orthopsis.core.drawing.built import Built, build, build_moving
 from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
@@ -69,8 +69,11 @@ class Solved:
         return {name: line.id for names, lines in self.light for name, line in zip(names, lines, strict=True)}
 
 
-def solve(prepared: Prepared) -> Solved:
+def solve(prepared: Prepared, *, is_moving: bool = False) -> Solved:
     """Carry out every move, and find what is seen.
+
+    Args:
+        is_moving: whether a hand moves something just now: see ``build_moving``.
 
     Raises:
         GeometryError: something cannot be drawn; it names the place in the exercise.
@@ -83,7 +86,7 @@ def solve(prepared: Prepared) -> Solved:
     built = []
     for placed in prepared.things:
         with placed_errors(placed):
-            thing = build(placed)
+            thing = build_moving(placed) if is_moving else build(placed)
         built.append(thing)
     for number in _drawing_order(prepared):
         thing = built[number]

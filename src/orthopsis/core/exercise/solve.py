@@ -59,3 +59,12 @@ def draw_picture(exercise: Exercise) -> Picture:
         GeometryError: as ``draw``.
     """
     return picture(solve(prepare(exercise)))
+
+
+def draw_moving(exercise: Exercise) -> Picture:
+    """Return the picture while a hand moves something: of what is long to construct only the edges that are seen.
+
+    Raises:
+        GeometryError: as ``draw``.
+    """
+    return picture(solve(prepare(exercise), is_moving=True))
