@@ -22,8 +22,8 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.hidden import Sight
 from orthopsis.core.sight.solid import faces_toward_eye
+from orthopsis.core.things.face_part import STEPS, ratio_of
 from orthopsis.core.things.rectangles.forms import CORNERS
-from orthopsis.core.things.rectangles.layout import STEPS, ratio_of
 
 LOFT = {
     "kind": "box", "name": "Loft", "left": 200.0, "bottom": 60.0, "height": 90.0, "left_by": "measured",

@@ -4,6 +4,7 @@ from orthopsis.core.things.bench import BENCH
 from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
+from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
@@ -13,5 +14,6 @@ from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
 
 KINDS: dict[str, ThingKind] = {
-    kind.kind: kind for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, SIGN, PATTERN)
+    kind.kind: kind
+    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, SIGN, FIGURE, PATTERN)
 }

@@ -1,5 +1,7 @@
 """What a teacher says while a face is divided."""
 
+from dataclasses import replace
+
 from orthopsis.core.wording.step import StepPhrases
 
 FACE: dict[str, StepPhrases] = {
@@ -240,3 +242,9 @@ FACE: dict[str, StepPhrases] = {
         "ruler, pencil light",
     ),
 }
+for _how in ("counted", "measured"):
+    FACE[f"figure.{_how}"] = replace(
+        FACE[f"lettering.{_how}"],
+        title="the figure on the {face}, {rules}",
+        rule="What is equal on a face that goes away grows smaller with distance, as the face does.",
+    )

@@ -9,16 +9,16 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.things.face_part import OnFacePart
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
-from orthopsis.core.things.rectangles.layout import Corners, FaceRuler, Layout, layout_of, within
+from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
-from orthopsis.core.things.standing import Standing
 
 MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
 
 
-class RectangleShapes(Standing):
+class RectangleShapes(OnFacePart):
     """Forms on a face, each in its rectangle."""
 
     @cached_property
@@ -64,18 +64,6 @@ class RectangleShapes(Standing):
         if why:
             text = f"“{self.values.name}” would be sunk {why}."
             raise GeometryError("no_wall_left", text, fix, about=about, nearest=nearest)
-
-    @cached_property
-    def ruler(self) -> FaceRuler:
-        """How a ruler measures the face: on its first edge, or all of it where it is drawn true.
-
-        Places along a face that goes away are found by ticks on its first edge too.
-        """
-        panel, sheet = self.panel, self.setting.sheet
-        up = panel.first_mm if panel.up.goal.is_ideal else 0.0
-        along = panel.bottom_mm if panel.is_true and up else 0.0
-        marks = ((along or up) / sheet.division_mm, up / sheet.division_mm)
-        return FaceRuler(marks, (along, up), sheet.units, sheet.division_mm)
 
     @property
     def form(self) -> Form:

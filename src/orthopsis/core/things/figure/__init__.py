@@ -1,0 +1,24 @@
+"""A figure on a face: any outline of straight edges, with holes or without, that lies flat on a wall, a top, a slope.
+
+It knows its outline and which part of the face it fills; whose face it is does not matter.
+"""
+
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.figure.figure import READY, SIDE_MM, Figure
+from orthopsis.core.things.outline import scaled
+from orthopsis.core.things.parameters import Shape, Text
+
+FIGURE = ThingKind(
+    kind="figure",
+    title="Figure on a face",
+    parameters=(
+        Shape("outline", "the outline", READY, scaled(READY["star"], SIDE_MM, SIDE_MM)),
+        Text("along", "how it lies along the face: free, taken, free", "1:2:1", 40),
+        Text("up", "how it lies up the face: free, taken, free", "1:2:1", 40),
+    ),
+    in_view={"one_point": Figure, "two_point": Figure, "three_point": Figure},
+    hangs="on_face",
+    adding="a figure",
+    can_lie_on=lambda panel: panel.is_whole,
+    may_be_hidden=True,
+)

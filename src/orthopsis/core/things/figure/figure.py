@@ -1,0 +1,91 @@
+"""A figure as a thing: its outline on the face, its sentence and its handles."""
+
+from collections.abc import Mapping
+from functools import partial
+
+from propcache.api import cached_property
+
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
+from orthopsis.core.things.flat import FlatOutlines, Loops, reading
+from orthopsis.core.things.outline import Outline, scaled, size, with_corner
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Handle
+
+SIDE_MM = 60.0
+"""How large the outline of a new one is written."""
+_TWELFTHS: dict[str, tuple[tuple[tuple[int, int], ...], ...]] = {
+    "star": (((6, 12), (4, 8), (0, 6), (4, 4), (6, 0), (8, 4), (12, 6), (8, 8)),),
+    "flag": (((0, 0), (1, 0), (1, 6), (12, 6), (9, 9), (12, 12), (0, 12)),),
+    "sail": (((0, 0), (12, 0), (4, 12)),),
+    "arrow": (((0, 4), (7, 4), (7, 1), (12, 6), (7, 11), (7, 8), (0, 8)),),
+    "frame": (((0, 0), (12, 0), (12, 12), (0, 12)), ((2, 2), (2, 10), (10, 10), (10, 2))),
+    "steps": (((0, 0), (12, 0), (12, 12), (9, 12), (9, 9), (6, 9), (6, 6), (3, 6), (3, 3), (0, 3)),),
+}
+READY: dict[str, Outline] = {name: scaled(loops, 1 / 12, 1 / 12) for name, loops in _TWELFTHS.items()}
+"""Ready outlines in a square of 1 by 1, each drawn once round; a piece anticlockwise, a hole clockwise."""
+
+
+class Figure(OnFacePart, FlatOutlines):
+    """A figure that lies flat on a face."""
+
+    told = "figure"
+    sentence: tuple[Clause, ...] = (
+        Clause("A figure with {outline}. "),
+        Clause("Free, taken, free: {along} along the face, {up} up."),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more figure: in the middle of its face."""
+        return {"along": "1:2:1", "up": "1:2:1"}
+
+    @cached_property
+    def outlines(self) -> Loops:
+        """The outline on the part of the face that it fills.
+
+        Raises:
+            GeometryError: a corner is rounded.
+        """
+        outline, number = self.values.outline("outline"), 0
+        if any(len(corner) > 2 for loop in outline for corner in loop):
+            raise GeometryError(
+                "no_curves_here",
+                f"“{self.values.name}” has a rounded corner; a figure on a face has straight edges.",
+                "Leave out its r, or lay a round window there.",
+                about="outline",
+                nearest="star",
+            )
+        (wide, tall), loops = size(outline), list[tuple[tuple[int, tuple[float, float]], ...]]()
+        (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
+        for loop in outline:
+            places = (reading(self.panel).on_face((corner[0] / wide, corner[1] / tall)) for corner in loop)
+            on_face = [(left + x * (right - left), low + y * (high - low)) for x, y in places]
+            loops.append(tuple(enumerate(on_face, start=number + 1)))
+            number += len(loop)
+        return (("", tuple(loops)),)
+
+    @property
+    def handles(self) -> Mapping[str, Handle]:
+        """The part of the face that it fills, and each of its corners."""
+        seen = self.setting.frame.eye.see(self.solid.places).tolist()
+        corners = {
+            f"corner_{number}": Handle(
+                f"Move corner {number}", Point(x, y), ("outline",), partial(self._drag_corner, number), "corner"
+            )
+            for number, (x, y) in enumerate(seen, start=1)
+        }
+        return {**self.part_handles, **corners}
+
+    def _drag_corner(self, number: int, at: Point) -> Mapping[str, Value]:
+        """Put a corner where the line of sight through the page meets the face, on a twelfth of the part it fills."""
+        place, outline = self.share_at(at), self.values.outline("outline")
+        if place is None:
+            return {}
+        (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
+        x, y = reading(self.panel).read(((place[0] - left) / (right - left), (place[1] - low) / (high - low)))
+        wide, tall = size(outline)
+        corner = tuple(round(min(max(share, 0.0), 1.0) * 12) / 12 * mm for share, mm in ((x, wide), (y, tall)))
+        return {"outline": with_corner(outline, number, corner)}  # type: ignore[arg-type]
