@@ -101,3 +101,14 @@ def test_the_foot_is_taken_away_in_words_and_not_asked_for() -> None:
     for start, end in ((whole.start, x0), (whole.end, x1)):
         strokes.append(Stroke(start, type(start)(end, start.y)))
     assert [f.code for f in check(gate, strokes).findings if f.code != "cannot_tell"] == []
+
+
+@pytest.mark.parametrize(("view", "by"), WALLS)
+def test_the_tone_of_the_wall_ends_at_its_sides_too(view: str, by: str) -> None:
+    gate = door(view, by, "through")
+    middle = foot(gate).interpolate(0.5, normalized=True)
+    wall = [face for face in draw(gate).faces if face.thing == "Loft"]
+    assert wall
+    for face in wall:
+        rims = [shapely.LinearRing(loop) for loop in face.loops]
+        assert all(rim.distance(middle) > 1.0 for rim in rims), face.name

@@ -3,10 +3,13 @@
 from collections.abc import Iterator, Sequence
 from functools import lru_cache
 
+import shapely
+
 from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
 from orthopsis.core.light.tone import CONTRAST, LightSide, face_tone, inside_tone
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.sight.hidden import Seen
@@ -66,11 +69,38 @@ def _toned(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Iterat
             id=placed.index * IDS + number,
             thing=placed.values.name,
             name=face.name,
-            loops=[[page[c] for c in loop] for loop in face.loops],
+            loops=_apart([[page[c] for c in loop] for loop in face.loops]),
             tone=face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light),
             direction="" if face.is_curved else f"{side}@{frame}",
             turned=side,
         )
+
+
+def _apart(loops: list[list[Place]]) -> list[list[Place]]:
+    """Return the loops of a face of which no hole touches the outline: such a hole is a notch of it."""
+    outline, *holes = loops
+    if not holes:
+        return loops
+    rim = shapely.LinearRing(outline)
+    at_rim = [any(rim.distance(shapely.Point(place)) <= SAME_POINT_MM for place in hole) for hole in holes]
+    if not any(at_rim):
+        return loops
+    notches = shapely.union_all(
+        [shapely.Polygon(hole) for hole, is_notch in zip(holes, at_rim, strict=True) if is_notch]
+    )
+    # A notch that ends a hair within the outline would leave a thread of it.
+    left = shapely.difference(shapely.Polygon(outline), notches.buffer(SAME_POINT_MM, join_style="mitre"))
+    parts = [part for part in getattr(left, "geoms", [left]) if isinstance(part, shapely.Polygon) and not part.is_empty]
+    whole = [hole for hole, is_notch in zip(holes, at_rim, strict=True) if not is_notch]
+    return [
+        *(_places(part.exterior) for part in parts),
+        *(_places(r) for part in parts for r in part.interiors),
+        *whole,
+    ]
+
+
+def _places(ring: shapely.LinearRing) -> list[Place]:
+    return [(float(x), float(y)) for x, y in list(ring.coords)[:-1]]
 
 
 def _fields(prepared: Prepared) -> Fields:

@@ -6,7 +6,7 @@ It is said by a ratio (free, taken, free: ``1:6:1``), or by two measures where a
 
 import math
 import re
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 from functools import partial
 from typing import Literal
@@ -17,6 +17,7 @@ from propcache.api import cached_property
 from orthopsis.core.errors import GeometryError, UnreadableLength
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import MM_PER, Units, format_mark, parse_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Value
@@ -131,6 +132,26 @@ def ratio_of(start: float, end: float) -> str:
     numbers = (low, high - low, STEPS - high)
     common = math.gcd(*numbers)
     return ":".join(str(number // common) for number in numbers)
+
+
+def shares_on_marks(shares: Sequence[float], mark: float) -> dict[float, float]:
+    """Return the share of a mark for each, or each as it is if that would make two different ones the same.
+
+    Args:
+        shares: in order; ``mark``: the share of one mark of the ruler.
+    """
+    as_is = {share: share for share in shares}
+    if 1 / mark < 1:
+        return as_is
+    on_mark: dict[float, float] = {}
+    before = -1.0
+    for share in shares:
+        same = share - before <= SAME_SHARE  # the same place, reckoned in another way
+        on_mark[share] = on_mark[before] if same else share if share in (0, 1) else round_to(share, mark)
+        if not same and on_mark[share] - on_mark.get(before, -1.0) < mark / 2:
+            return as_is
+        before = share
+    return on_mark
 
 
 class OnFacePart(Standing):

@@ -6,8 +6,9 @@ from functools import partial
 from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
+from orthopsis.core.things.face_part import WAYS, OnFacePart, Way, shares_on_marks, taken
 from orthopsis.core.things.flat import FlatOutlines, Loops, reading
 from orthopsis.core.things.outline import Outline, scaled, size, with_corner
 from orthopsis.core.things.parameters import Value
@@ -58,14 +59,33 @@ class Figure(OnFacePart, FlatOutlines):
                 about="outline",
                 nearest="star",
             )
-        (wide, tall), loops = size(outline), list[tuple[tuple[int, tuple[float, float]], ...]]()
-        (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
+        (wide, tall), loops = size(outline), list[tuple[tuple[int, FacePlace], ...]]()
+        turned = reading(self.panel)
         for loop in outline:
-            places = (reading(self.panel).on_face((corner[0] / wide, corner[1] / tall)) for corner in loop)
-            on_face = [(left + x * (right - left), low + y * (high - low)) for x, y in places]
+            on_face = [self._on_marks(turned.on_face((corner[0] / wide, corner[1] / tall))) for corner in loop]
             loops.append(tuple(enumerate(on_face, start=number + 1)))
             number += len(loop)
         return (("", tuple(loops)),)
+
+    def _on_marks(self, place: FacePlace) -> FacePlace:
+        """Return the place of the face for one of the part that is filled, on marks of the ruler where it has room."""
+        along, up = (self._marked[way][share] for way, share in zip(WAYS, place, strict=True))
+        return (along, up)
+
+    @cached_property
+    def _marked(self) -> Mapping[Way, Mapping[float, float]]:
+        """For along and up, the place of the face of each share of the part that is filled."""
+        outline, turned = self.values.outline("outline"), reading(self.panel)
+        wide, tall = size(outline)
+        places = [turned.on_face((corner[0] / wide, corner[1] / tall)) for loop in outline for corner in loop]
+        result: dict[Way, Mapping[float, float]] = {}
+        for number, way in enumerate(WAYS):
+            start, end = taken(self.values, way, self.ruler)
+            spread = {place[number]: start + place[number] * (end - start) for place in places}
+            marks = self.ruler.marks[number]
+            on_mark = shares_on_marks(sorted(spread.values()), 1 / marks) if marks else {}
+            result[way] = {share: on_mark.get(at, at) for share, at in spread.items()}
+        return result
 
     @property
     def handles(self) -> Mapping[str, Handle]:

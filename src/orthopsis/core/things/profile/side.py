@@ -24,11 +24,11 @@ from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.box import block_recipe
 from orthopsis.core.things.box.corner import CornerBox, OfBlock
+from orthopsis.core.things.face_part import shares_on_marks
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, rounded_moves, shown_back
@@ -50,22 +50,6 @@ class Shares:
 def _all_shares(corners: Iterable[FacePlace], rounded: Mapping[int, Rounding]) -> list[float]:
     places = [*corners, *(place for r in rounded.values() for place in (r.start, r.end, r.centre))]
     return sorted({share for place in places for share in place})
-
-
-def _on_marks(shares: list[float], mark: float) -> dict[float, float]:
-    """Return the share of a mark for each, or each as it is if that would make two different ones the same."""
-    as_is = {share: share for share in shares}
-    if 1 / mark < 1:
-        return as_is
-    on_mark: dict[float, float] = {}
-    before = -1.0
-    for share in shares:
-        same = share - before <= SAME_SHARE  # the same place, reckoned in another way
-        on_mark[share] = on_mark[before] if same else share if share in (0, 1) else round_to(share, mark)
-        if not same and on_mark[share] - on_mark.get(before, -1.0) < mark / 2:
-            return as_is
-        before = share
-    return on_mark
 
 
 class SideProfile(OfBlock):
@@ -106,7 +90,7 @@ class SideProfile(OfBlock):
         rounded = {n: r.mapped(share) for n, r in roundings(loops).items()}
         if self.cut.panel.up.goal.is_ideal:
             mark = self.setting.sheet.division_mm / self.values.mm("height")
-            on_mark = _on_marks(_all_shares(corners, rounded), mark)
+            on_mark = shares_on_marks(_all_shares(corners, rounded), mark)
             corners = [(on_mark[x], on_mark[y]) for x, y in corners]
             rounded = {n: r.mapped(lambda place: (on_mark[place[0]], on_mark[place[1]])) for n, r in rounded.items()}
         return Shares(dict(enumerate(corners, start=1)), rounded)
