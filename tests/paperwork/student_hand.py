@@ -413,6 +413,11 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         letter_back,
     ),
     (
+        r"From a corner of the back that is marked draw lightly, over the front, to the guide line of the next one: "
+        r"(.*)\.",
+        nothing_yet,
+    ),
+    (
         r"Mark ([\d. m,and]+) from the lower left of the first letter of (\w+), on a level line through its foot: from "
         r"where to where the other letters stand\.",
         letter_marks,

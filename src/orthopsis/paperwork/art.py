@@ -15,8 +15,8 @@ WIDTH_MM: dict[Pen, float] = {
     "behind": 0.3,
     "light": 0.2,
     "guide": 0.18,
-    "fresh_guide": 0.3,
-    "fresh": 0.35,
+    "fresh_guide": 0.4,
+    "fresh": 0.5,
     "level": 0.3,
     "overlay": 0.25,
 }

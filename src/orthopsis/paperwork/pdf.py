@@ -54,13 +54,17 @@ class Pages:
         self.canvas.save()
         return self._out.getvalue()
 
-    def keep(self, art: Art) -> str:
-        """Record a drawing once, to be shown on many pages; return its name."""
+    def keep(self, art: Art, pens: float = 1.0) -> str:
+        """Record a drawing once, to be shown on many pages; return its name.
+
+        Args:
+            pens: how many times as wide its pens are, so that lines stay clear where it is shown small.
+        """
         self._forms += 1
         name = f"art{self._forms}"
         self.canvas.beginForm(name, 0, 0, art.width_mm, art.height_mm)
         self.canvas.setLineCap(1)
-        draw_art(self.canvas, art)
+        draw_art(self.canvas, art, pens)
         self.canvas.endForm()
         return name
 
@@ -135,7 +139,7 @@ EVEN_ODD = 0
 """The library's number for filling by the even-odd rule, so that holes stay open."""
 
 
-def draw_art(canvas: Canvas, art: Art) -> None:
+def draw_art(canvas: Canvas, art: Art, pens: float = 1.0) -> None:
     """Replay a recorded page on a canvas whose unit is the millimetre."""
     canvas.setLineWidth(0.1)  # closes the seams between the pieces of a curved surface
     for face in art.faces:
@@ -150,8 +154,8 @@ def draw_art(canvas: Canvas, art: Art) -> None:
         canvas.drawPath(path, stroke=1, fill=1, fillMode=EVEN_ODD)
     for pen, lines in groupby(art.lines, key=lambda line: line.pen):
         canvas.setStrokeGray(GREY[pen])
-        canvas.setLineWidth(WIDTH_MM[pen])
-        canvas.setDash(*DASH_MM.get(pen, ()))
+        canvas.setLineWidth(WIDTH_MM[pen] * pens)
+        canvas.setDash(*(mm * pens for mm in DASH_MM.get(pen, ())))
         path = canvas.beginPath()
         for line in lines:
             path.moveTo(*line.start)
@@ -160,11 +164,12 @@ def draw_art(canvas: Canvas, art: Art) -> None:
         canvas.drawPath(path, stroke=1, fill=0)
     canvas.setDash()
     canvas.setStrokeGray(0.1)
-    canvas.setLineWidth(0.3)
+    canvas.setLineWidth(0.3 * pens)
+    arm = 2.2 * pens
     for mark in art.marks:
         x, y = mark.at
-        canvas.line(x - 2.2, y, x + 2.2, y)
-        canvas.line(x, y - 2.2, x, y + 2.2)
+        canvas.line(x - arm, y, x + arm, y)
+        canvas.line(x, y - arm, x, y + arm)
 
 
 def _register_fonts() -> None:

@@ -16,6 +16,8 @@ _HANDOUT_MM = {"in": (215.9, 279.4)}
 """Handouts are printed on the school's ordinary paper: letter where inches are used, else A4."""
 _A4 = (210.0, 297.0)
 _MARGIN = 12.0
+_PENS = 0.7
+"""Of their width on the sheet itself the pens of step pictures have this share, however small those are (no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -89,7 +91,7 @@ def _step_cell(
     pages.canvas.setStrokeGray(0.6)
     pages.canvas.setLineWidth(0.2)
     pages.canvas.rect(left, low, scale * sheet.width_mm, scale * sheet.height_mm, stroke=1, fill=0)
-    pages.show(pages.keep(step_art(drawing, count)), left, low, scale)
+    pages.show(pages.keep(step_art(drawing, count), _PENS / scale), left, low, scale)
     for scaled in step.scales:
         for text in scale_texts(scaled, left, low, scale):
             pages.canvas.setStrokeGray(0.5)

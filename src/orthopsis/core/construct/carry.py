@@ -2,29 +2,22 @@
 
 Corners of the outline are numbered from 1, loop by loop. Their points are called ``front.1`` and ``back.1``, the light
 lines ``guide.1``; edge 1 runs from corner 1 to the next of its loop: ``front.edge.1``, ``back.edge.1``, ``depth.1``.
-Back corners are found one from another: along an edge of the outline, else in line with a known one at the same
-height or the same place across, else as the caller's fallback says. Where nothing of it will be seen, the ruler lies
-there but nothing is told or drawn.
+How the back is found is the business of ``carried_back``.
 """
 
 import itertools
 import math
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
 from dataclasses import dataclass, field, replace
 
 import numpy as np
 
 from orthopsis.core.construct.count import runs_along
-from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, Slide, full_name
+from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, full_name
 from orthopsis.core.plane.arc import Arc, Rounding
-from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
+from orthopsis.core.plane.homogeneous import Point, distance, join, meet, unit_toward
 from orthopsis.core.plane.polygon import inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
-
-FLAT_CROSSING = 0.05
-"""Sine of the angle under which a line is taken to cross a guide line only if there is no better one (no source)."""
-NO_CROSSING = 1e-7
-"""Sine of the angle under which a line counts as running along a guide line."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,13 +73,22 @@ class CarriedOutline:
 
     def _first_met(self, at: Point, edges: Sequence[int]) -> int | None:
         """Return which of some edges is met first on the way from a place to an ideal goal; none if none is."""
-        following, met = dict(self.edges), {}
+        met = self._met_mm(at, edges)
+        return min((edge for edge in met if math.isfinite(met[edge])), key=met.__getitem__, default=None)
+
+    def first_met_mm(self, corner: int, edges: Sequence[int]) -> float:
+        """Return how far it is from a corner to the first of some edges on the way to the goal, mm."""
+        return min(self._met_mm(self.page[corner], edges).values(), default=math.inf)
+
+    def _met_mm(self, at: Point, edges: Sequence[int]) -> dict[int, float]:
+        """Return how far away edges are met on the way from a place to the goal, mm; endless where they are behind."""
+        following, met, way = dict(self.edges), dict[int, float](), unit_toward(at, self.goal)
         for edge in edges:
             crossing = meet(join(at, self.goal), join(self.page[edge], self.page[following[edge]]))
             if not crossing.is_ideal:
-                ahead = (crossing.x - at.x) * self.goal.x + (crossing.y - at.y) * self.goal.y
+                ahead = (crossing.x - at.x) * way[0] + (crossing.y - at.y) * way[1]
                 met[edge] = ahead if ahead > SAME_POINT_MM else math.inf
-        return min((edge for edge in met if math.isfinite(met[edge])), key=met.__getitem__, default=None)
+        return met
 
     @property
     def part_corners(self) -> list[tuple[str, list[int]]]:
@@ -175,16 +177,26 @@ def front_moves(outline: CarriedOutline, breath: str, mark: Callable[[int], list
     return moves
 
 
-def guide_moves(outline: CarriedOutline, guided: Sequence[int], breath: str) -> list[Move]:
-    """Return the light lines to the vanishing point, each as far as the hand goes; unseen ones for the rest."""
+def guide_moves(
+    outline: CarriedOutline, guided: Sequence[int], breath: str, *, reaching: Mapping[int, Point], late: Collection[int]
+) -> list[Move]:
+    """Return the light lines to the vanishing point, each as far as the hand goes; unseen ones for the rest.
+
+    Args:
+        reaching: corners from which the line must reach as far as a place on the page, over the front if need be.
+        late: corners whose lines come later, with the back.
+    """
     n, part_of, stops = outline.full, outline.part_of, _crossed(outline, guided)
     moves = []
     for corner in outline.corners:
-        if corner in outline.ready:
+        if corner in outline.ready or corner in late:
             continue
         is_told = corner in guided
         role: Role = "guide" if is_told else "unseen"
         apart = stops[corner] if is_told else ()
+        if corner in reaching:
+            reach = distance(outline.page[corner], reaching[corner])
+            apart = apart if outline.first_met_mm(corner, apart) >= reach else ()
         act = outline.aim(f"guide.{corner}", n(f"front.{corner}"), outline.page[corner], role, apart)
         moves.append(Move("guides", outline.thing, breath if is_told else "", act, part=part_of[corner]))
     return moves
@@ -205,145 +217,3 @@ def _crossed(outline: CarriedOutline, guided: Sequence[int]) -> dict[int, list[i
         meets = aside[ends[:, 0]] * aside[ends[:, 1]] <= 0
         result[corner] = [edges[i][0] for i in np.flatnonzero(meets).tolist() if corner not in edges[i]]
     return result
-
-
-Fallback = Callable[[int], list[Move]]
-"""From a corner that nothing leads to, to the moves that make its back corner."""
-
-
-def back_moves(outline: CarriedOutline, known: Sequence[int], shown: set[int], fallback: Fallback | None) -> list[Move]:
-    """Return the moves that make all back corners and back edges.
-
-    Args:
-        known: corners whose back is already cut.
-        shown: numbers of the back edges of which something will be seen.
-        fallback: makes a back corner that no edge and no alignment leads to; None where lines of the back are
-            parallel on the page to those of the front, so that any corner leads to any other.
-    """
-    before, moves = list(known), list[Move]()
-    ways = _Ways(outline, any_way=fallback is None)
-    for part, corners in outline.part_corners:
-        moves += _back_of_part(outline, part, corners, [*known, *before], shown, ways, fallback)
-        before = corners
-    return moves
-
-
-def _back_of_part(
-    outline: CarriedOutline, part: str, corners: Sequence[int], known: Sequence[int], shown: set[int], ways: "_Ways",
-    fallback: Fallback | None,
-) -> list[Move]:  # fmt: skip
-    """Return the moves of one part; it begins at a known corner of its own, else at one of the part before it."""
-    own, moves, drawn = [c for c in corners if c in known], list[Move](), set[int]()
-    while len(own) < len(corners):
-        best = ways.best(own or known, corners) or ways.best(known, corners)
-        if best is None:
-            assert fallback is not None
-            corner = next(c for c in corners if c not in own)
-            moves += [replace(move, part=part) for move in fallback(corner)]
-            own.append(corner)
-            known = [*known, corner]
-            continue
-        here, there = best
-        edge = ways.edges.get(frozenset(best))
-        moves.append(_step(outline, here, there, edge, part, is_told=edge in shown))
-        if edge is not None:
-            drawn.add(edge)
-        own.append(there)
-        known = [*known, there]
-    for a, b in outline.edges:
-        if a in corners and a not in drawn:
-            n = outline.full
-            role: Role = "edge" if a in shown else "unseen"
-            rule = Rule(n(f"back.edge.{a}"), n(f"back.{a}"), n(f"back.{b}"), outline.family(a, b), role)
-            moves.append(Move("back", outline.thing, "back.profile" if a in shown else "", rule, part=part))
-    return moves
-
-
-def _step(outline: CarriedOutline, here: int, there: int, edge: int | None, part: str, *, is_told: bool) -> Move:
-    n, family = outline.full, outline.family(here, there)
-    makes = n(f"back.edge.{edge}") if edge is not None else n(f"construction.{here}.{there}")
-    role: Role = "edge" if is_told else "unseen"
-    point, start, until = n(f"back.{there}"), n(f"back.{here}"), outline.guide(there)
-    act: Run | Slide = Run(makes, point, start, family, until, role)
-    if family == "free":
-        act = Slide(makes, point, start, (n(f"front.{here}"), n(f"front.{there}")), until, role)
-    return Move("back", outline.thing, "back.profile" if is_told else "", act, part=part)
-
-
-CLEAR_EDGE = (False, 0)
-"""The rank of the best way there is."""
-CLEAR_LINE = (False, 1)
-"""The rank of the best way that is no edge."""
-
-
-class _Ways:
-    """From which known corner to which new one the hand goes next: a clear crossing first, edges first."""
-
-    def __init__(self, outline: CarriedOutline, *, any_way: bool) -> None:
-        self.outline = outline
-        self.edges = {frozenset(pair): pair[0] for pair in outline.edges}
-        self._beside: dict[int, list[int]] = {corner: [] for corner in outline.corners}
-        for a, b in outline.edges:
-            self._beside[a].append(b)
-            self._beside[b].append(a)
-        self.any_way = any_way
-        self._ranks: dict[tuple[int, int], tuple[bool, int] | None] = {}
-        self._aim = {c: unit_toward(outline.page[c], outline.goal) for c in outline.corners}
-        self._crossing = {
-            (corner, family): self._sine(corner, unit_toward(outline.page[corner], goal))
-            for family, goal in (outline.across, outline.up)
-            for corner in outline.corners
-        }
-
-    def best(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int] | None:
-        """Return the best way from a found corner to a wanted one that is not, or None if no line leads on."""
-        beside = self._clear_edge(found, wanted)
-        if beside is not None:
-            return beside
-        best: tuple[tuple[bool, int], int, int] | None = None
-        for there in wanted:
-            if there in found:
-                continue
-            for here in found:
-                rank = self._ranked(here, there)
-                if rank == CLEAR_LINE:
-                    return (here, there)
-                if rank is not None and (best is None or rank < best[0]):
-                    best = (rank, here, there)
-        return None if best is None else best[1:]
-
-    def _clear_edge(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int] | None:
-        """Return the first edge that leads on with a clear crossing: nothing is better, so the rest need no ranking."""
-        order = {corner: i for i, corner in enumerate(found)}
-        for there in wanted:
-            if there in order:
-                continue
-            for here in sorted((c for c in self._beside[there] if c in order), key=order.__getitem__):
-                if self._ranked(here, there) == CLEAR_EDGE:
-                    return (here, there)
-        return None
-
-    def _ranked(self, here: int, there: int) -> tuple[bool, int] | None:
-        pair = (here, there)
-        if pair not in self._ranks:
-            self._ranks[pair] = self._rank(here, there)
-        return self._ranks[pair]
-
-    def _rank(self, here: int, there: int) -> tuple[bool, int] | None:
-        """Return how good a way is, smaller is better, or None if it is none."""
-        family = self.outline.family(here, there)
-        is_edge = frozenset((here, there)) in self.edges
-        if family != "free":
-            crossing = self._crossing[there, family]
-        elif self.any_way:
-            crossing = self._sine(there, unit_toward(self.outline.page[here], self.outline.page[there]))
-        else:
-            return None
-        if crossing < NO_CROSSING:
-            return None
-        return (crossing < FLAT_CROSSING, 0 if is_edge else 1 if family != "free" else 2)
-
-    def _sine(self, corner: int, way: tuple[float, float]) -> float:
-        """Return the sine of the angle between a line to a back corner and its guide line."""
-        aim = self._aim[corner]
-        return abs(aim[0] * way[1] - aim[1] * way[0])

@@ -27,6 +27,7 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
     Slide,
+    Through,
     Touch,
 )
 from orthopsis.core.errors import GeometryError
@@ -123,25 +124,33 @@ def _(act: Side, board: Board, thing: str) -> None:
     goal = HORIZONTAL if act.runs == "level" else VERTICAL
     end = toward(start, goal, act.length_mm)
     board.points[act.makes_point] = end
-    board.lines[act.makes] = Ruled(act.makes, join(start, goal), start, end, act.runs, "edge", thing)
+    board.lines[act.makes] = Ruled(act.makes, join(start, goal), start, end, act.runs, act.role, thing)
 
 
 @_perform.register
 def _(act: Rule, board: Board, thing: str) -> None:
-    start, end = board.point(act.start), board.point(act.end)
-    board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, act.family, act.role, thing)
+    start, end, line = board.point(act.start), board.point(act.end), join(board.point(act.start), board.point(act.end))
+    stop = _stop(start, end, line, act.stops_at, board)
+    board.lines[act.makes] = Ruled(act.makes, line, start, stop, act.family, act.role, thing)
 
 
 @_perform.register
 def _(act: RuleToPoint, board: Board, thing: str) -> None:
     start, goal = board.point(act.start), board.point(act.point)
     line = join(start, goal)
-    crossings = [board.line(name) for name in act.stops_at]
-    met = [at for front in crossings if (at := _first_meeting(start, goal, line, front)) is not None]
-    end = min(met, key=lambda at: distance(start, at), default=goal)
+    end = _stop(start, goal, line, act.stops_at, board)
+    if act.until:
+        end = _finite(meet(line, board.line(act.until).line), thing)
     board.lines[act.makes] = Ruled(
         act.makes, line, start, end, act.point, act.role, thing, rests_on=act.point, turns_to=act.start
     )
+
+
+def _stop(start: Point, goal: Point, line: Line, stops_at: Iterable[str], board: Board) -> Point:
+    """Return where the hand stops on its way: at the first of some lines, else at its goal."""
+    crossings = [board.line(name) for name in stops_at]
+    met = [at for front in crossings if (at := _first_meeting(start, goal, line, front)) is not None]
+    return min(met, key=lambda at: distance(start, at), default=goal)
 
 
 def _first_meeting(start: Point, goal: Point, line: Line, other: Ruled) -> Point | None:
@@ -208,6 +217,15 @@ def _(act: Run, board: Board, thing: str) -> None:
 
 
 @_perform.register
+def _(act: Through, board: Board, thing: str) -> None:
+    point = board.point(act.through)
+    line = join(point, _IDEAL[act.runs] if act.runs in _IDEAL else board.point(act.runs))
+    start, end = (_finite(meet(line, board.line(name).line), thing) for name in (act.first, act.second))
+    board.points[act.makes_point], board.points[act.makes_other] = start, end
+    board.lines[act.makes] = Ruled(act.makes, line, start, end, act.runs, act.role, thing)
+
+
+@_perform.register
 def _(act: Slide, board: Board, thing: str) -> None:
     first, second = (board.point(name) for name in act.like)
     _until(act, board, thing, join(board.point(act.start), join(first, second).direction), "free")
@@ -216,7 +234,8 @@ def _(act: Slide, board: Board, thing: str) -> None:
 def _until(act: Run | Slide, board: Board, thing: str, line: Line, family: Family) -> None:
     start, end = board.point(act.start), _finite(meet(line, board.line(act.until).line), thing)
     board.points[act.makes_point] = end
-    board.lines[act.makes] = Ruled(act.makes, line, start, end, family, act.role, thing)
+    stop = _stop(start, end, line, act.stops_at, board)
+    board.lines[act.makes] = Ruled(act.makes, line, start, stop, family, act.role, thing)
 
 
 @_perform.register

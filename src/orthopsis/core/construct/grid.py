@@ -16,6 +16,7 @@ from orthopsis.core.construct.moves import (
     Rule,
     RuleToPoint,
     Run,
+    Through,
     full_name,
 )
 from orthopsis.core.construct.panel import Panel
@@ -50,11 +51,11 @@ class Grid:
             return told
         acts: list[Act] = [Rule(n("construction.diagonal"), panel.low, panel.far_high, "free", "construction")]
         for i, share in enumerate(self.columns):
-            mark, foot = n(f"measure.column.{i}"), n(f"measure.foot.{i}")
+            mark, ends = n(f"measure.column.{i}"), (n(f"measure.foot.{i}"), n(f"measure.head.{i}"))
             counted = (i + 1, _counted(self.ticks, share))
             acts.append(Cross(mark, n("construction.diagonal"), self.row(share), counted))
             line = n(f"construction.column.{i}")
-            acts.append(Run(line, foot, mark, panel.up.family, panel.bottom, "construction"))
+            acts.append(Through(line, *ends, mark, panel.up.family, panel.bottom, panel.top, "construction"))
         return told + [self._move("columns", act) for act in acts]
 
     def mark(self, name: str, place: FacePlace) -> Cross | Offset:

@@ -59,28 +59,34 @@ class Side:
     start: str
     runs: Literal["level", "upright"]
     length_mm: float
+    role: "Role" = "edge"
 
 
 Role = Literal["edge", "guide", "construction", "unseen"]
-"""``unseen`` lines are where the ruler would lie; the hand does not draw them, because they would be hidden."""
+"""``unseen`` lines are where the ruler lies; the hand does not draw them."""
 
 
 @dataclass(frozen=True, slots=True)
 class Rule:
-    """Rule a line through two points; ``family`` says which way it must run."""
+    """Rule a line through two points; ``family`` says which way it must run.
+
+    ``stops_at`` names lines behind which its end is hidden: where the first of them is met the hand stops.
+    """
 
     makes: str
     start: str
     end: str
     family: Family
     role: Role = "edge"
+    stops_at: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
 class RuleToPoint:
     """Rest the ruler on a vanishing point, turn it until it touches a corner, draw light.
 
-    ``stops_at`` names lines of the thing's own front: where the first of them is met the hand stops.
+    ``stops_at`` names lines of the thing's own front: where the first of them is met the hand stops. ``until`` is a
+    line to which it is drawn instead, to this side of the point or away from it.
     """
 
     makes: str
@@ -88,6 +94,7 @@ class RuleToPoint:
     point: str
     role: Role = "guide"
     stops_at: tuple[str, ...] = ()
+    until: str = ""
 
 
 @dataclass(frozen=True, slots=True)
@@ -148,7 +155,10 @@ class Cross:
 
 @dataclass(frozen=True, slots=True)
 class Run:
-    """From a point rule a line of a family until it reaches another line; makes line and point."""
+    """From a point rule a line of a family until it reaches another line; makes line and point.
+
+    ``stops_at`` as in ``Rule``: the point is then where it would end, and nobody marks it.
+    """
 
     makes: str
     makes_point: str
@@ -156,11 +166,29 @@ class Run:
     runs: Family
     until: str
     role: Role = "edge"
+    stops_at: tuple[str, ...] = ()
+
+
+@dataclass(frozen=True, slots=True)
+class Through:
+    """Through a point rule a line of a family from one line to another one; makes the line and both its ends."""
+
+    makes: str
+    makes_point: str
+    makes_other: str
+    through: str
+    runs: Family
+    first: str
+    second: str
+    role: Role = "edge"
 
 
 @dataclass(frozen=True, slots=True)
 class Slide:
-    """From a point rule a line parallel on the page to another one, until it reaches a third; makes line and point."""
+    """From a point rule a line parallel on the page to another one, until it reaches a third; makes line and point.
+
+    ``stops_at`` as in ``Run``.
+    """
 
     makes: str
     makes_point: str
@@ -168,6 +196,7 @@ class Slide:
     like: tuple[str, str]
     until: str
     role: Role = "edge"
+    stops_at: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True, slots=True)
@@ -221,6 +250,7 @@ Act = (
     | Divide
     | Cross
     | Run
+    | Through
     | Slide
     | Curve
     | Touch
@@ -245,7 +275,7 @@ def _fields_among(names: tuple[str, ...]) -> dict[type, tuple[str, ...]]:
 
 _INPUTS = _fields_among(("start", "end", "point", "line", "first", "second", "until", "through", "pole", "centre"))
 _SEVERAL_INPUTS = _fields_among(("like", "stops_at"))
-_OUTPUTS = _fields_among(("makes", "makes_point"))
+_OUTPUTS = _fields_among(("makes", "makes_point", "makes_other"))
 
 
 def inputs(act: Act) -> set[str]:
@@ -253,7 +283,7 @@ def inputs(act: Act) -> set[str]:
     names = {getattr(act, field) for field in _INPUTS[type(act)]}
     for field in _SEVERAL_INPUTS[type(act)]:
         names.update(getattr(act, field))
-    return names
+    return names - {""}
 
 
 def outputs(act: Act) -> set[str]:

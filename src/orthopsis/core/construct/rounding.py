@@ -8,13 +8,13 @@ Names: ``front.round.5.start`` and ``.end``, ``front.curve.5``, ``front.round.5.
 """
 
 import math
-from collections.abc import Callable, Sequence
+from collections.abc import Callable, Collection, Sequence
 from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.carry import CarriedOutline
 from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Touch
 from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, FacePlace
-from orthopsis.core.plane.homogeneous import unit_toward
+from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.tolerance import SAME_SHARE
 
 FACETS = 8
@@ -123,7 +123,7 @@ def turns_of(touching: Sequence[float]) -> list[Turn]:
     return sorted((*apart, *touched), key=lambda turn: turn.angle)
 
 
-def round_moves(outline: CarriedOutline, shown: set[int], mark: Callable[[str, FacePlace], Act]) -> list[Move]:
+def round_moves(outline: CarriedOutline, shown: Collection[int], mark: Callable[[str, FacePlace], Act]) -> list[Move]:
     """Return the moves that round the front, carry the curves back, and join them where the ruler touches them.
 
     Args:
@@ -135,7 +135,7 @@ def round_moves(outline: CarriedOutline, shown: set[int], mark: Callable[[str, F
         rounded = [corner for corner in corners if corner in outline.rounded]
         mine = [move for corner in rounded for move in _front_curve(outline, corner, mark)]
         mine += [m for corner in rounded for m in _back_curve(outline, corner, is_told=corner in shown)]
-        mine += [move for corner in rounded for move in _touching(outline, corner)]
+        mine += [move for corner in rounded for move in _touching(outline, corner, is_seen=corner in shown)]
         moves += [replace(move, part=part) for move in mine]
     return moves
 
@@ -162,8 +162,11 @@ def _curve(outline: CarriedOutline, end: str, corner: int, role: Role) -> Curve:
 def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[Move]:
     breath = "back.rounded" if is_told else ""
     name, edges = f"back.round.{corner}", {"start": outline.rounded[corner].before, "end": corner}
-    guides = {part: _guide(outline, corner, part, "construction" if is_told else "unseen") for part in edges}
-    centre = _guide(outline, corner, "centre", "unseen")
+    arc = outline.arcs[corner]
+    drawn: Role = "construction" if is_told else "unseen"
+    places = {"start": arc.start, "end": arc.end}
+    guides = {part: _guide(outline, corner, part, places[part], drawn) for part in edges}
+    centre = _guide(outline, corner, "centre", arc.centre, "unseen")
     ways, clear = _ways(outline, corner), _clear(outline, corner)
     at_centre = _clear_at_centre(outline, corner)
     first = max(clear, key=lambda part: min(clear[part], at_centre[part]))
@@ -216,23 +219,24 @@ def _clear_at_centre(outline: CarriedOutline, corner: int) -> dict[str, float]:
     return result
 
 
-def _touching(outline: CarriedOutline, corner: int) -> list[Move]:
+def _touching(outline: CarriedOutline, corner: int, *, is_seen: bool) -> list[Move]:
+    """Draw the lines that touch the curve of the front; where they touch that of the back is told if it is there."""
     moves = []
-    for number in range(len(touches(outline, corner))):
+    for number, angle in enumerate(touches(outline, corner)):
         part = f"touch.{number + 1}"
-        guide = _guide(outline, corner, part, "guide")
+        guide = _guide(outline, corner, part, outline.arcs[corner].at(angle), "guide")
         for end in ("front", "back"):
             at = outline.full(f"{end}.round.{corner}.{part}")
             touch = Touch(at, outline.full(f"{end}.curve.{corner}"), outline.goal_name, number)
-            moves.append(_move(outline, "guides.touching", touch))
+            moves.append(_move(outline, "guides.touching" if is_seen or end == "front" else "", touch))
             if end == "front":
                 moves.append(_move(outline, "guides.touching", guide))
     return moves
 
 
-def _guide(outline: CarriedOutline, corner: int, part: str, role: Role) -> RuleToPoint | Run:
+def _guide(outline: CarriedOutline, corner: int, part: str, at: Point, role: Role) -> RuleToPoint | Run:
     name = f"round.{corner}.{part}"
-    return outline.aim(f"guide.{name}", outline.full(f"front.{name}"), outline.page[corner], role)
+    return outline.aim(f"guide.{name}", outline.full(f"front.{name}"), at, role)
 
 
 def _move(outline: CarriedOutline, breath: str, act: Act) -> Move:

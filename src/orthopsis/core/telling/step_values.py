@@ -19,6 +19,7 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
     Slide,
+    Through,
 )
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
@@ -84,7 +85,9 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
 
 def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
     """Return how many lines and curves are drawn, and from which corners."""
-    drawn = [act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Slide) and act.role != "unseen"]
+    drawn = [
+        act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Through | Slide) and act.role != "unseen"
+    ]
     curves = [act for act in acts if isinstance(act, Curve)]
     shown = sum(act.role != "unseen" for act in curves)
     rule_count = strokes.count(act.makes for act in drawn if isinstance(act, Rule))
@@ -99,6 +102,7 @@ def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stroke
         "count": count,
         "lines": counted(count, noun),
         "each": "each " if count > 1 else "",
+        "ways": _ways(solved, acts, strokes) if breath.name == "back.helped" else "",
         "corners": listed([_corner(solved, act.start) for act in drawn if isinstance(act, RuleToPoint)]),
     }
 
@@ -181,6 +185,26 @@ def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
     marks = [act for act in acts if isinstance(act, Offset)]
     texts = [f"{solved.prepared.figure(act.across_mm)} {solved.prepared.figure(act.up_mm)}" for act in marks]
     return _by_loop(acts, list(zip((act.makes for act in marks), texts, strict=True)))
+
+
+def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
+    """Return how many light lines run which way: ``2 level lines and 1 line to the left point``."""
+    found: dict[tuple[str, str], list[str]] = {}
+    for act in acts:
+        match act:
+            case Run(runs="level" | "upright") if act.role != "unseen":
+                way = (solved.prepared.wording.term(act.runs), "")
+            case Run() if act.role != "unseen":
+                way = ("", f" to the {solved.prepared.point_words(act.runs)}")
+            case RuleToPoint():
+                way = ("", f" to the {solved.prepared.point_words(act.point)}")
+            case Slide() | Rule() if act.role != "unseen":
+                way = ("slanted", ", as on the front")
+            case _:
+                continue
+        found.setdefault(way, []).append(act.makes)
+    counts = {way: strokes.count(names) for way, names in found.items()}
+    return listed([counted(count, f"{like} line".strip()) + on for (like, on), count in counts.items()])
 
 
 def _rows(acts: Sequence[Act]) -> str:

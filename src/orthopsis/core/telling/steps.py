@@ -4,7 +4,7 @@ from collections import Counter
 from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 
-from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, inputs, outputs
+from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.document import StepRef
 from orthopsis.core.drawing.answer import Step
@@ -108,7 +108,7 @@ def _built_step(
     draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
     count = strokes.count(name for name in made if name in solved.light_ids)
     points = [name for name in made if name in solved.board.points]
-    points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide)]
+    points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide | Through)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
     words, phrases = solved.prepared.wording, STEPS[breath.name]
     title = _of_view(solved, breath, words.say(phrases.title, values))

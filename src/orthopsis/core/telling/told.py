@@ -8,6 +8,7 @@ allow; setting up comes first and finishing last.
 from collections.abc import Mapping
 from dataclasses import dataclass
 
+from orthopsis.core.construct.steps import Breath
 from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
@@ -37,6 +38,7 @@ class Telling:
     left_out: list[LeftOut]
     refs: Mapping[str, StepRef]
     unused: tuple[StepChange, ...]
+    breaths: tuple[Breath, ...]
 
 
 def tell(solved: Solved) -> Telling:
@@ -59,7 +61,7 @@ def tell(solved: Solved) -> Telling:
             kept.append(one)
     made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes), strokes)))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
-    return Telling(made, left_out, refs, unused)
+    return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 
 
 def _moved(told: list[Told], changes: Changes) -> list[Told]:

@@ -177,4 +177,17 @@ FRONT: dict[str, StepPhrases] = {
         "Drawing a back edge across the front.",
         "see-through ruler or set square",
     ),
+    "back.helped": StepPhrases(
+        "light lines round the back",
+        (
+            "Draw lightly, over the front: {ways}. Begin at a corner of the back that is marked. Stop at the light "
+            "line of the next corner. Count: {count}.",
+            "From a corner of the back that is marked draw lightly, over the front, to the [guide line] of the next "
+            "one: {ways}.",
+            "Carry the back on behind the front, lightly: {ways}, each to the [guide line] of the next corner.",
+        ),
+        "From one corner of the back any other can be found: the line between them runs as on the front.",
+        "Measuring the depth once more: the lines do it.",
+        "see-through ruler or set square, pencil light",
+    ),
 }

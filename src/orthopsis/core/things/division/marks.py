@@ -128,9 +128,10 @@ def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -
     last = n(f"measure.mark.{parts}")
     told: Told = [("face.measuring", Shift(n(name), panel.low, way * mm)) for name, mm in marks.items()]
     told.append(("face.measuring", Rule(n("construction.measuring"), panel.low, last, "level", "construction")))
-    pivot, aim = n("measure.pivot"), n("construction.pivot")
-    told.append(("face.pivot", Rule(aim, last, panel.far_low, "free", "construction")))
-    told.append(("face.pivot", Cross(pivot, aim, EYE_LEVEL)))
+    pivot, laid = n("measure.pivot"), n("construction.laid")
+    told.append(("face.pivot", Rule(laid, last, panel.far_low, "free", "unseen")))
+    told.append(("face.pivot", Cross(pivot, laid, EYE_LEVEL)))
+    told.append(("face.pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")))
     for i in range(1, parts):
         line = n(f"construction.carry.{i}")
         told.append(("face.carry", Rule(line, n(f"measure.mark.{i}"), pivot, "free", "construction")))
@@ -147,7 +148,7 @@ def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -
     edge, head = panel.bottom, panel.high if is_near else panel.far_high
     if not is_near:
         edge = n("construction.from_far")
-        told.append(("", Rule(edge, panel.far_low, panel.low, panel.along.family, "unseen")))
+        told.append(("face.bay", Rule(edge, panel.far_low, panel.low, panel.along.family, "unseen")))
     told.append(("face.bay", MeasureAlong(n(f"foot.{order[0]}"), edge, values.mm("bay"))))
     middle = n("construction.middle")
     told.append(("face.middle", tick(panel, n("measure.middle"), HALF)))
@@ -159,8 +160,8 @@ def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -
         if following:
             told.append(("face.repeat", Cross(mid, column, middle)))
             foot, whole = n(f"foot.{following}"), n(f"construction.bay_line.{i}")
-            told.append(("", Rule(bay, head, mid, "free", "unseen")))
-            told.append(("", Cross(foot, bay, panel.bottom)))
+            told.append(("face.repeat", Rule(bay, head, mid, "free", "unseen")))
+            told.append(("face.repeat", Cross(foot, bay, panel.bottom)))
             told.append(("face.repeat", Rule(whole, head, foot, "free", "construction")))
             head = top
     return told + _ticks(values, panel, at)

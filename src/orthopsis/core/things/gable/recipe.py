@@ -54,18 +54,26 @@ def _peak(roof: GableShape) -> list[Move]:
     else:
         mark, height = n("measure.rise"), n("construction.height")
         acts += [
-            ("roof.height", MeasureAlong(mark, panel.first, _from_start(roof))),
-            ("roof.height", Rule(n("construction.rise"), panel.high, mark, panel.up.family, "construction")),
+            *(("roof.height", act) for act in _rise(roof, mark)),
             ("roof.height", RuleToPoint(height, mark, panel.along.family, "construction")),
             ("roof.peak", Run(upright, n("front.peak"), centre, panel.up.family, height, "construction")),
         ]
     return [values.move("divide", breath, act) for breath, act in acts]
 
 
-def _from_start(roof: GableShape) -> float:
-    """Return how far from the start of the wall's first edge the height's mark lies, along the line of that edge."""
-    rise = roof.values.mm("rise")
-    return roof.panel.first_mm + rise if roof.panel.drawn_from == "low" else -rise
+def _rise(roof: GableShape, mark: str) -> list[Act]:
+    """Carry the wall's first edge on by the height of the ridge, and mark where it ends."""
+    n, panel, rise = roof.values.full, roof.panel, roof.values.mm("rise")
+    line, laid = n("construction.rise"), n("construction.edge")
+    if panel.up.goal.is_ideal:
+        return [Side(line, mark, panel.high, "upright", rise, "construction")]
+    ends = (panel.low, panel.high) if panel.drawn_from == "low" else (panel.high, panel.low)
+    along = panel.first_mm + rise if panel.drawn_from == "low" else -rise
+    return [
+        Rule(laid, *ends, panel.up.family, "unseen"),
+        MeasureAlong(mark, laid, along),
+        Rule(line, panel.high, mark, panel.up.family, "construction"),
+    ]
 
 
 def _gable(roof: GableShape) -> list[Move]:
@@ -104,7 +112,7 @@ def _far_end(roof: GableShape, lead: Slope) -> list[Move]:
         parallel = Slide(slope, peak, foot, (n(f"front.{lead}"), n("front.peak")), ridge)
         return [values.move("depth", "roof.far_parallel", parallel), edges[0]]
     aimed = n(f"guide.slope.{lead}")
-    far: list[Act] = [RuleToPoint(aimed, foot, roof.family(lead)), Cross(peak, aimed, ridge)]
+    far: list[Act] = [RuleToPoint(aimed, foot, roof.family(lead), until=ridge), Cross(peak, aimed, ridge)]
     return _slope_point(roof, lead) + [values.move("depth", "roof.far_slope", act) for act in far] + edges
 
 
@@ -112,8 +120,10 @@ def _slope_point(roof: GableShape, slope: Slope) -> list[Move]:
     """Mark where a slope, carried on, meets the upright through the point of the wall."""
     n, panel = roof.values.full, roof.panel
     upright, point = n(f"construction.upright.{ROLES[slope]}"), roof.family(slope)
+    laid = n(f"construction.laid.{ROLES[slope]}")
     acts = (
-        Run(upright, point, panel.along.family, panel.up.family, n(f"front.slope.{slope}"), "construction"),
+        Rule(laid, n(f"front.{slope}"), n("front.peak"), "free", "unseen"),
+        Run(upright, point, panel.along.family, panel.up.family, laid, "construction"),
         RuleToPoint(n(f"construction.slope.{slope}"), n("front.peak"), point, "construction"),
     )
     return [roof.values.move("depth", f"roof.{ROLES[slope]}", act) for act in acts]

@@ -165,8 +165,8 @@ def _plane_acts(values: Values, goal: str, first: str, count: int) -> list[tuple
             mid, bay = n(f"measure.mid.{k}"), n(f"construction.bay.{k}")
             told.append(("row.planes", Cross(mid, plane, middle)))
             following, whole = n(f"measure.plane.{k + 1}"), n(f"construction.bay_line.{k}")
-            told.append(("", Rule(bay, before, mid, "free", "unseen")))
-            told.append(("", Cross(following, bay, ground)))
+            told.append(("row.planes", Rule(bay, before, mid, "free", "unseen")))
+            told.append(("row.planes", Cross(following, bay, ground)))
             told.append(("row.planes", Rule(whole, before, following, "free", "construction")))
             before = top
     return told

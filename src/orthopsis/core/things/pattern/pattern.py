@@ -96,15 +96,15 @@ def _moves(values: Values, done: Sequence[Drawn]) -> list[Move]:
     made: set[str] = set()
     for one in done:
         acts: list[tuple[str, Act]] = []
-        for curve, start, end in one.quarters:
-            acts += _quarter(values, grid, curve, start, end)
         breath = f"pattern.{one.look.design}.dark" if one.look.is_dark else f"pattern.{one.look.design}"
-        for piece in one.pieces:
-            for spot in (piece.stroke.start, piece.stroke.end):
-                if spot.name in nodes and spot.name not in made:
-                    made.add(spot.name)
-                    acts.append((breath, grid.mark(spot.name, spot.place)))
-            acts += _piece(values, panel, piece, breath)
+        spots = [spot for piece in one.pieces for spot in (piece.stroke.start, piece.stroke.end)]
+        for spot in (*spots, *(spot for _, *ends in one.quarters for spot in ends)):
+            if spot.name in nodes and spot.name not in made:
+                made.add(spot.name)
+                acts.append((breath, grid.mark(spot.name, spot.place)))
+        for curve, start, end in one.quarters:
+            acts += _quarter(values, grid, (curve, start, end), breath)
+        acts += [act for piece in one.pieces for act in _piece(values, panel, piece, breath)]
         moves += [values.move("pattern", told, act, one.part.name) for told, act in acts]
     return moves
 
@@ -117,15 +117,16 @@ def _nodes(done: Sequence[Drawn]) -> dict[str, FacePlace]:
     return {spot.name: spot.place for spot in spots if spot.is_crossing}
 
 
-def _quarter(values: Values, grid: Grid, curve: str, start: Spot, end: Spot) -> list[tuple[str, Act]]:
+def _quarter(values: Values, grid: Grid, quarter: tuple[str, Spot, Spot], breath: str) -> list[tuple[str, Act]]:
     """Return the acts that make the places along a quarter of a wave, which is then drawn by hand through them."""
+    curve, start, end = quarter
     n, arc = values.full, rounding(start, end)
     pole, centre = Spot(f"pole.{curve}", arc.pole), Spot(f"centre.{curve}", arc.centre)
     own = [Spot(f"{end_name}.{curve}", spot.place) for end_name, spot in (("from", start), ("to", end))]
     marks = tuple((n(f"wave.{curve}.{i}"), QUARTER_RAD * i / FACETS) for i in range(1, FACETS))
     told: list[tuple[str, Act]] = [("", grid.mark(spot.name, spot.place)) for spot in (*own, pole, centre)]
     ends = (n(own[0].name), n(pole.name), n(own[1].name), n(centre.name))
-    return [*told, ("", Curve(n(f"curve.{curve}"), *ends, marks, "unseen"))]
+    return [*told, (breath, Curve(n(f"curve.{curve}"), *ends, marks, "unseen"))]
 
 
 def _piece(values: Values, panel: Panel, piece: PatternPiece, breath: str) -> list[tuple[str, Act]]:
@@ -134,11 +135,11 @@ def _piece(values: Values, panel: Panel, piece: PatternPiece, breath: str) -> li
     line = n(f"stroke.{piece.stroke.name}")
     if piece.cuts:
         ends = n(piece.stroke.start.name), n(piece.stroke.end.name)
-        told.append(("", Rule(line, *ends, _family(panel, piece.stroke), "unseen")))
+        told.append((breath, Rule(line, *ends, _family(panel, piece.stroke), "unseen")))
     for spot, (one, two) in piece.cuts:
         side = n(f"side.{spot.name}")
-        told.append(("", Rule(side, one.name, two.name, "free", "unseen")))
-        told.append(("", Cross(n(spot.name), line, side)))
+        told.append((breath, Rule(side, one.name, two.name, "free", "unseen")))
+        told.append((breath, Cross(n(spot.name), line, side)))
     drawn_line = Rule(n(piece.name), n(piece.start.name), n(piece.end.name), _family(panel, piece.stroke))
     return [*told, (breath, drawn_line)]
 

@@ -2,16 +2,16 @@
 
 from collections.abc import Callable, Iterator, Mapping
 from functools import partial
-from typing import Literal
 
 import numpy as np
 
+from orthopsis.core.construct.carried_back import SeenBack
 from orthopsis.core.construct.carry import CarriedOutline
-from orthopsis.core.construct.moves import Act, Move
 from orthopsis.core.construct.panel import Part, PartCorner
-from orthopsis.core.construct.rounding import Node, nodes, round_moves
+from orthopsis.core.construct.rounding import Node, nodes
 from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.hidden import pieces_alone
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.parameters import Value
@@ -120,21 +120,25 @@ def corner_handles(outline: CarriedOutline, drag: Callable[[int, Point], Mapping
     }
 
 
-def shown_back(
-    outline: CarriedOutline, solid: Solid, setting: Setting, what: Literal["edge", "curve"], *, is_see_through: bool
-) -> set[int]:  # fmt: skip
-    """Return the corners of whose back edge or curve something is seen, as far as the thing hides them."""
-    pieces = pieces_alone(solid, setting.frame.eye, see_through=is_see_through)
-    seen = {piece.edge.name for piece in pieces if piece.visible}
-    return {corner for corner in outline.corners if f"back.{what}.{corner}" in seen}
+def seen_back(
+    outline: CarriedOutline, block_form: Solid, rounded: Solid, setting: Setting, *, is_see_through: bool
+) -> SeenBack:  # fmt: skip
+    """Return what is seen of the back, as far as the thing itself hides it.
 
-
-def rounded_moves(
-    outline: CarriedOutline, solid: Solid, setting: Setting, mark: Callable[[str, FacePlace], Act], *,
-    is_see_through: bool,
-) -> list[Move]:  # fmt: skip
-    """Return the moves that round a shape that stands there in its block form; none if it has no round corner."""
+    Args:
+        block_form: the solid without its curves, from which the hand starts; ``rounded``: with them.
+    """
+    ends: dict[str, list[tuple[float, float]]] = {}
+    for piece in pieces_alone(block_form, setting.frame.eye, see_through=is_see_through):
+        if piece.visible:
+            ends.setdefault(piece.edge.name, []).append((piece.start, piece.end))
+    edges = {
+        corner: (min(s for s, _ in own) <= SAME_SHARE, max(e for _, e in own) >= 1 - SAME_SHARE)
+        for corner in outline.corners
+        if (own := ends.get(f"back.edge.{corner}"))
+    }
     if not outline.rounded:
-        return []
-    shown = shown_back(outline, solid, setting, "curve", is_see_through=is_see_through)
-    return round_moves(outline, shown, mark)
+        return SeenBack(edges, frozenset())
+    shown = pieces_alone(rounded, setting.frame.eye, see_through=is_see_through)
+    names = {piece.edge.name for piece in shown if piece.visible}
+    return SeenBack(edges, frozenset(corner for corner in outline.rounded if f"back.curve.{corner}" in names))

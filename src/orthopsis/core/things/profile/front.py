@@ -6,9 +6,9 @@ from dataclasses import replace
 import numpy as np
 from propcache.api import cached_property
 
+from orthopsis.core.construct.carried_back import SeenBack, back_moves, needed
 from orthopsis.core.construct.carry import (
     CarriedOutline,
-    back_moves,
     front_moves,
     guide_moves,
     guided_corners,
@@ -16,6 +16,7 @@ from orthopsis.core.construct.carry import (
 )
 from orthopsis.core.construct.moves import Act, Measure, Move, Offset
 from orthopsis.core.construct.panel import AROUND_FRONT, Panel, away_from, vector
+from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
@@ -24,7 +25,7 @@ from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
-from orthopsis.core.things.profile.body import body, corner_handles, parts_of, rounded_moves, shown_back
+from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
 from orthopsis.core.things.setting import Joint, Setting
 from orthopsis.core.things.standing import Clause, Free, Handle, Standing
 from orthopsis.core.things.values import Values
@@ -166,21 +167,27 @@ class FrontProfile(Standing):
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves: outline, corners scanned for guide lines, depth, back edges."""
         outline, n = self.outline, self.values.full
+        start, seen = self.depth_corner, self.seen_back
+        back = back_moves(outline, [start], self.guided, seen, None)
+        found = {start, *needed(outline, seen, any_way=True)}
+        reaching = {c: between(outline.page[c], outline.goal, self.depth_share) for c in found}
         moves = front_moves(outline, "front.profile", self._marks)
-        moves += guide_moves(outline, self.guided, "guides.profile")
-        start = self.depth_corner
+        moves += guide_moves(outline, self.guided, "guides.profile", reaching=reaching, late=back.late)
         moves.append(cut_move(self.values, "depth.profile", n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
-        is_see_through = self.values.is_see_through
-        block_form = self._solid(outline.block_form) if outline.rounded else self.solid
-        shown = shown_back(self.outline.block_form, block_form, self.setting, "edge", is_see_through=is_see_through)
-        moves += back_moves(outline, [start], shown, None)
+        moves += back.moves
         width, height = self.size
 
         def mark(name: str, place: FacePlace) -> Offset:
             return Offset(n(name), n("measure.origin"), place[0] * width, place[1] * height)
 
-        moves += rounded_moves(outline, self.solid, self.setting, mark, is_see_through=is_see_through)
-        return tuple(moves)
+        return (*moves, *round_moves(outline, seen.curves, mark))
+
+    @cached_property
+    def seen_back(self) -> SeenBack:
+        """What is seen of its back."""
+        block_form = self._solid(self.outline.block_form) if self.outline.rounded else self.solid
+        see_through = self.values.is_see_through
+        return seen_back(self.outline, block_form, self.solid, self.setting, is_see_through=see_through)
 
     @property
     def _marks(self) -> Callable[[int], list[Act]]:

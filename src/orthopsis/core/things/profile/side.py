@@ -5,15 +5,15 @@ crossings; then the corners are scanned one by one to the other point. Where a c
 corners go to that point like all others.
 """
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
 from propcache.api import cached_property
 
+from orthopsis.core.construct.carried_back import Back, SeenBack, back_moves, needed
 from orthopsis.core.construct.carry import (
     CarriedOutline,
-    back_moves,
     front_moves,
     guide_moves,
     guided_corners,
@@ -22,6 +22,7 @@ from orthopsis.core.construct.carry import (
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
@@ -31,7 +32,7 @@ from orthopsis.core.things.box.corner import CornerBox, OfBlock
 from orthopsis.core.things.face_part import shares_on_marks
 from orthopsis.core.things.outline import pieces, roundings, with_corner
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.profile.body import body, corner_handles, parts_of, rounded_moves, shown_back
+from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
 from orthopsis.core.things.profile.cut import Cut, cut_of
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
@@ -152,14 +153,24 @@ class SideProfile(OfBlock):
 
         moves += grid.moves()
         moves += front_moves(outline, cut.told("outline"), lambda c: [mark(f"front.{c}", outline.flat[c])])
-        is_see_through = self.values.is_see_through
-        guided = outline.corners if is_see_through else guided_corners(outline)
-        moves += guide_moves(outline, guided, cut.told("guides"))
-        block_form = self._solid(outline.block_form) if outline.rounded else self.solid
-        shown = shown_back(self.outline.block_form, block_form, self.setting, "edge", is_see_through=is_see_through)
-        moves += self._back(shown)
-        moves += rounded_moves(outline, self.solid, self.setting, mark, is_see_through=is_see_through)
-        return tuple(moves)
+        guided = outline.corners if self.values.is_see_through else guided_corners(outline)
+        page, seen = self.block_form.picture(self.setting.frame.eye), self.seen_back
+        found = needed(outline, seen, any_way=False)
+        reaching = {c: Point(*page[name]) for c in found if (name := f"back.{c}") in page}
+        rims, back = self._back(found, guided, seen)
+        moves += guide_moves(outline, guided, cut.told("guides"), reaching=reaching, late=back.late)
+        return (*moves, *rims, *back.moves, *round_moves(outline, seen.curves, mark))
+
+    @cached_property
+    def seen_back(self) -> SeenBack:
+        """What is seen of its back."""
+        see_through = self.values.is_see_through
+        return seen_back(self.outline, self.block_form, self.solid, self.setting, is_see_through=see_through)
+
+    @cached_property
+    def block_form(self) -> Solid:
+        """The profile without its curves, from which the hand starts."""
+        return self._solid(self.outline.block_form) if self.outline.rounded else self.solid
 
     @cached_property
     def _grid(self) -> Grid:
@@ -169,15 +180,25 @@ class SideProfile(OfBlock):
         places = (cut.on_panel(place) for place in (*shares.corners.values(), *rounded))
         return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide")
 
-    def _back(self, shown: set[int]) -> list[Move]:
-        """Cut the guide lines of the corners at the face's rims where the block ends; the rest follows."""
+    def _back(self, found: set[int], guided: Sequence[int], seen: SeenBack) -> tuple[list[Move], Back]:
+        """Cut the guide lines of the corners at the face's rims where the block ends; the rest follows.
+
+        Args:
+            found: the corners of the back that must be found.
+        """
         n, cut, outline = self.values.full, self.cut, self.outline
         ends = {c: end for c, place in outline.flat.items() if (end := cut.end(place)) is not None}
-        moves = [
-            self.values.move("depth", cut.told("depth"), Cross(n(f"back.{c}"), outline.guide(c), end))
-            for c, end in ends.items()
-        ]
-        return moves + back_moves(outline, list(ends), shown, self._round_the_corner)
+        drawn = {*guided, *outline.ready, *(c for c in ends if c in found)}
+        moves = list[Move]()
+        for c, end in ends.items():
+            breath = cut.told("depth") if c in drawn else ""
+            if c in drawn and c not in guided and c not in outline.ready:
+                light = outline.aim(f"guide.{c}", n(f"front.{c}"), outline.page[c], "guide")
+                moves.append(self.values.move("depth", breath, light))
+            moves.append(self.values.move("depth", breath, Cross(n(f"back.{c}"), outline.guide(c), end)))
+        known = [c for c in ends if c in drawn]
+        back = back_moves(outline, known, drawn, seen, self._round_the_corner, made=[c for c in ends if c not in drawn])
+        return moves, replace(back, late=back.late | (drawn - {*guided, *outline.ready}))
 
     def _round_the_corner(self, number: int) -> list[Move]:
         """Carry a height round the first edge to where the block ends, and from there to the corner's guide line."""

@@ -84,10 +84,11 @@ def _by_measuring(row: MeasuredCopies) -> list[Move]:
         ("repeat.marks", Shift(mark, row.anchor.point, (number - 1) * row.measuring.mark_mm))
         for number, mark in marks.items()
     ]
-    through, point = n("construction.carried"), n("carried")
+    through, laid, point = n("construction.carried"), n("construction.laid"), n("carried")
     told += [
-        ("repeat.carried", Rule(through, marks[first], _corner(row, first, row.foot), "free", "construction")),
-        ("repeat.carried", Cross(point, through, EYE_LEVEL)),
+        ("repeat.carried", Rule(laid, marks[first], _corner(row, first, row.foot), "free", "unseen")),
+        ("repeat.carried", Cross(point, laid, EYE_LEVEL)),
+        ("repeat.carried", Rule(through, marks[first], point, "free", "construction")),
     ]
     for number in others:
         line = n(f"construction.carried.{number}")
@@ -114,8 +115,8 @@ def _by_diagonal(row: MeasuredCopies) -> list[Move]:
         foot = _corner(row, following, row.foot)
         told += [
             ("repeat.feet", Cross(mid, _upright(row, number).makes, middle)),
-            ("", Rule(bay, before, mid, "free", "unseen")),
-            ("", Cross(foot, bay, ground)),
+            ("repeat.feet", Rule(bay, before, mid, "free", "unseen")),
+            ("repeat.feet", Cross(foot, bay, ground)),
             ("repeat.feet", Rule(whole, before, foot, "free", "construction")),
             ("repeat.feet", _upright(row, following)),
         ]
@@ -174,12 +175,13 @@ def _slants(row: MeasuredCopies) -> list[Move]:
     n, host, up = row.values.full, row.host.values.full, row.setting.frame.way("up").family
     moves = list[Move]()
     for slant in row.slants.values():
-        first = n(f"construction.slant.{slant.name}")
+        first, laid = n(f"construction.slant.{slant.name}"), n(f"construction.laid.{slant.name}")
         end = _corner(row, row.numbers[0], slant.end) if slant.is_across_space else host(slant.end)
         told = "repeat.slant" if slant.is_across_space else "repeat.slant_side"
         acts = (
             Rule(first, host(slant.start), end, "free", "construction"),
-            Run(n(f"construction.upright.{slant.name}"), n(slant.name), row.line.runs, up, first, "construction"),
+            Rule(laid, host(slant.start), end, "free", "unseen"),
+            Run(n(f"construction.upright.{slant.name}"), n(slant.name), row.line.runs, up, laid, "construction"),
         )
         moves += [row.values.move("depth", told, act) for act in acts]
     return moves
@@ -195,4 +197,4 @@ def _deep(row: MeasuredCopies, number: int, found: BySlant) -> list[Act]:
     if found.across_space:
         first = number == row.numbers[0]
         start = row.host.values.full(found.start) if first else _corner(row, number - 1, found.start)
-    return [RuleToPoint(line, start, point, "construction"), Cross(end, line, guide)]
+    return [RuleToPoint(line, start, point, "construction", until=guide), Cross(end, line, guide)]

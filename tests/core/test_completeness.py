@@ -1,0 +1,127 @@
+"""Told is complete: every line begins and ends, and every measure lies, on what earlier told steps have made."""
+
+from dataclasses import replace
+from typing import Any
+
+import pytest
+from hypothesis import HealthCheck, given, settings
+from hypothesis import strategies as st
+from scenes import (
+    benches,
+    divided,
+    exercises,
+    laid_out,
+    patterned,
+    profiles,
+    roofed,
+    rounded,
+    rows,
+    solved,
+    windowed,
+    words,
+)
+
+from orthopsis.core.construct.moves import MeasureAlong, Move, Rule
+from orthopsis.core.construct.steps import breaths
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.telling.completeness import Gap, gaps
+from orthopsis.core.telling.told import tell
+
+ANY = st.one_of(
+    exercises(),
+    profiles(),
+    words(),
+    benches(),
+    laid_out(),
+    rounded(),
+    divided(),
+    patterned(),
+    roofed(),
+    rows(),
+    windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
+)
+
+
+def missing(found: Solved) -> list[Gap]:
+    """What the steps take up that nobody has told, in the order in which they are told."""
+    return list(gaps(tell(found).breaths, found.board))
+
+
+def said(found: list[Gap]) -> list[str]:
+    """What is missing, short enough to read."""
+    return [f"{gap.breath.name}: {type(gap.act).__name__} {gap.act.makes} needs {gap.name}: {gap.why}" for gap in found]
+
+
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_a_ready_exercise_is_told_whole(ready: dict[str, Any]) -> None:
+    assert said(missing(solved(read_exercise(ready)))) == []
+
+
+@settings(max_examples=400, suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much])
+@given(ANY)
+def test_any_exercise_is_told_whole(exercise: Exercise) -> None:
+    assert said(missing(solved(exercise))) == []
+
+
+@settings(max_examples=80, suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much])
+@given(ANY, st.data())
+def test_it_stays_whole_when_a_teacher_moves_splits_and_leaves_out_steps(
+    exercise: Exercise, data: st.DataObject
+) -> None:
+    refs = list(tell(solved(exercise)).refs.values())
+    chosen = data.draw(st.lists(st.sampled_from(refs), min_size=1, max_size=4, unique_by=str))
+    changes = [
+        {
+            "step": ref.model_dump(),
+            "later": data.draw(st.integers(-3, 3)),
+            "split": data.draw(st.booleans()),
+            "left_out": data.draw(st.booleans()),
+        }
+        for ref in chosen
+    ]
+    changed = Exercise.model_validate({**exercise.document(), "steps": changes})
+    assert said(missing(solved(changed))) == []
+
+
+def _told(exercise: Exercise, change: Any) -> list[Gap]:
+    """What is missing when some moves are told otherwise."""
+    found = solved(exercise)
+    return list(gaps(breaths([change(move) for move in found.moves]), found.board))
+
+
+def test_what_is_not_told_is_found_missing() -> None:
+    exercise = read_exercise(READY[0])
+
+    def silent(move: Move) -> Move:
+        return replace(move, breath="") if isinstance(move.act, MeasureAlong) else move
+
+    assert {gap.why for gap in _told(exercise, silent)} == {"no_point"}
+    found = solved(exercise)
+    late = sorted(breaths(found.moves), key=lambda breath: breath.phase == "guides")
+    assert any(gap.why == "no_line" for gap in gaps(late, found.board))
+
+
+def test_a_measure_beyond_the_end_of_its_line_is_found() -> None:
+    exercise = read_exercise(READY[0])
+    found = solved(exercise)
+    measured = next(move.act for move in found.moves if isinstance(move.act, MeasureAlong))
+    line = found.board.lines[measured.line]
+    short = replace(
+        line, end=type(line.end)((line.start.x * 9 + line.end.x) / 10, (line.start.y * 9 + line.end.y) / 10)
+    )
+    found.board.lines[measured.line] = short
+    assert [(gap.name, gap.why) for gap in gaps(breaths(found.moves), found.board) if gap.act == measured] == [
+        (measured.line, "too_short")
+    ]
+
+
+def test_a_line_over_a_point_that_nobody_marked_is_found() -> None:
+    found = solved(read_exercise(READY[0]))
+    names = list(found.board.points)
+    rule = Move("back", "", "back.edges", Rule("stray", names[-1], names[-1], "level"))
+    unknown = replace(rule, act=replace(rule.act, start="nowhere"))  # type: ignore[type-var]
+    found.board.points["nowhere"] = type(found.board.points[names[0]])(7.0, 7.0)
+    found.board.lines["stray"] = next(iter(found.board.lines.values()))
+    assert [gap.name for gap in gaps(breaths([*found.moves, unknown]), found.board)] == ["nowhere"]
