@@ -34,7 +34,7 @@ function step(part: Partial<Step>): Step {
     short: '',
     text: '',
     scales: [],
-    beside_scales: '',
+    letters: [],
     tool: '',
     rests_on: '',
     count: 0,

@@ -70,7 +70,7 @@ describe('scales', () => {
 
 describe('the words of a step on the wall', () => {
   const step = {
-    thing: 'Crate', text: 'Draw 3 lines to the point.', beside_scales: '', count: 3, tool: 'ruler', slip: 'Too dark.', after: '',
+    thing: 'Crate', text: 'Draw 3 lines to the point.', count: 3, tool: 'ruler', slip: 'Too dark.', after: '',
   } as unknown as Step // prettier-ignore
 
   it('count the lines that are drawn, never more than there are', async () => {
@@ -81,17 +81,9 @@ describe('the words of a step on the wall', () => {
     expect(words.text()).toContain('3 of 3 lines')
   })
 
-  it('leave the measures to the picture where it carries them, and count nothing where nothing is counted', () => {
-    const beside = {
-      ...step,
-      beside_scales: 'Tick the edge as shown.',
-      count: 0,
-      thing: '',
-      after: 'Take the strip off.',
-    }
-    const words = mount(StepWords, { props: { step: beside, number: 1, count: 2, drawn: 0 } })
-    expect(words.text()).toContain('Tick the edge as shown.')
-    expect(words.text()).not.toContain('Draw 3 lines')
+  it('count nothing where nothing is counted, and say what may be done after it', () => {
+    const still = { ...step, count: 0, thing: '', after: 'Take the strip off.' }
+    const words = mount(StepWords, { props: { step: still, number: 1, count: 2, drawn: 0 } })
     expect(words.find('strong').exists()).toBe(false)
     expect(words.text()).toContain('Take the strip off.')
     expect(words.text()).not.toContain('·')

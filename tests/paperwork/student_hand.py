@@ -219,6 +219,8 @@ def letter_back(hand: Hand, count: str) -> None:
 
 def back_of_front(hand: Hand) -> None:
     """Go round the back of the next letter: lines like the front ones, from one guide line to the next."""
+    if not hand.scanned:
+        return  # a back that is told in two steps was drawn whole with the first
     letter = hand.scanned.pop(0)
     px, py = hand.at["point"]
     for loop in hand.letters[letter]:
@@ -345,8 +347,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         third_above,
     ),
     (
-        rf"Mark the lower left corner of [\w ]+ {MM} from the left, {MM} up\. Draw its front, {MM} wide and {MM} tall, "
-        r"square with the paper\.",
+        rf"Mark the lower left corner of [\w ]+, {MM} from the left, {MM} up\. Draw its front, {MM} wide and {MM} "
+        r"tall, square with the paper\.",
         front_face,
     ),
     (
@@ -363,12 +365,12 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         back_face,
     ),
     (
-        rf"Mark the foot of the nearest edge of [\w ]+ {MM} from the left, {MM} up\. Draw it upright, {MM} tall\.",
+        rf"Mark the foot of the nearest edge of [\w ]+, {MM} from the left, {MM} up\. Draw it upright, {MM} tall\.",
         nearest_edge,
     ),
     (
-        rf"Mark the nearest corner of [\w ]+ {MM} from the left, {MM} up\. Aim at the third point and draw the nearest "
-        rf"edge, {MM} long\.",
+        rf"Mark the nearest corner of [\w ]+, {MM} from the left, {MM} up\. Aim at the third point and draw the "
+        rf"nearest edge, {MM} long\.",
         aimed_edge,
     ),
     (
@@ -393,8 +395,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     ),
     (r"Draw the (\d) lines of the back, from the two ends up to the crossing\.", to_the_crossing),
     (
-        rf"Mark the lower left of ([\w ]+) of \w+ {MM} from the left, {MM} up\. From there measure its corners, across "
-        r"and up: ([\d.; a-z]+)\. Draw the front: (\d+) lines\.",
+        rf"Mark the lower left of ([\w ]+) of \w+, {MM} from the left, {MM} up\. From there measure its corners, "
+        r"across and up: ([\d.; a-z]+)\. Draw the front: (\d+) lines\.",
         letter_front,
     ),
     (

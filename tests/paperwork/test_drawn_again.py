@@ -15,8 +15,10 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.answer import Step
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.wording.vocabulary import listed
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.sheets import add_steps
 
@@ -27,16 +29,49 @@ THERE = re.compile(
 """Said of lines that earlier steps have drawn: who draws them again draws them where they are."""
 
 
+SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
+LETTERED = re.compile(rf"({SPAN}(?:, then on its own {SPAN})*),? on the picture")
+MEASURED = re.compile(r"(?:at )?the \d+ measures on the picture")
+
+
 def printed(exercise: Exercise) -> list[str]:
-    """Return the printed text of each step, without title and slip."""
-    pages = Pages("Again")
-    add_steps(pages, draw(exercise), "Again", 1)
+    """Return the printed text of each step, without title and slip, with what is read off its picture put in."""
+    pages, drawing = Pages("Again"), draw(exercise)
+    add_steps(pages, drawing, "Again", 1)
     texts = []
-    for page in PdfReader(io.BytesIO(pages.bytes())).pages:
-        text = " ".join(page.extract_text().split())
-        body = text.partition(" Watch for:")[0]
-        texts.append(THERE.sub("", body))
+    for page, step in zip(PdfReader(io.BytesIO(pages.bytes())).pages, drawing.steps, strict=True):
+        raw = page.extract_text()
+        body = " ".join(raw.split()).partition(" Watch for:")[0]
+        texts.append(THERE.sub("", read_off(body, step, set(raw.split()))))
     return texts
+
+
+def read_off(text: str, step: Step, shown: set[str]) -> str:
+    """Return the words with the figures that the picture carries in their places.
+
+    Args:
+        shown: all texts that are printed on the page: nothing is read off that is not there.
+    """
+    figures = {letter.text: (letter.across, letter.up) for letter in step.letters}
+    names = list(figures)
+    beside = [[mark.text for mark in scale.marks] for scale in step.scales]
+    if (found := LETTERED.search(text)) is not None:
+        loops = []
+        for span in found[1].split(", then on its own "):
+            first, _, last = span.partition(" to ")
+            loop = names[names.index(first) : names.index(last or first) + 1]
+            loops.append("; ".join(" ".join(figures[name]) for name in loop))
+            scaled = {figure for one in beside for figure in one}
+            assert {figure for name in loop for figure in figures[name]} <= scaled | {"0"}, "read off the scales"
+            assert {*loop} <= shown
+        text = text.replace(found[0], "; then on its own ".join(loops))
+    if MEASURED.search(text):
+        text = MEASURED.sub(listed([f"{figure} mm" for figure in beside[0]]), text)
+    if "numbered light lines" in text:
+        rows = next(scale for scale in step.scales if scale.side != "below")
+        text = text.replace("numbered light lines", f"light lines {listed([mark.text for mark in rows.marks])}")
+    assert {figure for one in beside for figure in one} <= shown, "all measures of the picture are printed"
+    return text
 
 
 def draw_again(exercise: Exercise) -> Hand:

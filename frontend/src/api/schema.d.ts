@@ -2221,6 +2221,23 @@ export interface components {
             lines: number;
         };
         /**
+         * PointLetter
+         * @description A point of a step by its letter, and the two figures by which it is marked: across and up, or light lines.
+         */
+        PointLetter: {
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Text */
+            text: string;
+            /** Across */
+            across: string;
+            /** Up */
+            up: string;
+        };
+        /**
          * Problem
          * @description What went wrong, why, and what to do.
          *
@@ -2570,8 +2587,9 @@ export interface components {
          * @description One step of the work (a fact, not a caption).
          *
          *     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-         *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
-         *     the measures, ``beside_scales`` says the rest. ``after`` is what may be done once the step is done.
+         *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``scales`` and
+         *     ``letters`` are for its picture: measures, and the points that the words name by letters. ``after`` is what may be
+         *     done once the step is done.
          */
         Step: {
             /** Key */
@@ -2603,8 +2621,8 @@ export interface components {
             text: string;
             /** Scales */
             scales: components["schemas"]["Scale"][];
-            /** Beside Scales */
-            beside_scales: string;
+            /** Letters */
+            letters: components["schemas"]["PointLetter"][];
             /** Tool */
             tool: string;
             /** Rests On */

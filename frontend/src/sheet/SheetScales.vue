@@ -7,10 +7,10 @@ import type { Scale } from '@/api/types'
 import { useSheet } from './context'
 import { placedTexts } from './scales'
 
-const props = withDefaults(defineProps<{ scales: Scale[]; size?: number }>(), { size: 17 })
+const props = withDefaults(defineProps<{ scales: Scale[]; size?: number; clear?: number }>(), { size: 17, clear: 0 })
 const { at, mmPerPx } = useSheet()
 
-const texts = computed(() => props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size)))
+const texts = computed(() => props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size, props.clear)))
 </script>
 
 <template>

@@ -16,9 +16,16 @@ const TICK_PX = 7
 /** How wide a figure of the shipped typeface is, as a share of the size of the text. */
 const WIDE = 0.6
 
-export function placedTexts(scale: Scale, at: (place: Place) => Place, mmPerPx: number, sizePx: number): ScaleText[] {
+/** `clearPx`: how much room is left beside the places for letters. */
+export function placedTexts(
+  scale: Scale,
+  at: (place: Place) => Place,
+  mmPerPx: number,
+  sizePx: number,
+  clearPx = 0,
+): ScaleText[] {
   const size = sizePx * mmPerPx
-  const tick = TICK_PX * mmPerPx
+  const tick = (TICK_PX + clearPx) * mmPerPx
   const gap = GAP_PX * mmPerPx
   const below = scale.side === 'below'
   const along = below ? 0 : 1

@@ -9,6 +9,7 @@ import SheetHandles from '@/sheet/SheetHandles.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetMeasures from '@/sheet/SheetMeasures.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetLetters from '@/sheet/SheetLetters.vue'
 import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
@@ -48,6 +49,8 @@ watch(
 const stage = computed(() =>
   exercise.drawing && step.value ? stageAfter(exercise.drawing.steps, step.value) : undefined,
 )
+/** The step that is looked at. */
+const told = computed(() => (step.value ? exercise.drawing?.steps[step.value - 1] : undefined))
 const shown = computed(() => {
   const thing = exercise.drawing?.sentences.find((s) => s.about === chosen.value)?.title
   return thing ? [...exercise.together, thing] : exercise.together
@@ -105,7 +108,10 @@ useEventListener('keydown', (event) => {
           <SheetFaces v-if="!stage || stage.toned" />
           <SheetLines :stage="stage" :selected="shown" />
           <SheetPoints :marks="stage?.marks" :only="stage?.points" />
-          <SheetScales v-if="step" :scales="exercise.drawing.steps[step - 1]?.scales ?? []" :size="13" />
+          <template v-if="told">
+            <SheetScales :scales="told.scales" :size="13" :clear="told.letters.length ? 18 : 0" />
+            <SheetLetters :letters="told.letters" :size="14" />
+          </template>
           <SheetMeasures v-if="chosen" :about="chosen" />
           <SheetHandles
             v-if="!stage"

@@ -8,6 +8,7 @@ import { ProblemError } from '@/api/client'
 import SheetFaces from '@/sheet/SheetFaces.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetLetters from '@/sheet/SheetLetters.vue'
 import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
@@ -154,7 +155,8 @@ useSwipe(root, {
           <SheetLines v-if="hiddenToo" :stage="hiddenToo" :weight="1.4" />
           <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
           <SheetPoints :marks="moving ? [] : shown.marks" :only="shown.points" :size="11" />
-          <SheetScales :scales="step.scales" />
+          <SheetScales :scales="step.scales" :clear="step.letters.length ? 24 : 0" />
+          <SheetLetters :letters="step.letters" />
           <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
         </SheetView>
       </div>

@@ -8,7 +8,7 @@ from orthopsis.core.drawing.answer import Drawing, Step
 from orthopsis.paperwork.art import answer_art, overlay_art, starter_art, step_art
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
-from orthopsis.paperwork.step_scales import SIZE_MM, scale_texts
+from orthopsis.paperwork.step_scales import CLEAR_MM, SIZE_MM, letter_texts, scale_texts
 
 SheetKind = Literal["starter", "answer", "overlay"]
 MOST_STEPS_A_PAGE = 8
@@ -92,13 +92,22 @@ def _step_cell(
     pages.canvas.setLineWidth(0.2)
     pages.canvas.rect(left, low, scale * sheet.width_mm, scale * sheet.height_mm, stroke=1, fill=0)
     pages.show(pages.keep(step_art(drawing, count), _PENS / scale), left, low, scale)
-    for scaled in step.scales:
-        for text in scale_texts(scaled, left, low, scale):
-            pages.canvas.setStrokeGray(0.5)
-            pages.canvas.setLineWidth(0.15)
-            pages.canvas.line(*text.start, *text.end)
-            pages.text(text.left, text.low, text.text, SIZE_MM)
+    _picture_texts(pages, step, left, low, scale)
     y = pages.paragraph(left, low - 0.5, f"{count}  {step.title}", size, width, BOLD)
     y = pages.paragraph(left, y, f"{step.text} {step.after}".strip(), size, width)
     if height >= 110:
         pages.paragraph(left, y, f"Watch for: {step.slip}", size * 0.9, width)
+
+
+def _picture_texts(pages: Pages, step: Step, left: float, low: float, scale: float) -> None:
+    """Write the measures of a step beside its picture, and the letters of its points."""
+    pages.canvas.setStrokeGray(0.5)
+    pages.canvas.setLineWidth(0.15)
+    clear = CLEAR_MM if step.letters else 0.0
+    for text in (text for scaled in step.scales for text in scale_texts(scaled, left, low, scale, clear)):
+        pages.canvas.line(*text.start, *text.end)
+        pages.text(text.left, text.low, text.text, SIZE_MM)
+    pages.canvas.setFillGray(0.15)
+    for text in letter_texts(step.letters, left, low, scale):
+        pages.canvas.circle(*text.start, 0.35, stroke=0, fill=1)
+        pages.text(text.left, text.low, text.text, SIZE_MM, BOLD)

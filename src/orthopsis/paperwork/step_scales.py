@@ -3,14 +3,19 @@
 Beside the places that they belong to, in as many rows as it takes that they do not touch.
 """
 
-from collections.abc import Iterator
+import math
+from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from orthopsis.core.drawing.answer import Place, Scale
+from orthopsis.core.drawing.answer import Place, PointLetter, Scale
 
 SIZE_MM = 2.5
 TICK_MM = 1.2
 GAP_MM = 0.7
+CLEAR_MM = 3.2
+"""How much room a letter takes beside its point."""
+AWAY = 0.85
+"""How far from its point the middle of a letter stands, as a share of its size."""
 WIDE = 0.6
 """How wide a figure of the shipped typeface is, as a share of its size."""
 
@@ -26,11 +31,14 @@ class ScaleText:
     low: float
 
 
-def scale_texts(scale: Scale, left: float, low: float, factor: float) -> Iterator[ScaleText]:
+def scale_texts(
+    scale: Scale, left: float, low: float, factor: float, clear_mm: float = 0.0
+) -> Iterator[ScaleText]:  # fmt: skip
     """Yield the texts of a scale in a picture of the sheet.
 
     Args:
         left, low: where the sheet's lower left corner lies on the page, mm; ``factor``: how much it is made smaller.
+        clear_mm: how much room is left beside the places for letters.
     """
     is_below = scale.side == "below"
     places = [((left + factor * m.at[0], low + factor * m.at[1]), m.text) for m in scale.marks]
@@ -42,13 +50,28 @@ def scale_texts(scale: Scale, left: float, low: float, factor: float) -> Iterato
         begin = (x if is_below else y) - room / 2
         row = next((i for i, end in enumerate(ends) if end + GAP_MM / 2 <= begin), len(ends))
         ends[row : row + 1] = [begin + room]
-        out = TICK_MM + row * (SIZE_MM if is_below else deepest)
+        out = TICK_MM + clear_mm + row * (SIZE_MM if is_below else deepest)
         if is_below:
             yield ScaleText(text, (x, y), (x, y - out), x - room / 2, y - out - SIZE_MM * 0.9)
         elif scale.side == "left":
             yield ScaleText(text, (x, y), (x - out, y), x - out - GAP_MM - _wide(text), y - SIZE_MM * 0.36)
         else:
             yield ScaleText(text, (x, y), (x + out, y), x + out + GAP_MM, y - SIZE_MM * 0.36)
+
+
+def letter_texts(letters: Sequence[PointLetter], left: float, low: float, factor: float) -> Iterator[ScaleText]:
+    """Yield the letters of a step's points, each on the outer side of its point; the line is a dot on the point.
+
+    Args:
+        left, low, factor: as ``scale_texts``.
+    """
+    places = [(left + factor * letter.at[0], low + factor * letter.at[1]) for letter in letters]
+    middle = [sum(axis) / len(places) for axis in zip(*places, strict=True)] if places else [0.0, 0.0]
+    for letter, (x, y) in zip(letters, places, strict=True):
+        way = (x - middle[0], y - middle[1])
+        away = AWAY * SIZE_MM / (math.hypot(*way) or 1.0)
+        at = (x + way[0] * away - _wide(letter.text) / 2, y + way[1] * away - SIZE_MM * 0.32)
+        yield ScaleText(letter.text, (x, y), (x, y), *at)
 
 
 def _wide(text: str) -> float:

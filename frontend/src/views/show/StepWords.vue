@@ -11,7 +11,7 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
       <p class="where">
         Step {{ number }} of {{ count }}<template v-if="step.thing"> · {{ step.thing }}</template>
       </p>
-      <p class="text">{{ step.beside_scales || step.text }}</p>
+      <p class="text">{{ step.text }}</p>
     </div>
     <div class="side">
       <p v-if="step.count">

@@ -153,12 +153,22 @@ class Scale(AnswerPart):
     marks: list[ScaleMark]
 
 
+class PointLetter(AnswerPart):
+    """A point of a step by its letter, and the two figures by which it is marked: across and up, or light lines."""
+
+    at: Place
+    text: str
+    across: str
+    up: str
+
+
 class Step(AnswerPart):
     """One step of the work (a fact, not a caption).
 
     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-    tells that a lesson may well end after it. ``short`` is the title without the thing's name. Where ``scales`` carry
-    the measures, ``beside_scales`` says the rest. ``after`` is what may be done once the step is done.
+    tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``scales`` and
+    ``letters`` are for its picture: measures, and the points that the words name by letters. ``after`` is what may be
+    done once the step is done.
     """
 
     key: str
@@ -171,7 +181,7 @@ class Step(AnswerPart):
     short: str
     text: str
     scales: list[Scale]
-    beside_scales: str
+    letters: list[PointLetter]
     tool: str
     rests_on: str
     count: int

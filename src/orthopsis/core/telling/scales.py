@@ -4,18 +4,27 @@ On a front that is drawn true these are the places across and up from where it i
 lines, counted from the nearest edge and from the foot.
 """
 
-from collections.abc import Iterable, Mapping
+from collections.abc import Iterable, Mapping, Sequence
 
-from orthopsis.core.construct.moves import Cross, Offset
+from orthopsis.core.construct.moves import Act, Cross, Divide, MeasureAlong, Offset, Shift
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.answer import Place, Scale, ScaleMark
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
+from orthopsis.core.telling.letters import MOST_IN_WORDS
 
 
-def scales(solved: Solved, breath: Breath) -> list[Scale]:
-    """Return the scales along what a step marks; none where it marks nothing of the kind."""
+def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
+    """Return the scales along what a step marks; none where it marks nothing of the kind, or words tell it all.
+
+    Args:
+        template: the words of the step, with the places for what they tell.
+    """
     acts = [move.act for move in breath.moves]
+    if "{ticks}" in template or "{length_marks}" in template:
+        return _ticked(solved, acts)
+    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}")):
+        return []
     crossings = [act for act in acts if isinstance(act, Cross) and act.counted is not None]
     if crossings:
         return _counted(solved, crossings)
@@ -36,6 +45,32 @@ def _measured(solved: Solved, marks: list[Offset]) -> list[Scale]:
         Scale(side="below", marks=[ScaleMark(at=(start.x + mm, foot), text=figure(mm)) for mm in across]),
         Scale(side="left", marks=[ScaleMark(at=(left, start.y + mm), text=figure(mm)) for mm in up]),
     ]
+
+
+def _ticked(solved: Solved, acts: Sequence[Act]) -> list[Scale]:
+    """Return the measures of ticks along an edge or a level line, where they are too many for words."""
+    texts = tick_texts(solved, acts)
+    if len(texts) <= MOST_IN_WORDS:
+        return []
+    at = [solved.board.points[name].xy for name in texts]
+    wide, tall = (max(axis) - min(axis) for axis in zip(*at, strict=True))
+    along = 0 if wide > tall else 1
+    marks = [ScaleMark(at=place, text=text) for place, text in zip(at, texts.values(), strict=True)]
+    return [Scale(side=("below", "left")[along], marks=sorted(marks, key=lambda mark: mark.at[along]))]
+
+
+def tick_texts(solved: Solved, acts: Sequence[Act]) -> dict[str, str]:
+    """Return what is read at each tick of a step: its measure in the class's units, or its share of the edge."""
+    texts = dict[str, str]()
+    for act in acts:
+        match act:
+            case MeasureAlong():
+                texts[act.makes] = solved.prepared.figure(act.length_mm)
+            case Shift():
+                texts[act.makes] = solved.prepared.figure(abs(act.across_mm))
+            case Divide():
+                texts[act.makes] = f"{act.share:.0%}"
+    return texts
 
 
 def _different(lengths: Iterable[float]) -> list[float]:

@@ -25,6 +25,14 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
+from orthopsis.core.telling.letters import (
+    MOST_IN_WORDS,
+    figures,
+    has_letters,
+    letter_words,
+    loops_of,
+    marks_of,
+)
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import SIDED_AIDS
@@ -109,17 +117,17 @@ def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stroke
 
 _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "thing": lambda solved, breath, acts: part_words(breath.part, breath.thing),
-    "ticks": lambda solved, breath, acts: listed(_ticks(solved, acts)),
+    "ticks": lambda solved, breath, acts: _ticks(solved, acts),
     "tick_start": lambda solved, breath, acts: _tick_start(solved, acts),
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
     "start": lambda solved, breath, acts: _start(solved, breath),
-    "offsets": lambda solved, breath, acts: _offsets(solved, acts),
-    "crossings": lambda solved, breath, acts: _crossings(acts),
+    "offsets": lambda solved, breath, acts: _corners(solved, acts),
+    "crossings": lambda solved, breath, acts: _corners(solved, acts),
     "rows": lambda solved, breath, acts: _rows(acts),
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
     "marks": lambda solved, breath, acts: _curve_marks(solved, acts),
-    "length_marks": lambda solved, breath, acts: listed([solved.prepared.length(mm) for mm in _laid_off(acts)]),
+    "length_marks": lambda solved, breath, acts: _length_marks(solved, acts),
     "level": lambda solved, breath, acts: _level(solved, acts),
     "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
 }
@@ -174,17 +182,28 @@ def _tick_start(solved: Solved, acts: Sequence[Act]) -> str:
     return "foot" if start.y < end.y else "top"
 
 
-def _ticks(solved: Solved, acts: Sequence[Act]) -> list[str]:
-    """Return where ticks are made along an edge: measured, or as parts of it."""
+def _ticks(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return where ticks are made along an edge: measured, or as parts of it; on the picture where they are many."""
     texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
-    return texts + [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
+    shares = [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
+    if len(texts) > MOST_IN_WORDS:
+        return f"at the {len(texts)} measures on the picture"
+    return f"the {len(shares)} shares on the picture" if len(shares) > MOST_IN_WORDS else listed(texts + shares)
 
 
-def _offsets(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return the corners that are measured from another place, across and up, in the class's units, loop by loop."""
-    marks = [act for act in acts if isinstance(act, Offset)]
-    texts = [f"{solved.prepared.figure(act.across_mm)} {solved.prepared.figure(act.up_mm)}" for act in marks]
-    return _by_loop(acts, list(zip((act.makes for act in marks), texts, strict=True)))
+def _corners(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return the corners that are marked, each by its two figures, loop by loop; by letters where they are many."""
+    if has_letters(acts):
+        return letter_words(acts)
+    marks = marks_of(acts)
+    loops = [[" ".join(figures(solved, marks[i])) for i in loop] for loop in loops_of(acts)]
+    return "; then on its own ".join("; ".join(loop) for loop in loops)
+
+
+def _length_marks(solved: Solved, acts: Sequence[Act]) -> str:
+    """Return the different lengths that are laid off on a level line; on the picture where they are many."""
+    lengths = [solved.prepared.length(mm) for mm in _laid_off(acts)]
+    return f"the {len(lengths)} measures on the picture" if len(lengths) > MOST_IN_WORDS else listed(lengths)
 
 
 def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
@@ -204,34 +223,17 @@ def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
                 continue
         found.setdefault(way, []).append(act.makes)
     counts = {way: strokes.count(names) for way, names in found.items()}
+    if len(counts) >= MOST_IN_WORDS:
+        return f"{counted(sum(counts.values()), 'line')}, as the picture shows"
     return listed([counted(count, f"{like} line".strip()) + on for (like, on), count in counts.items()])
 
 
 def _rows(acts: Sequence[Act]) -> str:
     """Return which light lines a diagonal cuts where places along are found: ``light lines 1 and 3``."""
     numbers = [str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]
+    if len(numbers) > MOST_IN_WORDS:
+        return "numbered light lines"
     return f"light {'line' if len(numbers) == 1 else 'lines'} {listed(numbers)}"
-
-
-def _crossings(acts: Sequence[Act]) -> str:
-    """Return at which light lines corners lie, counted from the nearest edge and from the foot, loop by loop."""
-    marks = [act for act in acts if isinstance(act, Cross) and act.counted is not None]
-    return _by_loop(acts, [(act.makes, "{} {}".format(*act.counted or ())) for act in marks])
-
-
-def _by_loop(acts: Sequence[Act], marks: Sequence[tuple[str, str]]) -> str:
-    """Return what is said of the corners of outlines, each outline on its own.
-
-    Args:
-        marks: the full name of each corner, and what is said of it, in order.
-    """
-    following = {act.start: act.end for act in acts if isinstance(act, Rule)}
-    loops: list[list[str]] = [[]]
-    for i, (makes, text) in enumerate(marks):
-        loops[-1].append(text)
-        if i + 1 < len(marks) and following.get(makes) != marks[i + 1][0]:
-            loops.append([])
-    return "; then on its own ".join("; ".join(loop) for loop in loops)
 
 
 def _profile_corner(solved: Solved, breath: Breath) -> str:
@@ -261,7 +263,7 @@ def _curve_marks(solved: Solved, acts: Sequence[Act]) -> str:
             level, upright = (max(abs(getattr(end, axis) - getattr(pole, axis)) for end in ends) for axis in "xy")
             found.append(f"{solved.prepared.length(level)} across and {solved.prepared.length(upright)} up or down")
     different = list(dict.fromkeys(found))
-    return f", {different[0]} from it" if len(different) == 1 else f", from it {listed(different)}, in this order"
+    return f", {different[0]} from it" if len(different) == 1 else ", as far from it as the picture shows"
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:

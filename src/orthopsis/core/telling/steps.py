@@ -11,6 +11,7 @@ from orthopsis.core.drawing.answer import Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
+from orthopsis.core.telling.letters import is_by_letters, lettered
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
@@ -112,16 +113,16 @@ def _built_step(
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
     words, phrases = solved.prepared.wording, STEPS[breath.name]
     title = _of_view(solved, breath, words.say(phrases.title, values))
-    shown = scales(solved, breath) if phrases.beside_scales else []
+    instruction = phrases.instruction(words)
     return Step(
         key=key,
         phase=breath.phase,
         thing=breath.thing,
         title=f"{values['thing']}: {title}" if breath.thing else title,
         short=f"{breath.part}: {title}" if breath.part else title,
-        text=words.say(phrases.instruction(words), values),
-        scales=shown,
-        beside_scales=words.say(phrases.beside_scales, values) if shown else "",
+        text=words.say(instruction, values),
+        scales=scales(solved, breath, instruction),
+        letters=lettered(solved, acts) if is_by_letters(instruction) else [],
         tool=phrases.tool,
         rests_on=rests,
         count=count,
@@ -189,7 +190,7 @@ def _plain(
         short=title,
         text=words.say(phrases.instruction(words), values),
         scales=[],
-        beside_scales="",
+        letters=[],
         tool=phrases.tool,
         rests_on="",
         count=count,

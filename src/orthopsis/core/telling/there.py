@@ -44,6 +44,5 @@ def _less(solved: Solved, step: Step, strokes: Strokes, left: Sequence[tuple[int
             "count": count,
             "minutes": max(0.5, step.minutes - saved),
             "text": step.text + said,
-            "beside_scales": step.beside_scales and step.beside_scales + said,
         }
     )

@@ -120,21 +120,20 @@ def _worded(told: Told, change: StepChange | None, can: list[StepAct]) -> Step:
     if change is not None:
         update["extra"] = change.extra
         if change.text and change.step == told.ref:
-            update |= {"text": change.text, "beside_scales": change.text if told.step.scales else ""}
+            update["text"] = change.text
     return told.step.model_copy(update=update)
 
 
 def _join(one: Step, two: Step) -> Step:
     tools = one.tool if two.tool in one.tool else f"{one.tool}, {two.tool}"
     title = two.short if one.thing == two.thing else two.title
-    has_scales = bool(one.scales or two.scales)
     return one.model_copy(
         update={
             "title": f"{one.title}; {title}",
             "short": f"{one.short}; {title}",
             "text": f"{one.text} {two.text}",
             "scales": [*one.scales, *two.scales],
-            "beside_scales": " ".join(step.beside_scales or step.text for step in (one, two)) if has_scales else "",
+            "letters": [*one.letters, *two.letters],
             "tool": tools,
             "count": one.count + two.count,
             "minutes": one.minutes + two.minutes,

@@ -78,7 +78,7 @@ CORNER: dict[str, StepPhrases] = {
         "nearest edge",
         (
             "Start {start}. Draw the nearest edge of {thing}, straight up, {height} tall.",
-            "Mark the foot of the nearest edge of {thing} {start}. Draw it [upright], {height} tall.",
+            "Mark the foot of the nearest edge of {thing}, {start}. Draw it [upright], {height} tall.",
             "Nearest edge of {thing}: foot {start}, {height} tall, [upright].",
         ),
         "Begin with the nearest edge: it is the tallest, and everything hangs on it.",
@@ -91,7 +91,7 @@ CORNER: dict[str, StepPhrases] = {
             "Make a mark {start}. Put the ruler on the [third point], turn it to the "
             "mark, and "
             "draw the nearest edge of {thing}: {depth} long.",
-            "Mark the nearest corner of {thing} {start}. Aim at the [third point] and draw "
+            "Mark the nearest corner of {thing}, {start}. Aim at the [third point] and draw "
             "the "
             "nearest edge, {depth} long.",
             "Nearest edge of {thing}: from a mark {start} toward the [third point], {depth} long.",
@@ -221,8 +221,6 @@ CORNER: dict[str, StepPhrases] = {
         "A diagonal carries a division from the upright to the line that goes away.",
         "Measuring the places on the page.",
         "ruler and set square",
-        "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the numbered light lines, draw "
-        "lines {upright}.",
     ),
     "front.on_side": StepPhrases(
         "the shape on its side, {rules}",
@@ -237,8 +235,6 @@ CORNER: dict[str, StepPhrases] = {
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",
         "ruler",
-        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
-        "{rules}.",
     ),
     "guides.profile_side": StepPhrases(
         "{lines} to the other point",

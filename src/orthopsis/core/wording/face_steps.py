@@ -22,7 +22,7 @@ FACE: dict[str, StepPhrases] = {
         "tick the {edge}",
         (
             "On the {edge} of {other} make small ticks: {ticks} from its {tick_start}.",
-            "Tick the {edge} of {other} {ticks} from its {tick_start}.",
+            "Tick the {edge} of {other}, {ticks} from its {tick_start}.",
             "Divide the {edge} of {other}: ticks {ticks} from its {tick_start}.",
         ),
         "Only an edge that does not go away is measured.",
@@ -209,8 +209,6 @@ FACE: dict[str, StepPhrases] = {
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",
         "ruler",
-        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
-        "{rules}.",
     ),
     "lettering.measured": StepPhrases(
         "the letter on the {face}, {rules}",
@@ -227,8 +225,6 @@ FACE: dict[str, StepPhrases] = {
         "What lies on a face that is drawn true is drawn true.",
         "Adding up measures: measure each corner from the same edge.",
         "ruler and set square",
-        "Mark the corners of {thing} on the {face} of {other} as the measures show, across and up. Draw the outline: "
-        "{rules}.",
     ),
     "face.light": StepPhrases(
         "{lines} on the {face}, light",

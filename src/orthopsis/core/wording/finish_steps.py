@@ -66,7 +66,7 @@ FINISH: dict[str, StepPhrases] = {
         (
             "Shade the sides. Sides that face the same way get the same [grey].",
             "Give each direction of face one tone, the same for all things; the light comes from the {light}.",
-            "Tone by direction of face, steps 0 to 3, light from the {light}: fronts 1, tops 0, the far side 3.",
+            "Tone by direction of face, light from the {light}: tops stay white, fronts light, the far side darkest.",
         ),
         "One tone for each direction of face.",
         "Two things with the shadow on different sides.",

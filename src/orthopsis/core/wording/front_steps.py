@@ -7,7 +7,7 @@ FRONT: dict[str, StepPhrases] = {
         "front face",
         (
             "Start {start}. Draw the front of {thing}: {width} wide, {height} tall.",
-            "Mark the lower left corner of {thing} {start}. Draw its front, {width} "
+            "Mark the lower left corner of {thing}, {start}. Draw its front, {width} "
             "wide and {height} tall, square with the paper.",
             "Draw the front face of {thing} true: lower left corner {start}, {width} by "
             "{height}, sides parallel to the paper's edges.",
@@ -114,7 +114,7 @@ FRONT: dict[str, StepPhrases] = {
         (
             "Start {start}. From there measure out the corners of {thing}, across and up: {offsets}. Draw it with the "
             "ruler.",
-            "Mark the lower left of {thing} {start}. From there measure its corners, across and up: {offsets}. "
+            "Mark the lower left of {thing}, {start}. From there measure its corners, across and up: {offsets}. "
             "Draw the front: {rules}.",
             "Draw the front of {thing} true, its lower left {start}, its corners across and up from there: {offsets}; "
             "{rules}.",
@@ -122,8 +122,6 @@ FRONT: dict[str, StepPhrases] = {
         "The front is drawn as it is; strokes of one shape are equally thick.",
         "Adding up measures: measure each corner from the same edge.",
         "ruler and set square",
-        "Start {start}. Mark the corners of {thing} as the measures beside it show, across and up. Draw the front: "
-        "{rules}.",
     ),
     "guides.profile": StepPhrases(
         "{lines} to the point",

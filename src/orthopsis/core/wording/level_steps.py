@@ -16,8 +16,6 @@ LEVEL: dict[str, StepPhrases] = {
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",
         "ruler",
-        "The light lines are numbered here. Mark the corners of {thing} where they cross, and draw its outline: "
-        "{rules}.",
     ),
     "guides.profile_level": StepPhrases(
         "{lines} to the third point",

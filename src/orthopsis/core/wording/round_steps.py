@@ -16,8 +16,6 @@ ROUND: dict[str, StepPhrases] = {
         "A round shape starts from its block form; the curve touches the edges at the marks.",
         "Cutting the corner straight, or bulging beyond the edges.",
         "pencil, free hand",
-        "Mark on both edges of each round corner where its curve begins and ends, as the measures show. Draw the "
-        "curves by hand, {curves}.",
     ),
     "back.rounded": StepPhrases(
         "round the corners at the back",

@@ -82,7 +82,5 @@ ROW: dict[str, StepPhrases] = {
         "Farther back the same letter is smaller; it is drawn true all the same.",
         "Adding up measures: measure each corner from the same edge.",
         "ruler and set square",
-        "Mark the corners of {thing} from the lower left of its place as the measures show, across and up. Draw the "
-        "front: {rules}.",
     ),
 }

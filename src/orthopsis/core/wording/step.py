@@ -9,7 +9,7 @@ from orthopsis.core.wording.vocabulary import LEVELS, Wording
 class StepPhrases:
     """Title, one instruction for each reading level, the rule, the slip to watch for, and the tool.
 
-    The title does not name the thing. ``beside_scales`` is the instruction where the picture carries the measures.
+    The title does not name the thing.
     """
 
     title: str
@@ -17,7 +17,6 @@ class StepPhrases:
     rule: str
     slip: str
     tool: str
-    beside_scales: str = ""
 
     def instruction(self, wording: Wording) -> str:
         """Return the template for the class's reading level."""

@@ -1,0 +1,75 @@
+"""Which points of a step get a letter in its picture, because their measures are too many for words?
+
+At most four values stand in a sentence; where there are more, the picture carries them, and the words name the points
+by letters, in the order in which they are joined.
+"""
+
+from collections.abc import Sequence
+from string import ascii_lowercase, ascii_uppercase
+
+from orthopsis.core.construct.moves import Act, Cross, Offset, Rule
+from orthopsis.core.drawing.answer import PointLetter
+from orthopsis.core.drawing.solved import Solved
+
+MOST_IN_WORDS = 4
+"""So many values stand in a sentence at most: more are not remembered on the way to the paper (no source)."""
+_LETTERS = (*ascii_lowercase, *ascii_uppercase)
+"""A step marks fewer corners than there are letters."""
+
+Mark = Offset | Cross
+"""An act that marks a corner by two figures: measured across and up, or counted along and up."""
+
+
+def marks_of(acts: Sequence[Act]) -> list[Mark]:
+    """Return the acts of a step that mark corners by two figures each: measured ones, or else counted ones."""
+    measured: list[Mark] = [act for act in acts if isinstance(act, Offset)]
+    return measured or [act for act in acts if isinstance(act, Cross) and act.counted is not None]
+
+
+def is_by_letters(template: str) -> bool:
+    """Tell whether words name corners one by one."""
+    return "{offsets}" in template or "{crossings}" in template
+
+
+def has_letters(acts: Sequence[Act]) -> bool:
+    """Tell whether a step marks more corners than words can tell."""
+    return 2 * len(marks_of(acts)) > MOST_IN_WORDS
+
+
+def figures(solved: Solved, mark: Mark) -> tuple[str, str]:
+    """Return the two figures of a mark in the class's units, across and up, or which light lines cross there."""
+    if isinstance(mark, Offset):
+        return solved.prepared.figure(mark.across_mm), solved.prepared.figure(mark.up_mm)
+    along, up = mark.counted or (0, 0)
+    return str(along), str(up)
+
+
+def lettered(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
+    """Return the points of a step with their letters; none where words can tell them."""
+    if not has_letters(acts):
+        return []
+    result = []
+    for letter, mark in zip(_LETTERS, marks_of(acts), strict=False):
+        across, up = figures(solved, mark)
+        result.append(PointLetter(at=solved.board.points[mark.makes].xy, text=letter, across=across, up=up))
+    return result
+
+
+def loops_of(acts: Sequence[Act]) -> list[list[int]]:
+    """Return the numbers of a step's marks, those together that are joined to one outline."""
+    marks, following = marks_of(acts), {act.start: act.end for act in acts if isinstance(act, Rule)}
+    loops: list[list[int]] = [[]]
+    for i, mark in enumerate(marks):
+        loops[-1].append(i)
+        if i + 1 < len(marks) and following.get(mark.makes) != marks[i + 1].makes:
+            loops.append([])
+    return loops
+
+
+def letter_words(acts: Sequence[Act]) -> str:
+    """Return by which letters the words name a step's points: ``a to d, then on its own e to h, on the picture``."""
+    spans = [(_LETTERS[loop[0]], _LETTERS[loop[-1]]) for loop in loops_of(acts) if loop]
+    said = [first if first == last else f"{first} to {last}" for first, last in spans]
+    if len(said) == 1:
+        return f"{said[0]} on the picture"
+    return f"{', then on its own '.join(said)}, on the picture"

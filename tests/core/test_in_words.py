@@ -1,0 +1,78 @@
+"""At most four values stand in a sentence; more are on the picture, at points that the words name by letters."""
+
+import re
+from typing import Any
+
+import pytest
+from hypothesis import HealthCheck, given, settings
+from test_completeness import ANY
+
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.answer import Drawing
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.telling.letters import MOST_IN_WORDS
+from orthopsis.core.wording.vocabulary import LEVELS
+
+FIGURE = re.compile(r"\d+(?:[.,]\d+)?(?: \d+/\d+)?")
+
+
+def crowded(drawing: Drawing) -> list[str]:
+    """The sentences with more figures than can be kept in mind on the way to the paper."""
+    names = sorted((sentence.title for sentence in drawing.sentences if sentence.title), key=len, reverse=True)
+    found = []
+    for text in (step.text for step in drawing.steps):
+        bare = text
+        for name in names:  # a name may have a number, which is no measure
+            bare = bare.replace(name, "it")
+        found += [text] if len(FIGURE.findall(bare)) > MOST_IN_WORDS else []
+    return found
+
+
+@pytest.mark.parametrize("level", LEVELS)
+@pytest.mark.parametrize("vocabulary", ["eye_level", "horizon"])
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_no_sentence_of_a_ready_exercise_has_more_than_four_figures(
+    ready: dict[str, Any], vocabulary: str, level: str
+) -> None:
+    drawing = draw(read_exercise({**ready, "wording": {"vocabulary": vocabulary, "level": level}}))
+    assert crowded(drawing) == []
+
+
+@settings(max_examples=60, suppress_health_check=[HealthCheck.too_slow, HealthCheck.filter_too_much])
+@given(ANY)
+def test_no_sentence_of_any_exercise_has_more_than_four_figures(exercise: Exercise) -> None:
+    assert crowded(draw(exercise)) == []
+
+
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_each_letter_is_one_corner_whose_figures_are_on_the_picture(ready: dict[str, Any]) -> None:
+    for step in draw(read_exercise(ready)).steps:
+        names = [letter.text for letter in step.letters]
+        assert len(set(names)) == len(names)
+        if names:
+            assert f"{names[0]} to " in step.text
+            shown = {mark.text for scale in step.scales for mark in scale.marks}
+            assert {figure for letter in step.letters for figure in (letter.across, letter.up)} <= shown | {"0"}
+
+
+def test_letters_run_round_the_outline_and_each_hole_has_a_run_of_its_own() -> None:
+    ready = next(one for one in READY if one["title"] == "KNOT in block letters, one point")
+    drawing = draw(read_exercise(ready))
+    step = next(step for step in drawing.steps if step.title.startswith("O of Knot: the front"))
+    assert "a to d, then on its own e to h, on the picture" in step.text
+    drawn = {frozenset((line.start, line.end)) for line in drawing.lines if line.id in step.draws}
+    at = {letter.text: letter.at for letter in step.letters}
+    for loop in ("abcd", "efgh"):
+        for one, other in zip(loop, loop[1:] + loop[0], strict=True):
+            assert frozenset((at[one], at[other])) in drawn, f"{one}{other}"
+
+
+def test_few_figures_stay_in_the_words_and_ticks_that_are_many_go_to_the_picture() -> None:
+    ready = next(one for one in READY if one["title"] == "A net loft with windows, door and roof, two points")
+    ticks = [step for step in draw(read_exercise(ready)).steps if step.title.endswith("tick the nearest edge")]
+    many, few = ticks[0], ticks[1]
+    assert "at the 10 measures on the picture" in many.text
+    assert [len(scale.marks) for scale in many.scales] == [10]
+    assert few.scales == []
+    assert len(FIGURE.findall(few.text)) == 3
