@@ -86,6 +86,22 @@ describe('printing', () => {
     expect(view.find('.preview img').attributes('src')).toBe('/api/exercises/4/print/steps.png?per_page=2')
   })
 
+  it('asks for how many students a lesson is, remembers it, and needs no test line', async () => {
+    await open()
+    await choose('lesson')
+    expect([address().pathname, address().search]).toEqual(['/api/exercises/4/print/lesson.pdf', '?copies=24'])
+    expect(says()).toContain('As many pages as the steps take on A4 paper.')
+    expect(says()).not.toContain('Print at 100 %')
+    expect(says()).toContain('Students')
+    expect(says()).not.toContain('Copies')
+    view.unmount()
+    localStorage.setItem('print-lesson-students', '17')
+    await open('mm', 9, true, '/print/4?class=2')
+    await choose('lesson')
+    expect(address().search).toBe('?class_id=2')
+    expect(view.find('.preview img').exists(), 'one page for all, whoever has a sheet of their own').toBe(true)
+  })
+
   it('offers everything for each student only where each has a sheet of their own', async () => {
     await open()
     expect(view.find('input[value=whole]').exists()).toBe(false)

@@ -240,3 +240,24 @@ def test_each_student_of_a_class_has_a_sheet_with_the_own_name(teacher: TestClie
     assert any("Oystercatcher 14" in page for page in pages)
     one = teacher.get(f"/api/exercises/{number}/print/answer.pdf?class_id={terns}&student_id={own['students'][1]}")
     assert len(pypdf.PdfReader(io.BytesIO(one.content)).pages) == 1
+
+
+def test_a_lesson_sheet_is_for_a_class_or_for_so_many(teacher: TestClient, crates: Exercise) -> None:
+    number = added(teacher, crates)
+    terns = teacher.post("/api/classes", json={"name": "Terns"}).json()["id"]
+    teacher.post(f"/api/classes/{terns}/students", json={"text": "\n".join(f"Tern {i}" for i in range(1, 13))})
+
+    def text(query: str) -> str:
+        answer = teacher.get(f"/api/exercises/{number}/print/lesson.pdf?{query}")
+        assert answer.status_code == 200
+        return " ".join(page.extract_text() for page in pypdf.PdfReader(io.BytesIO(answer.content)).pages)
+
+    for_class, for_many = text(f"class_id={terns}"), text("copies=30")
+    assert "Terns" in for_class
+    assert "12 set squares" in for_class
+    assert "30 set squares" in for_many
+    assert "for 30" in for_many
+    assert teacher.get(f"/api/exercises/{number}/print/lesson.png?copies=30").headers["content-type"] == "image/png"
+    empty = teacher.post("/api/classes", json={"name": "Nobody"}).json()["id"]
+    refused = teacher.get(f"/api/exercises/{number}/print/lesson.pdf?class_id={empty}")
+    assert (refused.status_code, refused.json()["code"]) == (409, "empty_class")

@@ -451,6 +451,7 @@ export interface paths {
          * Print Pdf
          * @description Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
          *
+         *     ``lesson`` is the page for who gives it, for a class or for as many students as there are copies.
          *     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
          */
         get: operations["print_pdf_api_exercises__exercise_id__print__kind__pdf_get"];
@@ -5297,7 +5298,7 @@ export interface operations {
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay" | "whole";
+                kind: "starter" | "steps" | "answer" | "overlay" | "whole" | "lesson";
             };
             cookie?: {
                 orthopsis_session?: string | null;
@@ -5391,11 +5392,12 @@ export interface operations {
             query?: {
                 class_id?: number | null;
                 per_page?: number;
+                copies?: number;
             };
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay" | "whole";
+                kind: "starter" | "steps" | "answer" | "overlay" | "whole" | "lesson";
             };
             cookie?: {
                 orthopsis_session?: string | null;

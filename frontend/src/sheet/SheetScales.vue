@@ -10,7 +10,9 @@ import { placedTexts } from './scales'
 const props = withDefaults(defineProps<{ scales: Scale[]; size?: number; clear?: number }>(), { size: 17, clear: 0 })
 const { at, mmPerPx } = useSheet()
 
-const texts = computed(() => props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size, props.clear)))
+const texts = computed(() =>
+  props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size, props.clear)),
+)
 </script>
 
 <template>

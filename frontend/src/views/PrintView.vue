@@ -13,13 +13,14 @@ import { useLoad } from '@/shell/useLoad'
 
 import OwnSheets from './print/OwnSheets.vue'
 
-type Kind = 'starter' | 'steps' | 'answer' | 'overlay' | 'whole'
+type Kind = 'starter' | 'steps' | 'answer' | 'overlay' | 'whole' | 'lesson'
 
 const props = defineProps<{ id: string }>()
 const route = useRoute()
 const kind = ref<Kind>('starter')
 const perPage = useLocalStorage('print-steps-a-page', 4)
 const copies = ref(1)
+const students = useLocalStorage('print-lesson-students', 24)
 const whose = ref(Number(route.query.class) || 0)
 
 const { data, failure } = useLoad(async () => {
@@ -36,6 +37,11 @@ const KINDS: { kind: Kind; title: string; text: string }[] = [
   { kind: 'steps', title: 'Step sheets', text: 'The steps as pictures with words, for the wall or the desk.' },
   { kind: 'answer', title: 'Answer', text: 'The finished sheet, dark lines and tone.' },
   { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film or tracing paper over a student’s sheet.' },
+  {
+    kind: 'lesson',
+    title: 'Lesson sheet',
+    text: 'What to lay out, the usual care, the steps in time: also for who stands in.',
+  },
 ]
 const WHOLE = {
   kind: 'whole' as const,
@@ -43,11 +49,15 @@ const WHOLE = {
   text: 'Starter, steps and answer with the own name, one student after the other.',
 }
 const kinds = computed(() => (data.value?.isPersonal ? [WHOLE, ...KINDS] : KINDS))
-const isOwn = computed(() => Boolean(data.value?.isPersonal && whose.value))
+const isLesson = computed(() => kind.value === 'lesson')
+const isOwn = computed(() => Boolean(data.value?.isPersonal && whose.value && !isLesson.value))
 
 const classOptions = computed(() => [
-  { label: 'for anybody', value: 0 },
-  ...(data.value?.classes ?? []).map((c) => ({ label: `one each for ${c.name} (${c.students})`, value: c.id })),
+  { label: isLesson.value ? 'for any class' : 'for anybody', value: 0 },
+  ...(data.value?.classes ?? []).map((c) => ({
+    label: `${isLesson.value ? 'for' : 'one each for'} ${c.name} (${c.students})`,
+    value: c.id,
+  })),
 ])
 /** Steps of each student's own sheet, once all are drawn: until then their number is not known. */
 const ownSteps = ref<number[]>([])
@@ -63,7 +73,7 @@ const paper = computed(() => {
   const sheet = data.value?.drawing.sheet
   if (!sheet) return ''
   const handout = sheet.units === 'in' ? 'letter paper' : 'A4 paper'
-  if (kind.value === 'steps') return handout
+  if (kind.value === 'steps' || isLesson.value) return handout
   const inches = (mm: number): string => String(Math.round((mm / 25.4) * 100) / 100)
   const own =
     sheet.units === 'in'
@@ -77,7 +87,7 @@ function addressFor(student = 0): string {
   const query = new URLSearchParams()
   if (hasSteps.value) query.set('per_page', String(perPage.value))
   if (whose.value && (!hasSteps.value || isOwn.value)) query.set('class_id', String(whose.value))
-  else if (!hasSteps.value) query.set('copies', String(copies.value))
+  else if (!hasSteps.value) query.set('copies', String(isLesson.value ? students.value : copies.value))
   if (student) query.set('student_id', String(student))
   return `/api/exercises/${props.id}/print/${kind.value}.pdf?${query}`
 }
@@ -108,18 +118,23 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
               <NumberField v-model="perPage" label="Steps on each page" :min="1" :max="8" />
             </template>
             <template v-if="!hasSteps || data.isPersonal">
-              <span>Sheets</span>
+              <span>{{ isLesson ? 'Class' : 'Sheets' }}</span>
               <NSelect v-model:value="whose" :options="classOptions" aria-label="Sheets for whom" />
-              <template v-if="!whose && !hasSteps">
+              <template v-if="!whose && isLesson">
+                <span>Students</span>
+                <NumberField v-model="students" label="Students" :min="1" :max="40" />
+              </template>
+              <template v-else-if="!whose && !hasSteps">
                 <span>Copies</span>
                 <NumberField v-model="copies" label="Copies" :min="1" :max="40" />
               </template>
             </template>
           </div>
           <p>
-            <template v-if="pages">{{ pages }} {{ pages === 1 ? 'page' : 'pages' }}</template
+            <template v-if="isLesson">As many pages as the steps take</template
+            ><template v-else-if="pages">{{ pages }} {{ pages === 1 ? 'page' : 'pages' }}</template
             ><template v-else>As many pages as the sheets take</template> on {{ paper }}.
-            <template v-if="kind !== 'steps'"
+            <template v-if="kind !== 'steps' && !isLesson"
               >Print at 100 %, not “fit to page”: the line at the bottom must measure 10 cm.</template
             >
           </p>

@@ -9,8 +9,10 @@ from sqlalchemy.orm import Session
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.editing.personal import is_personal
+from orthopsis.core.exercise.lesson_sheet import lesson_sheet
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
+from orthopsis.paperwork.lesson import add_lesson
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.sheets import Copy, SheetKind, add_sheets, add_steps
@@ -18,8 +20,18 @@ from orthopsis.store import classes
 from orthopsis.store.errors import Refused
 from orthopsis.store.models import ExerciseRow, SchoolClass, Student
 
-PrintName = Literal["starter", "steps", "answer", "overlay", "whole"]
+PrintName = Literal["starter", "steps", "answer", "overlay", "whole", "lesson"]
 _PAGE: dict[SheetKind, int] = {"starter": 1, "answer": 2, "overlay": 3}
+
+
+_KINDS: dict[PrintName, tuple[SheetKind | Literal["steps"], ...]] = {
+    "starter": ("starter",),
+    "steps": ("steps",),
+    "answer": ("answer",),
+    "overlay": ("overlay",),
+    "whole": ("starter", "steps", "answer"),
+}
+"""What is printed together."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -41,11 +53,25 @@ def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, 
         GeometryError: the exercise cannot be drawn.
     """
     pages = Pages(row.title)
+    if order.kind == "lesson":
+        _add_lesson(pages, db, owner_id, row, order)
+        return pages.bytes()
     for drawing, title, students in _sheets(db, owner_id, row, order):
         _add(pages, drawing, title, students, row.code, order)
         if only_first:
             break
     return pages.bytes()
+
+
+def _add_lesson(pages: Pages, db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder) -> None:
+    """Add what a lesson takes: for a class, or for as many as there are copies."""
+    exercise, students, whose = read_exercise(row.document), order.copies, ""
+    if order.class_id is not None:
+        school_class = classes.get_class(db, owner_id, order.class_id)
+        students, whose = len(_students(db, school_class, None)), school_class.name
+    drawing = draw(exercise)
+    sheet = lesson_sheet(exercise, drawing, students)
+    add_lesson(pages, row.title, whose or f"for {students}", sheet, drawing.sheet.units)
 
 
 def _sheets(
@@ -90,10 +116,7 @@ def _add(
     code: str,
     order: PrintOrder,
 ) -> None:
-    kinds: list[SheetKind | Literal["steps"]] = (
-        ["starter", "steps", "answer"] if order.kind == "whole" else [order.kind]
-    )
-    for kind in kinds:
+    for kind in _KINDS[order.kind]:
         if kind == "steps":
             add_steps(pages, drawing, title, order.per_page)
             continue

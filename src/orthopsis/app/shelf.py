@@ -226,6 +226,7 @@ def print_pdf(
 ) -> Response:
     """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
 
+    ``lesson`` is the page for who gives it, for a class or for as many students as there are copies.
     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
     """
     row = exercises.get_exercise(db, teacher.id, exercise_id)
@@ -242,10 +243,11 @@ def print_preview(
     teacher: Me,
     class_id: int | None = None,
     per_page: PerPage = 4,
+    copies: CopyCount = 1,
 ) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, per_page, 1), only_first=True)
+    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, per_page, copies), only_first=True)
     png = request.app.state.files.do(png_of_pdf, pdf, PREVIEW_DPI)
     return Response(png, media_type="image/png", headers={"Cache-Control": "no-store"})
 

@@ -48,10 +48,15 @@ def add_sheets(pages: Pages, drawing: Drawing, kind: SheetKind, title: str, copi
         pages.end()
 
 
+def handout_mm(units: str) -> tuple[float, float]:
+    """Return width and height of the paper for what is read and not drawn on: A4, or letter in inch classes."""
+    return _HANDOUT_MM.get(units, _A4)
+
+
 def add_steps(pages: Pages, drawing: Drawing, title: str, per_page: int) -> None:
     """Add step sheets to a PDF."""
     per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
-    size = _HANDOUT_MM.get(drawing.sheet.units, _A4)
+    size = handout_mm(drawing.sheet.units)
     columns = 1 if per_page <= 3 else 2
     lying = per_page == 1 and drawing.sheet.width_mm > drawing.sheet.height_mm
     width, height = (size[1], size[0]) if lying else size

@@ -9,6 +9,7 @@ from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import set_at
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.lesson.materials import RULERS_MM, ruler_for
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared, prepare
@@ -22,8 +23,6 @@ from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks,
 from orthopsis.core.view.stance import stance_of
 from orthopsis.core.wording.vocabulary import listed
 
-RULERS_MM = (300.0, 500.0, 1000.0)
-"""Lengths of rulers in a classroom (common practice, no source)."""
 TICKS_MM = 20.0
 MOST_ROUNDS = 6
 ROOM_FOR_THIRD = 1.15
@@ -112,7 +111,7 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
     if not strips or not drawn:
         return
     farthest = max(distance(p, goal) for p in drawn for goal in (aim.at for aim in aims))
-    ruler = next((r for r in RULERS_MM if r >= farthest), RULERS_MM[-1])
+    ruler = ruler_for(farthest)
     longest = max(strips, key=lambda strip: strip.length_mm)
     farthest_out = _beyond(longest, aims)
     other, at, size = _across_from(longest, farthest_out.at, sheet)

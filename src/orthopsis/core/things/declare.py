@@ -43,6 +43,7 @@ class ThingKind:
         can_lie_on: whether it can lie on a face like this.
         bears: whether other things can lie on it although it hangs itself.
         may_be_hidden: whether it can lie on a face that is not drawn because it is hidden.
+        is_building: whether it shows a part of something that codes and licensed people decide on in truth.
         lies_says: what its sentence says before the face.
         adding: what is said of adding one, where that is not ``a`` and its title.
     """
@@ -56,6 +57,7 @@ class ThingKind:
     can_lie_on: Callable[[Panel], bool] = _any_face
     bears: bool = False
     may_be_hidden: bool = False
+    is_building: bool = False
     lies_says: str = " It lies on "
     adding: str = ""
 

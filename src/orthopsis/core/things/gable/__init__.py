@@ -31,5 +31,6 @@ GABLE_ROOF = ThingKind(
     hangs="on_face",
     can_lie_on=_is_gable_wall,
     bears=True,
+    is_building=True,
     lies_says=" Its gable stands on ",
 )
