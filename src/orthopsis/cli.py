@@ -16,7 +16,7 @@ from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.errors import GeometryError, UnreadableExercise
 from orthopsis.core.scene.prepared import sheet_of
 
-FORMS = ("json", "svg", "pdf", "png", "dxf", "obj")
+FORMS = ("json", "svg", "pdf", "png", "dxf", "obj", "html")
 
 
 class Unusable(Exception):

@@ -5492,7 +5492,7 @@ export interface operations {
             header?: never;
             path: {
                 exercise_id: number;
-                form: "json" | "svg" | "pdf" | "png" | "dxf" | "obj" | "exercise";
+                form: "json" | "svg" | "pdf" | "png" | "dxf" | "obj" | "html" | "exercise";
             };
             cookie?: {
                 orthopsis_session?: string | null;

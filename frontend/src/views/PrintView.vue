@@ -48,6 +48,7 @@ const WHOLE = {
   title: 'Everything for each student',
   text: 'Starter, steps and answer with the own name, one student after the other.',
 }
+const FILES: Record<string, string> = { html: 'steps to take home (HTML)', exercise: 'exercise (JSON)' }
 const kinds = computed(() => (data.value?.isPersonal ? [WHOLE, ...KINDS] : KINDS))
 const isLesson = computed(() => kind.value === 'lesson')
 const isOwn = computed(() => Boolean(data.value?.isPersonal && whose.value && !isLesson.value))
@@ -144,10 +145,10 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
           <p class="files quiet">
             As a file:
             <a
-              v-for="form in ['svg', 'png', 'dxf', 'obj', 'exercise']"
+              v-for="form in ['html', 'svg', 'png', 'dxf', 'obj', 'exercise']"
               :key="form"
               :href="`/api/exercises/${id}/file.${form}`"
-              >{{ form === 'exercise' ? 'exercise (JSON)' : form.toUpperCase() }}</a
+              >{{ FILES[form] ?? form.toUpperCase() }}</a
             >
           </p>
         </div>

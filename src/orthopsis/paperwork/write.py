@@ -9,10 +9,11 @@ from orthopsis.paperwork.obj import obj_bytes
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.raster import png_of_pdf
 from orthopsis.paperwork.svg import svg_bytes
+from orthopsis.paperwork.take_home import take_home_html
 
 MEDIA_TYPES = {
     "json": "application/json", "svg": "image/svg+xml", "pdf": "application/pdf", "png": "image/png",
-    "dxf": "image/vnd.dxf", "obj": "model/obj",
+    "dxf": "image/vnd.dxf", "obj": "model/obj", "html": "text/html; charset=utf-8",
 }  # fmt: skip
 
 
@@ -29,6 +30,7 @@ def write_drawing(exercise: Exercise, form: str) -> bytes:
         "png": lambda e: png_of_pdf(_pdf(e)),
         "dxf": _dxf,
         "obj": obj_bytes,
+        "html": lambda e: take_home_html(draw(e), e.title),
     }
     return writers[form](exercise)
 
