@@ -8,7 +8,8 @@ from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.sheets import Copy, add_sheets, add_steps, sheet_pdf
+from orthopsis.paperwork.sheets import Copy, add_sheets, sheet_pdf
+from orthopsis.paperwork.step_sheets import add_steps
 from report import report, times_ms
 
 NAME_SHEET = {

@@ -20,7 +20,7 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.wording.vocabulary import listed
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.sheets import add_steps
+from orthopsis.paperwork.step_sheets import add_steps
 
 NEAR_MM = 0.05
 THERE = re.compile(

@@ -17,7 +17,8 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.sheets import Copy, add_steps, sheet_pdf
+from orthopsis.paperwork.sheets import Copy, sheet_pdf
+from orthopsis.paperwork.step_sheets import add_steps
 from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.paperwork.write import write_drawing
 

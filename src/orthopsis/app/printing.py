@@ -15,7 +15,8 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.lesson import add_lesson
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.sheets import Copy, SheetKind, add_sheets, add_steps
+from orthopsis.paperwork.sheets import Copy, SheetKind, add_sheets
+from orthopsis.paperwork.step_sheets import add_steps
 from orthopsis.store import classes
 from orthopsis.store.errors import Refused
 from orthopsis.store.models import ExerciseRow, SchoolClass, Student

@@ -4,7 +4,7 @@ from collections.abc import Sequence
 
 from orthopsis.core.exercise.lesson_sheet import LessonSheet, LessonStep
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
-from orthopsis.paperwork.sheets import handout_mm
+from orthopsis.paperwork.step_sheets import handout_mm
 
 _MARGIN = 15.0
 _SIZE, _SMALL, _GAP = 3.9, 3.4, 3.0

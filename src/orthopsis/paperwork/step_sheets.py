@@ -1,0 +1,166 @@
+"""Step sheets: the steps as pictures with words, one to eight on a page of the school's ordinary paper.
+
+The page lies or stands, and has as many columns, as makes the pictures largest. All pictures of an exercise have one
+scale; what is empty at the top of the sheet is left out of them.
+"""
+
+from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
+
+from reportlab.lib.utils import simpleSplit
+
+from orthopsis.core.drawing.answer import Drawing, Step
+from orthopsis.paperwork.art import step_art
+from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
+from orthopsis.paperwork.step_scales import CLEAR_MM, SIZE_MM, letter_texts, scale_texts
+
+MOST_STEPS_A_PAGE = 8
+_HANDOUT_MM = {"in": (215.9, 279.4)}
+_A4 = (210.0, 297.0)
+_MARGIN, _GAP, _HEAD = 12.0, 7.0, 8.0
+_TYPE_MM, _SMALL_TYPE_MM = 3.9, 3.4
+"""Type of 11 points; smaller where more than four steps stand on a page."""
+_MOST_AT_FULL_SIZE = 4
+_OVER_MM = 12.0
+"""So much of the sheet is shown over the highest thing that is drawn on it."""
+_PENS = 0.7
+"""Of their width on the sheet itself the pens of step pictures have this share, however small those are (no source)."""
+
+
+@dataclass(frozen=True, slots=True)
+class Layout:
+    """How the steps stand on a page, mm.
+
+    Attributes:
+        width, height: of the page.
+        columns, rows: of steps.
+        scale: of the pictures.
+        shown_mm: how much of the sheet's height they show.
+        type_mm: size of the type.
+    """
+
+    width: float
+    height: float
+    columns: int
+    rows: int
+    scale: float
+    shown_mm: float
+    type_mm: float
+
+    @property
+    def cell(self) -> tuple[float, float]:
+        """Width and height of the room of a step."""
+        wide = (self.width - 2 * _MARGIN - _GAP * (self.columns - 1)) / self.columns
+        tall = (self.height - 2 * _MARGIN - _HEAD - _GAP * (self.rows - 1)) / self.rows
+        return wide, tall
+
+    @property
+    def places(self) -> Iterator[tuple[float, float]]:
+        """Where the steps stand, left and top, row by row."""
+        wide, tall = self.cell
+        for row in range(self.rows):
+            for column in range(self.columns):
+                yield _MARGIN + column * (wide + _GAP), self.height - _MARGIN - _HEAD - row * (tall + _GAP)
+
+
+def handout_mm(units: str) -> tuple[float, float]:
+    """Return width and height of the paper for what is read and not drawn on: A4, or letter in inch classes."""
+    return _HANDOUT_MM.get(units, _A4)
+
+
+def layout_of(drawing: Drawing, per_page: int) -> Layout:
+    """Return how steps stand on a page so that their pictures are largest and their words have room."""
+    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
+    short, long = handout_mm(drawing.sheet.units)
+    shown, size = _shown_mm(drawing), _TYPE_MM if per_page <= _MOST_AT_FULL_SIZE else _SMALL_TYPE_MM
+    found = []
+    for width, height in ((short, long), (long, short)):
+        for columns in range(1, per_page + 1):
+            rows = -(-per_page // columns)
+            wide, tall = Layout(width, height, columns, rows, 1.0, shown, size).cell
+            room = tall - max(_words_mm(step, size, wide) for step in drawing.steps)
+            scale = min(wide / drawing.sheet.width_mm, room / shown)
+            found.append(Layout(width, height, columns, rows, scale, shown, size))
+    return max(found, key=lambda layout: layout.scale)
+
+
+def _shown_mm(drawing: Drawing) -> float:
+    """Return up to where on the sheet something is drawn, with some room over it."""
+    sheet = drawing.sheet
+    highest = max((y for line in drawing.lines for _, y in (line.start, line.end)), default=sheet.height_mm)
+    return min(sheet.height_mm, highest + _OVER_MM)
+
+
+def _words(step: Step, size: float) -> list[tuple[str, str, float]]:
+    """Return the paragraphs under a picture: text, font, size."""
+    return [
+        (step.title, BOLD, size),
+        (f"{step.text} {step.after}".strip(), REGULAR, size),
+        (f"Watch for: {step.slip}", REGULAR, size * 0.9),
+    ]
+
+
+def _words_mm(step: Step, size: float, wide: float) -> float:
+    """Return how tall the words of a step are."""
+    rows = ((len(simpleSplit(f"00  {text}", font, mm, wide)), mm) for text, font, mm in _words(step, size))
+    return sum(count * mm * 1.4 for count, mm in rows) + 2.0
+
+
+def add_steps(pages: Pages, drawing: Drawing, title: str, per_page: int) -> None:
+    """Add step sheets to a PDF."""
+    layout = layout_of(drawing, per_page)
+    numbered = list(enumerate(drawing.steps, start=1))
+    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
+    sheets = [numbered[i : i + per_page] for i in range(0, len(numbered), per_page)]
+    for number, chunk in enumerate(sheets, start=1):
+        pages.begin(layout.width, layout.height)
+        pages.text(_MARGIN, layout.height - _MARGIN - 2, title, 5.0, BOLD)
+        footer = f"{number} of {len(sheets)}"
+        pages.text(layout.width - _MARGIN - 14, layout.height - _MARGIN - 2, footer, 3.4, REGULAR, 0.4)
+        _add_cells(pages, drawing, layout, chunk)
+        pages.end()
+
+
+def _add_cells(pages: Pages, drawing: Drawing, layout: Layout, chunk: Sequence[tuple[int, Step]]) -> None:
+    for (left, top), (count, step) in zip(layout.places, chunk, strict=False):
+        low = _add_picture(pages, drawing, layout, (left, top), count)
+        y = low - 0.5
+        for number, (text, font, size) in enumerate(_words(step, layout.type_mm)):
+            y = pages.paragraph(left, y, text if number else f"{count}  {text}", size, layout.cell[0], font)
+
+
+def _add_picture(pages: Pages, drawing: Drawing, layout: Layout, at: tuple[float, float], count: int) -> float:
+    """Draw a step as far as the sheet is shown, with its measures and letters, and return where the picture ends."""
+    (left, top), scale = at, layout.scale
+    wide, tall = scale * drawing.sheet.width_mm, scale * layout.shown_mm
+    low = top - tall
+    canvas = pages.canvas
+    canvas.saveState()
+    path = canvas.beginPath()
+    path.rect(left, low, wide, tall)
+    canvas.clipPath(path, stroke=0, fill=0)
+    pages.show(pages.keep(step_art(drawing, count), _PENS / scale), left, low, scale)
+    canvas.restoreState()
+    canvas.setStrokeGray(0.6)
+    canvas.setLineWidth(0.2)
+    canvas.lines([(left, top, left, low), (left, low, left + wide, low), (left + wide, low, left + wide, top)])
+    if layout.shown_mm < drawing.sheet.height_mm:
+        canvas.setDash(1.0, 1.0)
+    canvas.line(left, top, left + wide, top)
+    canvas.setDash()
+    _picture_texts(pages, drawing.steps[count - 1], left, low, scale)
+    return low
+
+
+def _picture_texts(pages: Pages, step: Step, left: float, low: float, scale: float) -> None:
+    """Write the measures of a step beside its picture, and the letters of its points."""
+    pages.canvas.setStrokeGray(0.5)
+    pages.canvas.setLineWidth(0.15)
+    clear = CLEAR_MM if step.letters else 0.0
+    for text in (text for scaled in step.scales for text in scale_texts(scaled, left, low, scale, clear)):
+        pages.canvas.line(*text.start, *text.end)
+        pages.text(text.left, text.low, text.text, SIZE_MM)
+    pages.canvas.setFillGray(0.15)
+    for text in letter_texts(step.letters, left, low, scale):
+        pages.canvas.circle(*text.start, 0.35, stroke=0, fill=1)
+        pages.text(text.left, text.low, text.text, SIZE_MM, BOLD)
