@@ -38,11 +38,15 @@ afterEach(() => {
 })
 
 describe('printing', () => {
-  async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4'): Promise<void> {
+  /** Two of them set up the sheet. */
+  const stepsOf = (count: number): object[] =>
+    Array.from({ length: count }, (_, i) => ({ title: `Act ${i + 1}`, phase: i < 2 ? 'setup' : 'front' }))
+
+  async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4', level = 'middle'): Promise<void> {
     const sheet = { width_mm: 419.1, height_mm: 266.7, units, division_mm: 1, fold_mm: null }
-    const drawing = { sheet, steps: Array(steps).fill({}), is_personal: isPersonal }
+    const drawing = { sheet, steps: stepsOf(steps), is_personal: isPersonal }
     application({
-      'GET /api/exercises/4': { id: 4, version: 1, exercise: { title: 'Crates' } },
+      'GET /api/exercises/4': { id: 4, version: 1, exercise: { title: 'Crates', wording: { level } } },
       'POST /api/desk/draw': { exercise: {}, drawing },
       'GET /api/classes': [{ id: 2, name: 'Terns', students: 24 }],
     })
@@ -82,14 +86,72 @@ describe('printing', () => {
     await open()
     await choose('steps')
     expect(says()).toContain('5 pages on A4')
-    expect(address().search).toBe('?per_page=2')
-    expect(view.find('.preview img').attributes('src')).toBe('/api/exercises/4/print/steps.png?per_page=2')
+    expect(address().search).toBe('?per_page=2&type_pt=11&paper=a4')
+    expect(view.find('.preview img').attributes('src')).toBe(
+      '/api/exercises/4/print/steps.png?per_page=2&type_pt=11&paper=a4',
+    )
+  })
+
+  const select = (label: string) =>
+    view.findAllComponents(NSelect).find((one) => one.attributes('aria-label') === label)!
+  const pick = async (label: string, value: string | number): Promise<void> => {
+    select(label).vm.$emit('update:value', value)
+    await flushPromises()
+  }
+
+  it('leaves out what the starter sheet has, or begins at a step, and counts the pages so', async () => {
+    await open()
+    await choose('steps')
+    const offered = select('Begin at which step')
+      .props('options')!
+      .map((one) => String(one.label))
+    expect(offered.slice(0, 3)).toEqual(['with the first step', 'after what the starter sheet has', 'at step 2: Act 2'])
+    expect(offered).toHaveLength(10)
+    await pick('Begin at which step', 0)
+    expect(address().searchParams.get('without_starter')).toBe('true')
+    expect(says()).toContain('2 pages on A4')
+    await pick('Begin at which step', 8)
+    expect(address().searchParams.get('first')).toBe('8')
+    expect(address().searchParams.has('without_starter')).toBe(false)
+    expect(says()).toContain('1 page on A4')
+  })
+
+  it('never prints for a student twice what their starter sheet has', async () => {
+    await open('mm', 9, true)
+    await choose('whole')
+    expect(address().searchParams.get('without_starter')).toBe('true')
+    expect(select('Begin at which step')).toBeUndefined()
+    expect(says()).toContain('4 pages')
+  })
+
+  it('remembers the printer’s paper, whatever the class measures in', async () => {
+    await open('in')
+    await choose('steps')
+    await pick('Printer’s paper', 'a4')
+    expect(says()).toContain('on A4 paper.')
+    view.unmount()
+    await open('in')
+    await choose('lesson')
+    expect(address().searchParams.get('paper')).toBe('a4')
+  })
+
+  it('sets larger type for the youngest, or for whom a teacher chooses it, and then counts no pages', async () => {
+    await open('mm', 9, false, '/print/4', 'youngest')
+    await choose('steps')
+    expect(address().searchParams.get('type_pt')).toBe('14')
+    expect(says()).toContain('As many pages as the steps take on A4 paper.')
+    await pick('Size of the type', 18)
+    expect(address().searchParams.get('type_pt')).toBe('18')
+    view.unmount()
+    await open()
+    await choose('steps')
+    expect(address().searchParams.get('type_pt')).toBe('18')
   })
 
   it('asks for how many students a lesson is, remembers it, and needs no test line', async () => {
     await open()
     await choose('lesson')
-    expect([address().pathname, address().search]).toEqual(['/api/exercises/4/print/lesson.pdf', '?copies=24'])
+    expect([address().pathname, address().search]).toEqual(['/api/exercises/4/print/lesson.pdf', '?paper=a4&copies=24'])
     expect(says()).toContain('As many pages as the steps take on A4 paper.')
     expect(says()).not.toContain('Print at 100 %')
     expect(says()).toContain('Students')
@@ -98,7 +160,7 @@ describe('printing', () => {
     localStorage.setItem('print-lesson-students', '17')
     await open('mm', 9, true, '/print/4?class=2')
     await choose('lesson')
-    expect(address().search).toBe('?class_id=2')
+    expect(address().search).toBe('?paper=a4&class_id=2')
     expect(view.find('.preview img').exists(), 'one page for all, whoever has a sheet of their own').toBe(true)
   })
 

@@ -242,6 +242,24 @@ def test_each_student_of_a_class_has_a_sheet_with_the_own_name(teacher: TestClie
     assert len(pypdf.PdfReader(io.BytesIO(one.content)).pages) == 1
 
 
+def test_step_sheets_begin_where_they_are_wanted_on_the_printers_paper(teacher: TestClient, crates: Exercise) -> None:
+    number = added(teacher, crates)
+
+    def pages(query: str) -> list[pypdf.PageObject]:
+        answer = teacher.get(f"/api/exercises/{number}/print/steps.pdf?per_page=1&{query}")
+        assert answer.status_code == 200, answer.text
+        return list(pypdf.PdfReader(io.BytesIO(answer.content)).pages)
+
+    every = pages("")
+    assert len(pages("first=4")) == len(every) - 3
+    assert pages("first=4")[0].extract_text().split() != every[0].extract_text().split()
+    assert len(pages("without_starter=true")) < len(every)
+    sides = sorted(float(side) / 72 for side in pages("paper=letter")[0].mediabox[2:])
+    assert sides == pytest.approx([8.5, 11.0], abs=0.01)
+    shown = teacher.get(f"/api/exercises/{number}/print/steps.png?first=4&paper=letter")
+    assert shown.content != teacher.get(f"/api/exercises/{number}/print/steps.png?paper=letter").content
+
+
 def test_a_lesson_sheet_is_for_a_class_or_for_so_many(teacher: TestClient, crates: Exercise) -> None:
     number = added(teacher, crates)
     terns = teacher.post("/api/classes", json={"name": "Terns"}).json()["id"]

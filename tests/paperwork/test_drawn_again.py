@@ -20,7 +20,7 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.wording.vocabulary import listed
 from orthopsis.paperwork.pdf import Pages
-from orthopsis.paperwork.step_sheets import add_steps
+from orthopsis.paperwork.step_sheets import StepPages, add_steps
 
 NEAR_MM = 0.05
 THERE = re.compile(
@@ -37,7 +37,7 @@ MEASURED = re.compile(r"(?:at )?the \d+ measures on the picture")
 def printed(exercise: Exercise) -> list[str]:
     """Return the printed text of each step, without title and slip, with what is read off its picture put in."""
     pages, drawing = Pages("Again"), draw(exercise)
-    add_steps(pages, drawing, "Again", 1)
+    add_steps(pages, drawing, "Again", StepPages(1))
     texts = []
     for page, step in zip(PdfReader(io.BytesIO(pages.bytes())).pages, drawing.steps, strict=True):
         raw = page.extract_text()

@@ -18,7 +18,7 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.marks import SheetCode, read_code
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.sheets import Copy, sheet_pdf
-from orthopsis.paperwork.step_sheets import add_steps
+from orthopsis.paperwork.step_sheets import StepPages, add_steps
 from orthopsis.paperwork.table import csv_text, read_class_list
 from orthopsis.paperwork.write import write_drawing
 
@@ -102,7 +102,7 @@ def test_a_class_gets_one_sheet_each_with_its_alias(crates: Exercise) -> None:
 def test_step_sheets_hold_every_step_with_its_words(crates: Exercise, per_page: int) -> None:
     drawing = draw(crates)
     pages = Pages("Crates")
-    add_steps(pages, drawing, "Crates", per_page)
+    add_steps(pages, drawing, "Crates", StepPages(per_page))
     reader = pypdf.PdfReader(io.BytesIO(pages.bytes()))
     assert len(reader.pages) == -(-len(drawing.steps) // per_page)
     text = " ".join(" ".join(page.extract_text() for page in reader.pages).split())

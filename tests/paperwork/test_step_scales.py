@@ -2,6 +2,7 @@
 
 import itertools
 
+import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
@@ -27,3 +28,15 @@ def test_no_two_figures_touch_and_none_stands_on_its_place(
     for text, (left, low, right, high) in zip(texts, boxes, strict=True):
         x, y = text.start
         assert not (left < x < right and low < y < high)
+
+
+def test_texts_twice_as_tall_take_twice_the_room_and_still_do_not_touch() -> None:
+    marks = [ScaleMark(at=(float(at), 40.0), text=f"{at}") for at in (100, 103, 106, 140)]
+    scale = Scale(side="below", marks=marks)
+    for size in (SIZE_MM, 2 * SIZE_MM):
+        texts = list(scale_texts(scale, 0.0, 0.0, 1.0, size=size))
+        boxes = [(t.left, t.low, t.left + len(t.text) * WIDE * size, t.low + 0.7 * size) for t in texts]
+        for i, one in enumerate(boxes):
+            for two in boxes[i + 1 :]:
+                assert any(one[k] >= two[k + 2] or two[k] >= one[k + 2] for k in (0, 1)), (one, two)
+        assert all(t.left + len(t.text) * WIDE * size / 2 == pytest.approx(t.start[0]) for t in texts)

@@ -5292,8 +5292,12 @@ export interface operations {
             query?: {
                 class_id?: number | null;
                 student_id?: number | null;
-                per_page?: number;
                 copies?: number;
+                per_page?: number;
+                first?: number;
+                without_starter?: boolean;
+                paper?: ("a4" | "letter") | null;
+                type_pt?: number;
             };
             header?: never;
             path: {
@@ -5391,8 +5395,12 @@ export interface operations {
         parameters: {
             query?: {
                 class_id?: number | null;
-                per_page?: number;
                 copies?: number;
+                per_page?: number;
+                first?: number;
+                without_starter?: boolean;
+                paper?: ("a4" | "letter") | null;
+                type_pt?: number;
             };
             header?: never;
             path: {

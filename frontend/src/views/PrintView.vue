@@ -19,6 +19,13 @@ const props = defineProps<{ id: string }>()
 const route = useRoute()
 const kind = ref<Kind>('starter')
 const perPage = useLocalStorage('print-steps-a-page', 4)
+/** Number of the first step that is printed; AFTER_STARTER: those that the starter sheet has are left out. */
+const AFTER_STARTER = 0
+const begin = ref(1)
+/** Size of the type of step sheets, points; AS_USUAL: as the age of the class asks. */
+const AS_USUAL = 0
+const type = useLocalStorage('print-type', AS_USUAL)
+const handout = useLocalStorage<'' | 'a4' | 'letter'>('print-handout-paper', '')
 const copies = ref(1)
 const students = useLocalStorage('print-lesson-students', 24)
 const whose = ref(Number(route.query.class) || 0)
@@ -29,24 +36,25 @@ const { data, failure } = useLoad(async () => {
   const { drawing } = await ask(api.POST('/api/desk/draw', { body: { exercise: kept.exercise } }))
   const classes = await ask(api.GET('/api/classes'))
   setTitle(String(kept.exercise.title))
-  return { title: String(kept.exercise.title), drawing, classes, isPersonal: drawing.is_personal }
+  const { level } = kept.exercise.wording as { level: string }
+  return { title: String(kept.exercise.title), drawing, classes, level, isPersonal: drawing.is_personal }
 })
 
 const KINDS: { kind: Kind; title: string; text: string }[] = [
-  { kind: 'starter', title: 'Starter sheet', text: 'Eye level and points are given; the student draws the rest.' },
-  { kind: 'steps', title: 'Step sheets', text: 'The steps as pictures with words, for the wall or the desk.' },
+  { kind: 'starter', title: 'Starter sheet', text: 'Eye level and points; students draw the rest.' },
+  { kind: 'steps', title: 'Step sheets', text: 'Pictures with words, for the wall or the desk.' },
   { kind: 'answer', title: 'Answer', text: 'The finished sheet, dark lines and tone.' },
-  { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film or tracing paper over a student’s sheet.' },
+  { kind: 'overlay', title: 'Overlay', text: 'Every line, thin: on film over a student’s sheet.' },
   {
     kind: 'lesson',
     title: 'Lesson sheet',
-    text: 'What to lay out, the usual care, the steps in time: also for who stands in.',
+    text: 'What to lay out, the care, the steps in time.',
   },
 ]
 const WHOLE = {
   kind: 'whole' as const,
   title: 'Everything for each student',
-  text: 'Starter, steps and answer with the own name, one student after the other.',
+  text: 'Starter, steps, answer, student by student.',
 }
 const FILES: Record<string, string> = { html: 'steps to take home (HTML)', exercise: 'exercise (JSON)' }
 const kinds = computed(() => (data.value?.isPersonal ? [WHOLE, ...KINDS] : KINDS))
@@ -63,30 +71,62 @@ const classOptions = computed(() => [
 /** Steps of each student's own sheet, once all are drawn: until then their number is not known. */
 const ownSteps = ref<number[]>([])
 watch(whose, () => (ownSteps.value = []))
+/** Younger hands read larger type. */
+const usualType = computed(() => (data.value?.level === 'youngest' ? 14 : 11))
+const typeOptions = computed(() => [
+  { label: `as usual (${usualType.value} points)`, value: AS_USUAL },
+  { label: 'large (14 points)', value: 14 },
+  { label: 'very large (18 points)', value: 18 },
+])
+const setUp = computed(() => data.value?.drawing.steps.filter((step) => step.phase === 'setup').length ?? 0)
+const beginOptions = computed(() => [
+  { label: 'with the first step', value: 1 },
+  ...(setUp.value ? [{ label: 'after what the starter sheet has', value: AFTER_STARTER }] : []),
+  ...(isOwn.value ? [] : (data.value?.drawing.steps ?? []))
+    .map((step, i) => ({ label: `at step ${i + 1}: ${step.title}`, value: i + 1 }))
+    .slice(1),
+])
+watch(whose, () => (begin.value = Math.min(begin.value, 1)))
+const skipped = computed(() =>
+  kind.value === 'whole' || begin.value === AFTER_STARTER ? setUp.value : begin.value - 1,
+)
 const pages = computed(() => {
   const chosen = data.value?.classes.find((c) => c.id === whose.value)
   if (!hasSteps.value) return chosen ? chosen.students : copies.value
+  if ((type.value || usualType.value) > 11) return 0 // the words decide how many steps have room
   const steps = isOwn.value ? ownSteps.value : [data.value?.drawing.steps.length ?? 0]
   const more = kind.value === 'whole' ? 2 : 0
-  return steps.reduce((sum, count) => sum + Math.ceil(count / perPage.value) + more, 0)
+  return steps.reduce((sum, count) => sum + Math.ceil((count - skipped.value) / perPage.value) + more, 0)
 })
+/** The paper for what is read and not drawn on. */
+const readOn = computed(() => handout.value || (data.value?.drawing.sheet.units === 'in' ? 'letter' : 'a4'))
+const HANDOUTS = [
+  { label: 'A4', value: 'a4' },
+  { label: 'letter', value: 'letter' },
+]
 const paper = computed(() => {
   const sheet = data.value?.drawing.sheet
   if (!sheet) return ''
-  const handout = sheet.units === 'in' ? 'letter paper' : 'A4 paper'
-  if (kind.value === 'steps' || isLesson.value) return handout
+  const read = readOn.value === 'letter' ? 'letter paper' : 'A4 paper'
+  if (kind.value === 'steps' || isLesson.value) return read
   const inches = (mm: number): string => String(Math.round((mm / 25.4) * 100) / 100)
   const own =
     sheet.units === 'in'
       ? `paper of ${inches(sheet.width_mm)} × ${inches(sheet.height_mm)} in`
       : `paper of ${Math.round(sheet.width_mm)} × ${Math.round(sheet.height_mm)} mm`
-  return kind.value === 'whole' ? `${own}, the steps on ${handout}` : own
+  return kind.value === 'whole' ? `${own}, the steps on ${read}` : own
 })
 const hasSteps = computed(() => kind.value === 'steps' || kind.value === 'whole')
 
 function addressFor(student = 0): string {
   const query = new URLSearchParams()
-  if (hasSteps.value) query.set('per_page', String(perPage.value))
+  if (hasSteps.value) {
+    query.set('per_page', String(perPage.value))
+    query.set('type_pt', String(type.value || usualType.value))
+    if (kind.value === 'whole' || begin.value === AFTER_STARTER) query.set('without_starter', 'true')
+    else if (begin.value > 1) query.set('first', String(begin.value))
+  }
+  if (hasSteps.value || isLesson.value) query.set('paper', readOn.value)
   if (whose.value && (!hasSteps.value || isOwn.value)) query.set('class_id', String(whose.value))
   else if (!hasSteps.value) query.set('copies', String(isLesson.value ? students.value : copies.value))
   if (student) query.set('student_id', String(student))
@@ -115,8 +155,28 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
           </label>
           <div class="how">
             <template v-if="hasSteps">
-              <span>Steps on each page</span>
+              <span>Steps a page</span>
               <NumberField v-model="perPage" label="Steps on each page" :min="1" :max="8" />
+              <template v-if="kind === 'steps'">
+                <span>Begin</span>
+                <NSelect
+                  v-model:value="begin"
+                  :options="beginOptions"
+                  :consistent-menu-width="false"
+                  aria-label="Begin at which step"
+                />
+              </template>
+              <span>Type</span>
+              <NSelect v-model:value="type" :options="typeOptions" aria-label="Size of the type" />
+            </template>
+            <template v-if="hasSteps || isLesson">
+              <span>Printer’s paper</span>
+              <NSelect
+                :value="readOn"
+                :options="HANDOUTS"
+                aria-label="Printer’s paper"
+                @update:value="handout = $event"
+              />
             </template>
             <template v-if="!hasSteps || data.isPersonal">
               <span>{{ isLesson ? 'Class' : 'Sheets' }}</span>
@@ -134,7 +194,7 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
           <p>
             <template v-if="isLesson">As many pages as the steps take</template
             ><template v-else-if="pages">{{ pages }} {{ pages === 1 ? 'page' : 'pages' }}</template
-            ><template v-else>As many pages as the sheets take</template> on {{ paper }}.
+            ><template v-else>As many pages as the {{ isOwn ? 'sheets' : 'steps' }} take</template> on {{ paper }}.
             <template v-if="kind !== 'steps' && !isLesson"
               >Print at 100 %, not “fit to page”: the line at the bottom must measure 10 cm.</template
             >
@@ -182,8 +242,9 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
   background: var(--panel);
   border-left: 5px solid transparent;
   border-radius: 5px;
-  padding: 9px 14px;
-  margin-bottom: 8px;
+  padding: 6px 12px;
+  margin-bottom: 6px;
+  line-height: 1.35;
   cursor: pointer;
 }
 
@@ -204,7 +265,7 @@ input[type='radio'] {
   grid-template-columns: 130px 1fr;
   gap: 8px;
   align-items: center;
-  margin: 14px 0 6px;
+  margin: 12px 0 4px;
 }
 
 .files a {

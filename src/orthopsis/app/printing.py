@@ -16,7 +16,7 @@ from orthopsis.paperwork.lesson import add_lesson
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.sheets import Copy, SheetKind, add_sheets
-from orthopsis.paperwork.step_sheets import add_steps
+from orthopsis.paperwork.step_sheets import StepPages, add_steps
 from orthopsis.store import classes
 from orthopsis.store.errors import Refused
 from orthopsis.store.models import ExerciseRow, SchoolClass, Student
@@ -42,8 +42,8 @@ class PrintOrder:
     kind: PrintName
     class_id: int | None
     student_id: int | None
-    per_page: int
     copies: int
+    steps: StepPages
 
 
 def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, only_first: bool = False) -> bytes:
@@ -72,7 +72,8 @@ def _add_lesson(pages: Pages, db: Session, owner_id: int, row: ExerciseRow, orde
         students, whose = len(_students(db, school_class, None)), school_class.name
     drawing = draw(exercise)
     sheet = lesson_sheet(exercise, drawing, students)
-    add_lesson(pages, row.title, whose or f"for {students}", sheet, drawing.sheet.units)
+    whose = whose or f"for {students}"
+    add_lesson(pages, row.title, whose, sheet, drawing.sheet.units, order.steps.paper)
 
 
 def _sheets(
@@ -119,7 +120,7 @@ def _add(
 ) -> None:
     for kind in _KINDS[order.kind]:
         if kind == "steps":
-            add_steps(pages, drawing, title, order.per_page)
+            add_steps(pages, drawing, title, order.steps)
             continue
         page = _PAGE[kind]
         copies = [Copy(SheetCode(code, s.code, page), f"{s.alias}  ·  {c.name}") for s, c in students]

@@ -4,7 +4,7 @@ from datetime import datetime
 from functools import cache
 from typing import Annotated, Any, Literal
 
-from fastapi import APIRouter, Query, Request, Response
+from fastapi import APIRouter, Depends, Query, Request, Response
 from pydantic import BaseModel, Field
 
 from orthopsis import __version__
@@ -16,7 +16,9 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.paperwork import thumb
+from orthopsis.paperwork.handout import Handout
 from orthopsis.paperwork.raster import png_of_pdf
+from orthopsis.paperwork.step_sheets import MOST_STEPS_A_PAGE, StepPages
 from orthopsis.paperwork.thumb import thumb_svg
 from orthopsis.paperwork.write import MEDIA_TYPES, write_drawing
 from orthopsis.store import exercises
@@ -209,8 +211,21 @@ def version(exercise_id: int, version: int, db: Db, teacher: Me) -> KeptExercise
     return KeptExercise(id=row.id, version=row.version, exercise=earlier.document)
 
 
-PerPage = Annotated[int, Query(ge=1, le=8)]
 CopyCount = Annotated[int, Query(ge=1, le=40)]
+
+
+def step_pages(
+    per_page: Annotated[int, Query(ge=1, le=MOST_STEPS_A_PAGE)] = 4,
+    first: Annotated[int, Query(ge=1)] = 1,
+    without_starter: bool = False,
+    paper: Handout | None = None,
+    type_pt: Annotated[float, Query(ge=8, le=24)] = 11.0,
+) -> StepPages:
+    """How step sheets are wanted: how many on a page, from which one on, on which paper, in type of which size."""
+    return StepPages(per_page, first, without_starter, paper, type_pt)
+
+
+HowSteps = Annotated[StepPages, Depends(step_pages)]
 
 
 @router.get("/{exercise_id}/print/{kind}.pdf", response_class=Response)
@@ -219,9 +234,9 @@ def print_pdf(
     kind: PrintName,
     db: Db,
     teacher: Me,
+    steps: HowSteps,
     class_id: int | None = None,
     student_id: int | None = None,
-    per_page: PerPage = 4,
     copies: CopyCount = 1,
 ) -> Response:
     """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
@@ -230,7 +245,7 @@ def print_pdf(
     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
     """
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    order = PrintOrder(kind, class_id, student_id, per_page, copies)
+    order = PrintOrder(kind, class_id, student_id, copies, steps)
     return _file(printed(db, teacher.id, row, order), "application/pdf", f"{row.title} {kind}.pdf", inline=True)
 
 
@@ -241,13 +256,13 @@ def print_preview(
     request: Request,
     db: Db,
     teacher: Me,
+    steps: HowSteps,
     class_id: int | None = None,
-    per_page: PerPage = 4,
     copies: CopyCount = 1,
 ) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, per_page, copies), only_first=True)
+    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, copies, steps), only_first=True)
     png = request.app.state.files.do(png_of_pdf, pdf, PREVIEW_DPI)
     return Response(png, media_type="image/png", headers={"Cache-Control": "no-store"})
 

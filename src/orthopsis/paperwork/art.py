@@ -90,10 +90,14 @@ def answer_art(drawing: Drawing) -> Art:
     return _staged(drawing, replace(stage, fresh=frozenset(), marks=()))
 
 
+def set_up_steps(drawing: Drawing) -> int:
+    """Return how many steps set up the sheet; they come first."""
+    return sum(step.phase == "setup" for step in drawing.steps)
+
+
 def starter_art(drawing: Drawing) -> Art:
     """Return the sheet with the eye level and the points only."""
-    count = sum(step.phase == "setup" for step in drawing.steps)
-    stage = stage_after(drawing.steps, count)
+    stage = stage_after(drawing.steps, set_up_steps(drawing))
     return _staged(drawing, replace(stage, fresh=frozenset(), marks=(), toned=False))
 
 

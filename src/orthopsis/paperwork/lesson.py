@@ -3,8 +3,8 @@
 from collections.abc import Sequence
 
 from orthopsis.core.exercise.lesson_sheet import LessonSheet, LessonStep
+from orthopsis.paperwork.handout import Handout, handout_mm
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
-from orthopsis.paperwork.step_sheets import handout_mm
 
 _MARGIN = 15.0
 _SIZE, _SMALL, _GAP = 3.9, 3.4, 3.0
@@ -12,9 +12,11 @@ _CLOCK, _STOP = 17.0, 26.0
 """How much room the minute takes at the left of a step, and a good stop at its right, mm."""
 
 
-def add_lesson(pages: Pages, title: str, whose: str, sheet: LessonSheet, units: str) -> None:
+def add_lesson(
+    pages: Pages, title: str, whose: str, sheet: LessonSheet, units: str, paper: Handout | None = None
+) -> None:
     """Add the page, and as many further ones as the steps take."""
-    width, height = handout_mm(units)
+    width, height = handout_mm(units, paper)
     room = width - 2 * _MARGIN
     pages.begin(width, height)
     y = pages.paragraph(_MARGIN, height - _MARGIN, f"{title}, {whose}", 5.2, room, BOLD)

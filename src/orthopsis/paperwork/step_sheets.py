@@ -1,26 +1,34 @@
 """Step sheets: the steps as pictures with words, one to eight on a page of the school's ordinary paper.
 
+All of them, or those from one on: for who has the starter sheet, or joins late.
+
 The page lies or stands, and has as many columns, as makes the pictures largest. All pictures of an exercise have one
 scale; what is empty at the top of the sheet is left out of them.
 """
 
 from collections.abc import Iterator, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from reportlab.lib.utils import simpleSplit
 
 from orthopsis.core.drawing.answer import Drawing, Step
-from orthopsis.paperwork.art import step_art
+from orthopsis.paperwork.art import set_up_steps, step_art
+from orthopsis.paperwork.handout import Handout, handout_mm
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
-from orthopsis.paperwork.step_scales import CLEAR_MM, SIZE_MM, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, letter_texts, scale_texts
 
 MOST_STEPS_A_PAGE = 8
-_HANDOUT_MM = {"in": (215.9, 279.4)}
-_A4 = (210.0, 297.0)
 _MARGIN, _GAP, _HEAD = 12.0, 7.0, 8.0
-_TYPE_MM, _SMALL_TYPE_MM = 3.9, 3.4
-"""Type of 11 points; smaller where more than four steps stand on a page."""
+_POINT_MM = 25.4 / 72
+_USUAL_PT = 11.0
+_USUAL_MM = _USUAL_PT * _POINT_MM
+_CLOSER = 0.87
+"""Where more than four steps stand on a page, the type has this share of its size."""
 _MOST_AT_FULL_SIZE = 4
+_LEAST_SCALE = 0.08
+_LEAST_OF_USUAL = 0.75
+"""Fewer steps stand on a page where a picture is smaller than this share of its size on the sheet, or of the size that
+it has over words in the usual type."""
 _OVER_MM = 12.0
 """So much of the sheet is shown over the highest thing that is drawn on it."""
 _PENS = 0.7
@@ -28,10 +36,35 @@ _PENS = 0.7
 
 
 @dataclass(frozen=True, slots=True)
+class StepPages:
+    """How step sheets are wanted.
+
+    Attributes:
+        per_page: how many steps stand on a page, where their words leave so much room.
+        first: the first step that is printed, counted from 1.
+        without_starter: whether the steps are left out that a starter sheet has already.
+        paper: none: as the class measures.
+        type_pt: size of the type, points.
+    """
+
+    per_page: int = 4
+    first: int = 1
+    without_starter: bool = False
+    paper: Handout | None = None
+    type_pt: float = _USUAL_PT
+
+    def begin(self, drawing: Drawing) -> int:
+        """Return the number of the first step that is printed, of those that there are."""
+        first = max(self.first, set_up_steps(drawing) + 1 if self.without_starter else 1)
+        return min(first, len(drawing.steps))
+
+
+@dataclass(frozen=True, slots=True)
 class Layout:
     """How the steps stand on a page, mm.
 
     Attributes:
+        per_page: how many at most.
         width, height: of the page.
         columns, rows: of steps.
         scale: of the pictures.
@@ -39,6 +72,7 @@ class Layout:
         type_mm: size of the type.
     """
 
+    per_page: int
     width: float
     height: float
     columns: int
@@ -63,24 +97,32 @@ class Layout:
                 yield _MARGIN + column * (wide + _GAP), self.height - _MARGIN - _HEAD - row * (tall + _GAP)
 
 
-def handout_mm(units: str) -> tuple[float, float]:
-    """Return width and height of the paper for what is read and not drawn on: A4, or letter in inch classes."""
-    return _HANDOUT_MM.get(units, _A4)
+def layout_of(drawing: Drawing, wanted: StepPages) -> Layout:
+    """Return how steps stand on a page so that their pictures are largest and their words have room.
+
+    Fewer than wanted stand on it where the words are too long for so many.
+    """
+    most = min(max(wanted.per_page, 1), MOST_STEPS_A_PAGE)
+    usual = _largest(drawing, replace(wanted, type_pt=_USUAL_PT), most).scale
+    for per_page in range(most, 1, -1):
+        layout = _largest(drawing, wanted, per_page)
+        if layout.scale >= max(_LEAST_SCALE, _LEAST_OF_USUAL * usual):
+            return layout
+    return _largest(drawing, wanted, 1)
 
 
-def layout_of(drawing: Drawing, per_page: int) -> Layout:
-    """Return how steps stand on a page so that their pictures are largest and their words have room."""
-    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
-    short, long = handout_mm(drawing.sheet.units)
-    shown, size = _shown_mm(drawing), _TYPE_MM if per_page <= _MOST_AT_FULL_SIZE else _SMALL_TYPE_MM
+def _largest(drawing: Drawing, wanted: StepPages, per_page: int) -> Layout:
+    short, long = handout_mm(drawing.sheet.units, wanted.paper)
+    size = wanted.type_pt * _POINT_MM * (1.0 if per_page <= _MOST_AT_FULL_SIZE else _CLOSER)
+    shown, steps = _shown_mm(drawing), drawing.steps[wanted.begin(drawing) - 1 :]
     found = []
     for width, height in ((short, long), (long, short)):
         for columns in range(1, per_page + 1):
             rows = -(-per_page // columns)
-            wide, tall = Layout(width, height, columns, rows, 1.0, shown, size).cell
-            room = tall - max(_words_mm(step, size, wide) for step in drawing.steps)
+            wide, tall = Layout(per_page, width, height, columns, rows, 1.0, shown, size).cell
+            room = tall - max((_words_mm(step, size, wide) for step in steps), default=0.0)
             scale = min(wide / drawing.sheet.width_mm, room / shown)
-            found.append(Layout(width, height, columns, rows, scale, shown, size))
+            found.append(Layout(per_page, width, height, columns, rows, scale, shown, size))
     return max(found, key=lambda layout: layout.scale)
 
 
@@ -106,12 +148,11 @@ def _words_mm(step: Step, size: float, wide: float) -> float:
     return sum(count * mm * 1.4 for count, mm in rows) + 2.0
 
 
-def add_steps(pages: Pages, drawing: Drawing, title: str, per_page: int) -> None:
+def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> None:
     """Add step sheets to a PDF."""
-    layout = layout_of(drawing, per_page)
-    numbered = list(enumerate(drawing.steps, start=1))
-    per_page = min(max(per_page, 1), MOST_STEPS_A_PAGE)
-    sheets = [numbered[i : i + per_page] for i in range(0, len(numbered), per_page)]
+    layout = layout_of(drawing, wanted)
+    numbered = list(enumerate(drawing.steps, start=1))[wanted.begin(drawing) - 1 :]
+    sheets = [numbered[i : i + layout.per_page] for i in range(0, len(numbered), layout.per_page)]
     for number, chunk in enumerate(sheets, start=1):
         pages.begin(layout.width, layout.height)
         pages.text(_MARGIN, layout.height - _MARGIN - 2, title, 5.0, BOLD)
@@ -148,19 +189,20 @@ def _add_picture(pages: Pages, drawing: Drawing, layout: Layout, at: tuple[float
         canvas.setDash(1.0, 1.0)
     canvas.line(left, top, left + wide, top)
     canvas.setDash()
-    _picture_texts(pages, drawing.steps[count - 1], left, low, scale)
+    _picture_texts(pages, drawing.steps[count - 1], (left, low), scale, SIZE_MM * layout.type_mm / _USUAL_MM)
     return low
 
 
-def _picture_texts(pages: Pages, step: Step, left: float, low: float, scale: float) -> None:
+def _picture_texts(pages: Pages, step: Step, at: tuple[float, float], scale: float, size: float) -> None:
     """Write the measures of a step beside its picture, and the letters of its points."""
+    left, low = at
     pages.canvas.setStrokeGray(0.5)
     pages.canvas.setLineWidth(0.15)
-    clear = CLEAR_MM if step.letters else 0.0
-    for text in (text for scaled in step.scales for text in scale_texts(scaled, left, low, scale, clear)):
+    clear = CLEAR * size if step.letters else 0.0
+    for text in (text for scaled in step.scales for text in scale_texts(scaled, left, low, scale, clear, size)):
         pages.canvas.line(*text.start, *text.end)
-        pages.text(text.left, text.low, text.text, SIZE_MM)
+        pages.text(text.left, text.low, text.text, size)
     pages.canvas.setFillGray(0.15)
-    for text in letter_texts(step.letters, left, low, scale):
+    for text in letter_texts(step.letters, left, low, scale, size):
         pages.canvas.circle(*text.start, 0.35, stroke=0, fill=1)
-        pages.text(text.left, text.low, text.text, SIZE_MM, BOLD)
+        pages.text(text.left, text.low, text.text, size, BOLD)
