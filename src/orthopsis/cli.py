@@ -16,7 +16,7 @@ from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.errors import GeometryError, UnreadableExercise
 from orthopsis.core.scene.prepared import sheet_of
 
-FORMS = ("json", "svg", "pdf", "png", "dxf", "obj", "html")
+FORMS = ("json", "svg", "pdf", "png", "dxf", "obj", "html", "steps.svg")
 
 
 class Unusable(Exception):
@@ -96,7 +96,7 @@ def _solve(options: argparse.Namespace) -> int:
     from orthopsis.paperwork.write import write_drawing
 
     exercise = _exercise(options.exercise)
-    form = options.output.suffix.lstrip(".").lower() if options.output else "json"
+    form = _form(options.output) if options.output else "json"
     if form not in FORMS:
         raise Unusable(f"“.{form}” is not a format that is written. Use one of {', '.join(FORMS)}.")
     data = write_drawing(exercise, form)
@@ -105,6 +105,12 @@ def _solve(options: argparse.Namespace) -> int:
     else:
         _write(options.output, data)
     return 0
+
+
+def _form(path: Path) -> str:
+    """Return the format that a file is named after; ``.steps.svg`` is one of its own."""
+    both = "".join(path.suffixes[-2:]).lstrip(".").lower()
+    return both if both in FORMS else path.suffix.lstrip(".").lower()
 
 
 def _check(options: argparse.Namespace) -> int:

@@ -5500,7 +5500,7 @@ export interface operations {
             header?: never;
             path: {
                 exercise_id: number;
-                form: "json" | "svg" | "pdf" | "png" | "dxf" | "obj" | "html" | "exercise";
+                form: "json" | "svg" | "pdf" | "png" | "dxf" | "obj" | "html" | "steps.svg" | "exercise";
             };
             cookie?: {
                 orthopsis_session?: string | null;

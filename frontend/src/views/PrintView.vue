@@ -56,7 +56,11 @@ const WHOLE = {
   title: 'Everything for each student',
   text: 'Starter, steps, answer, student by student.',
 }
-const FILES: Record<string, string> = { html: 'steps to take home (HTML)', exercise: 'exercise (JSON)' }
+const FILES: Record<string, string> = {
+  html: 'steps to take home (HTML)',
+  'steps.svg': 'steps as a film strip (SVG)',
+  exercise: 'exercise (JSON)',
+}
 const kinds = computed(() => (data.value?.isPersonal ? [WHOLE, ...KINDS] : KINDS))
 const isLesson = computed(() => kind.value === 'lesson')
 const isOwn = computed(() => Boolean(data.value?.isPersonal && whose.value && !isLesson.value))
@@ -205,7 +209,7 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
           <p class="files quiet">
             As a file:
             <a
-              v-for="form in ['html', 'svg', 'png', 'dxf', 'obj', 'exercise']"
+              v-for="form in ['html', 'steps.svg', 'svg', 'png', 'dxf', 'obj', 'exercise']"
               :key="form"
               :href="`/api/exercises/${id}/file.${form}`"
               >{{ FILES[form] ?? form.toUpperCase() }}</a

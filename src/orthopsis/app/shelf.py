@@ -30,7 +30,7 @@ MOST_EXERCISES = 1000
 PREVIEW_DPI = 72.0
 PICTURES = f"{__version__}.{thumb.FORM}"
 """Which program draws the pictures: those that another one drew are drawn anew."""
-Form = Literal["json", "svg", "pdf", "png", "dxf", "obj", "html", "exercise"]
+Form = Literal["json", "svg", "pdf", "png", "dxf", "obj", "html", "steps.svg", "exercise"]
 
 
 class ShelfLine(BaseModel):

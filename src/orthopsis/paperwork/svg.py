@@ -1,66 +1,109 @@
-"""An SVG in millimetres, with a group for each thing."""
+"""An SVG in millimetres, with a group for each thing; or all steps as a film strip."""
 
+import textwrap
+from collections.abc import Sequence
 from itertools import groupby
 from xml.etree import ElementTree
+from xml.etree.ElementTree import Element
 
 from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art, ArtLine
 
 _NAMESPACE = "http://www.w3.org/2000/svg"
+_COLUMNS = 4
+_FRAME_MM, _GAP_MM = 90.0, 6.0
+"""Width of a picture of the film strip, and what lies between two."""
+_TYPE_MM, _ROW_MM = 3.9, 5.0
+_TITLE_ROWS = 2
+_ROW_LETTERS = 40
+"""So many letters of the type stand in a row under a picture."""
+_PENS = 0.7
+"""Of their width on the sheet itself the pens of a film strip have this share."""
 
 
 def svg_bytes(art: Art, title: str) -> bytes:
     """Return the page as an SVG document whose units are page mm (y turned down, as SVG has it)."""
+    root = _root(art.width_mm, art.height_mm, title)
+    _add_art(root, art, 1.0)
+    return _packed(root)
+
+
+def film_strip(frames: Sequence[tuple[str, Art]], title: str) -> bytes:
+    """Return pictures of one size with a title under each, row by row, as one SVG document in mm."""
+    _, first = frames[0]
+    scale = _FRAME_MM / first.width_mm
+    tall = scale * first.height_mm
+    wide, high = _FRAME_MM + _GAP_MM, tall + _TITLE_ROWS * _ROW_MM + _GAP_MM
+    columns = min(_COLUMNS, len(frames))
+    root = _root(columns * wide + _GAP_MM, -(-len(frames) // columns) * high + _GAP_MM, title)
+    for number, (said, art) in enumerate(frames):
+        left, top = _GAP_MM + number % columns * wide, _GAP_MM + number // columns * high
+        place = {"x": f"{left:.2f}", "y": f"{top:.2f}", "width": f"{_FRAME_MM:g}", "height": f"{tall:.2f}"}
+        frame = _add(root, "svg", place | {"viewBox": f"0 0 {art.width_mm:.4f} {art.height_mm:.4f}"})
+        _add_art(frame, art, _PENS / scale)
+        _add(root, "rect", place | {"fill": "none", "stroke": "#777", "stroke-width": "0.2"})
+        rows = textwrap.wrap(f"{number + 1}  {said}", _ROW_LETTERS, max_lines=_TITLE_ROWS, placeholder=" …")
+        for row, text in enumerate(rows, start=1):
+            look = {"x": place["x"], "y": f"{top + tall + row * _ROW_MM:.2f}", "font-size": f"{_TYPE_MM}"}
+            _add(root, "text", look | {"font-family": "Andika, sans-serif", "fill": "#222"}).text = text
+    return _packed(root)
+
+
+def _root(width: float, height: float, title: str) -> Element:
     ElementTree.register_namespace("", _NAMESPACE)
-    width, height = f"{art.width_mm:.4f}", f"{art.height_mm:.4f}"
-    root = ElementTree.Element(
-        f"{{{_NAMESPACE}}}svg", width=f"{width}mm", height=f"{height}mm", viewBox=f"0 0 {width} {height}"
-    )
-    ElementTree.SubElement(root, f"{{{_NAMESPACE}}}title").text = title
+    size = {"width": f"{width:.4f}mm", "height": f"{height:.4f}mm", "viewBox": f"0 0 {width:.4f} {height:.4f}"}
+    root = ElementTree.Element(f"{{{_NAMESPACE}}}svg", size)
+    _add(root, "title", {}).text = title
+    return root
+
+
+def _packed(root: Element) -> bytes:
+    return bytes(ElementTree.tostring(root, encoding="utf-8", xml_declaration=True))
+
+
+def _add(parent: Element, name: str, attributes: dict[str, str]) -> Element:
+    return ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}{name}", attributes)
+
+
+def _add_art(root: Element, art: Art, pens: float) -> None:
     tones = _group(root, "tones")
     for face in art.faces:
         loops = (" ".join(f"{x:.4f},{art.height_mm - y:.4f}" for x, y in loop) for loop in face.loops)
         path = "".join(f"M{loop}Z" for loop in loops)
         look = {"d": path, "fill": _grey(TONE_GREY[face.tone]), "fill-rule": "evenodd"}
         look |= {"stroke": look["fill"], "stroke-width": "0.1"}  # closes the seams of a curved surface
-        ElementTree.SubElement(tones, f"{{{_NAMESPACE}}}path", look)
+        _add(tones, "path", look)
     lines = _group(root, "lines")
     for name, group in groupby(art.lines, key=lambda line: line.group):
         parent = _group(lines, name)
         for line in group:
-            _line(parent, art, line)
+            _line(parent, art, line, pens)
     marks = _group(root, "points")
     for mark in art.marks:
         x, y = mark.at[0], art.height_mm - mark.at[1]
-        path = f"M{x - 2:.4f} {y:.4f}H{x + 2:.4f}M{x:.4f} {y - 2:.4f}V{y + 2:.4f}"
-        attributes = {
-            "d": path,
-            "stroke": "#222",
-            "stroke-width": "0.3",
-            "fill": "none",
-            "data-name": mark.name,
-        }
-        ElementTree.SubElement(marks, f"{{{_NAMESPACE}}}path", attributes)
-    return bytes(ElementTree.tostring(root, encoding="utf-8", xml_declaration=True))
+        arm = 2 * pens
+        path = f"M{x - arm:.4f} {y:.4f}H{x + arm:.4f}M{x:.4f} {y - arm:.4f}V{y + arm:.4f}"
+        attributes = {"d": path, "stroke": "#222", "stroke-width": f"{0.3 * pens:.4g}", "fill": "none"}
+        _add(marks, "path", attributes | {"data-name": mark.name})
 
 
-def _group(parent: ElementTree.Element, name: str) -> ElementTree.Element:
-    return ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}g", {"class": name.replace(" ", "-"), "data-name": name})
+def _group(parent: Element, name: str) -> Element:
+    return _add(parent, "g", {"class": name.replace(" ", "-"), "data-name": name})
 
 
-def _line(parent: ElementTree.Element, art: Art, line: ArtLine) -> None:
+def _line(parent: Element, art: Art, line: ArtLine, pens: float) -> None:
     attributes = {
-        "stroke": _grey(GREY[line.pen]), "stroke-width": f"{WIDTH_MM[line.pen]}", "stroke-linecap": "round",
+        "stroke": _grey(GREY[line.pen]), "stroke-width": f"{WIDTH_MM[line.pen] * pens:.4g}", "stroke-linecap": "round",
     }  # fmt: skip
     if line.pen in DASH_MM:
-        attributes["stroke-dasharray"] = " ".join(str(v) for v in DASH_MM[line.pen])
+        attributes["stroke-dasharray"] = " ".join(f"{v * pens:.4g}" for v in DASH_MM[line.pen])
     places = [f"{x:.4f},{art.height_mm - y:.4f}" for x, y in (line.start, *line.bend, line.end)]
     if line.bend:
         attributes |= {"points": " ".join(places), "fill": "none"}
-        ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}polyline", attributes)
+        _add(parent, "polyline", attributes)
         return
     for number, place in enumerate(places, start=1):
         attributes |= dict(zip((f"x{number}", f"y{number}"), place.split(","), strict=True))
-    ElementTree.SubElement(parent, f"{{{_NAMESPACE}}}line", attributes)
+    _add(parent, "line", attributes)
 
 
 def _grey(value: float) -> str:

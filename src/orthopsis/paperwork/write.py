@@ -4,16 +4,17 @@ from collections.abc import Callable
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
-from orthopsis.paperwork.art import answer_art, full_art
+from orthopsis.paperwork.art import answer_art, full_art, step_art
 from orthopsis.paperwork.obj import obj_bytes
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.raster import png_of_pdf
-from orthopsis.paperwork.svg import svg_bytes
+from orthopsis.paperwork.svg import film_strip, svg_bytes
 from orthopsis.paperwork.take_home import take_home_html
 
 MEDIA_TYPES = {
     "json": "application/json", "svg": "image/svg+xml", "pdf": "application/pdf", "png": "image/png",
     "dxf": "image/vnd.dxf", "obj": "model/obj", "html": "text/html; charset=utf-8",
+    "steps.svg": "image/svg+xml",
 }  # fmt: skip
 
 
@@ -31,6 +32,7 @@ def write_drawing(exercise: Exercise, form: str) -> bytes:
         "dxf": _dxf,
         "obj": obj_bytes,
         "html": lambda e: take_home_html(draw(e), e.title),
+        "steps.svg": _film_strip,
     }
     return writers[form](exercise)
 
@@ -42,6 +44,12 @@ def _pdf(exercise: Exercise) -> bytes:
     pages.show(pages.keep(art))
     pages.end()
     return pages.bytes()
+
+
+def _film_strip(exercise: Exercise) -> bytes:
+    drawing = draw(exercise)
+    frames = [(step.title, step_art(drawing, count)) for count, step in enumerate(drawing.steps, start=1)]
+    return film_strip(frames, exercise.title) if frames else svg_bytes(answer_art(drawing), exercise.title)
 
 
 def _dxf(exercise: Exercise) -> bytes:
