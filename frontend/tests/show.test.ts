@@ -65,6 +65,13 @@ describe('the stage after a step', () => {
     expect([...stageAfter(marked, 3).points]).toEqual(['point', 'Roof.slope_above'])
   })
 
+  it('does not show as new what is left of a line that was erased', () => {
+    const erased = [...steps.slice(0, 1), step({ phase: 'take_away', takes_away: [0], draws: [3] })]
+    expect([...stageAfter(erased, 1).fresh]).toEqual([0, 1])
+    expect([...stageAfter(erased, 2).light]).toEqual([1, 3])
+    expect(stageAfter(erased, 2).fresh.size).toBe(0)
+  })
+
   it('adds what is drawn, takes away what is erased, and darkens what stays', () => {
     expect([...stageAfter(steps, 1).light]).toEqual([0, 1])
     expect([...stageAfter(steps, 2).light]).toEqual([1, 2])

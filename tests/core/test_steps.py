@@ -4,6 +4,7 @@ import pytest
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import Step
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.editing import edit, edit_things
@@ -119,3 +120,25 @@ def division(along: str) -> dict[str, object]:
     """A division of the crate's right side by ticks and its diagonal."""
     on = {"joined_to": "Crate", "joined_by": "face_right"}
     return {"kind": "division", "name": "Bays", **on, "way": "diagonal", "along": along, "up": "1"}
+
+
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_nothing_is_dark_or_new_when_what_is_not_seen_is_taken_away(ready: dict[str, object]) -> None:
+    steps = draw(read_exercise(ready)).steps
+    for count, step in enumerate(steps, start=1):
+        stage = stage_after(steps, count)
+        if step.phase == "take_away":
+            assert not stage.fresh
+            assert not stage.dark
+        elif step.phase == "darken":
+            assert stage.fresh == stage.dark
+
+
+def test_who_goes_round_a_back_is_told_where_to_begin() -> None:
+    """At the one mark of the depth; once light lines have found more corners of the back, at those."""
+    told = draw(read_exercise(next(r for r in READY if r["title"].startswith("An E with measured strokes")))).steps
+    rounds = [step for step in told if "go round the back" in step.text]
+    assert rounds
+    assert all(step.text.startswith("From the corners of the back that are marked") for step in rounds)
+    lying = draw(read_exercise(next(r for r in READY if r["title"].startswith("H lying on the quay")))).steps
+    assert next(step for step in lying if "go round the back" in step.text).text.startswith("From the mark go")

@@ -42,6 +42,7 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
         stage = stage_after(drawing.steps, count)
         assert {ids[number] for number in light - dark} == stage.light
         assert {ids[number] for number in dark} == stage.dark
+        assert {ids[number] for number in step["fresh"]} == stage.fresh
         assert step["text"].startswith(drawing.steps[count - 1].text)
         shown = [text for *_, text in step["texts"]]
         told = drawing.steps[count - 1]

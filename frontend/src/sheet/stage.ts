@@ -26,7 +26,8 @@ export function stageAfter(steps: readonly Step[], count: number): Stage {
   return {
     light,
     dark,
-    fresh: new Set(last ? [...last.draws, ...last.darkens] : []),
+    // what is left of a line that was taken away is not new
+    fresh: new Set(last && last.phase !== 'take_away' ? [...last.draws, ...last.darkens] : []),
     marks: last?.marks ?? [],
     toned,
     points: new Set(steps.slice(0, count).flatMap((step) => step.marks)),

@@ -11,6 +11,7 @@ from collections.abc import Iterator
 from pathlib import Path
 
 from orthopsis.core.drawing.answer import Drawing, DrawnLine, Place, Step
+from orthopsis.core.drawing.stage import new_lines
 from orthopsis.paperwork.art import TONE_GREY
 from orthopsis.paperwork.step_scales import SIZE_MM, letter_texts, scale_texts
 
@@ -65,6 +66,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], figure_mm: floa
         "count": step.count,
         "draws": [numbers[line] for line in step.draws],
         "away": [numbers[line] for line in step.takes_away],
+        "fresh": sorted(numbers[line] for line in new_lines(step)),
         "dark": [numbers[line] for line in step.darkens],
         "toned": step.tones,
         "marks": [_place(points[name]) for name in step.marks if name in points],

@@ -18,6 +18,11 @@ class Stage:
     points: frozenset[str] = frozenset()
 
 
+def new_lines(step: Step) -> frozenset[int]:
+    """Return the ids of the lines that a step draws or darkens; what is left of one that is erased is not new."""
+    return frozenset() if step.phase == "take_away" else frozenset((*step.draws, *step.darkens))
+
+
 def stage_after(steps: Sequence[Step], count: int) -> Stage:
     """Return what is on the paper after the first ``count`` steps."""
     light: set[int] = set()
@@ -29,6 +34,6 @@ def stage_after(steps: Sequence[Step], count: int) -> Stage:
         dark |= set(step.darkens)
         toned = toned or step.tones
     last = steps[count - 1] if 0 < count <= len(steps) else None
-    fresh = frozenset((*last.draws, *last.darkens)) if last else frozenset()
+    fresh = new_lines(last) if last else frozenset()
     points = frozenset(name for step in steps[:count] for name in step.marks)
     return Stage(frozenset(light - dark), frozenset(dark), fresh, tuple(last.marks) if last else (), toned, points)

@@ -128,10 +128,18 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
     "marks": lambda solved, breath, acts: _curve_marks(solved, acts),
     "length_marks": lambda solved, breath, acts: _length_marks(solved, acts),
+    "whence": lambda solved, breath, acts: _whence(acts),
     "level": lambda solved, breath, acts: _level(solved, acts),
     "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
 }
 """The values that stand for themselves."""
+
+
+def _whence(acts: Sequence[Act]) -> str:
+    """Return where the hand begins to go round a back: at one mark, or at several corners that are there."""
+    ways = [act for act in acts if isinstance(act, Run | Slide)]
+    begins = {act.start for act in ways} - {act.makes_point for act in ways}
+    return "the mark" if len(begins) == 1 else "the corners of the back that are marked"
 
 
 def _own_lengths(solved: Solved, breath: Breath) -> dict[str, object]:

@@ -164,11 +164,10 @@ FRONT: dict[str, StepPhrases] = {
     "back.profile": StepPhrases(
         "{lines} at the back",
         (
-            "From the mark draw the back edges. They run like the front ones. Stop where the front hides them. Count: "
+            "From {whence} draw the back edges. They run like the front ones. Stop where the front hides them. Count: "
             "{count}.",
-            "From the mark go round the back: {lines}, {each}like its front edge, until the next [guide line] or "
-            "until the "
-            "front hides it.",
+            "From {whence} go round the back: {lines}, {each}like its front edge, until the next [guide line] or "
+            "until the front hides it.",
             "Carry the depth round the back: {lines}. A line may stop behind the front and go on beyond it.",
         ),
         "Back edges run like the front edges.",
