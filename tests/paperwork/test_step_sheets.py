@@ -10,6 +10,7 @@ from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.exercise.solve import draw
+from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.handout import Handout, handout_mm
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.step_sheets import StepPages, add_steps, layout_of
@@ -108,3 +109,13 @@ def test_large_type_takes_more_pages_rather_than_a_picture_or_a_word(ready: dict
     texts = _texts(drawing, StepPages(8, type_pt=18.0))
     assert len(texts) == -(-len(drawing.steps) // large.per_page)
     assert all(any(step.title in text for text in texts) for step in drawing.steps)
+
+
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_the_picture_of_a_step_that_only_marks_shows_its_marks(ready: dict[str, Any]) -> None:
+    drawing = draw(read_exercise(ready))
+    for count, step in enumerate(drawing.steps, start=1):
+        there = {mark.name: mark.at for mark in step_art(drawing, count).marks}
+        if step.marks and not step.draws:
+            for name in step.marks:
+                assert there[name] == {**drawing.points, **drawing.vanishing_points}[name]

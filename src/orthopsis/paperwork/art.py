@@ -77,11 +77,11 @@ class Art:
 
 
 def step_art(drawing: Drawing, count: int) -> Art:
-    """Return the sheet after ``count`` steps, what is new drawn stronger, and a depth's mark shown."""
+    """Return the sheet after ``count`` steps, what is new drawn stronger; marks of a depth or of marks alone shown."""
     art = _staged(drawing, stage_after(drawing.steps, count))
     step = drawing.steps[count - 1]
-    fresh = [ArtMark(drawing.points[n], n) for n in step.marks if step.phase == "depth" and n in drawing.points]
-    return replace(art, marks=(*art.marks, *fresh))
+    shown = step.marks if step.phase == "depth" or not step.draws else ()
+    return replace(art, marks=(*art.marks, *(ArtMark(drawing.points[n], n) for n in shown if n in drawing.points)))
 
 
 def answer_art(drawing: Drawing) -> Art:
