@@ -87,7 +87,7 @@ def desk_gate(page: Page) -> None:
 def own_sheets(page: Page) -> None:
     page.goto("/print/17")
     page.get_by_text("Everything for each student").click()
-    page.locator(".how .n-select").click()
+    page.get_by_label("Sheets for whom").click()
     page.locator(".n-base-select-option", has_text="Terns").click()
     page.get_by_text("24 sheets").wait_for()
 
