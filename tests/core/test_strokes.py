@@ -134,7 +134,8 @@ def test_a_teacher_s_own_words_stay_as_they_are() -> None:
         (1, 1, "This line is there already."),
         (3, 3, "All of these lines are there already."),
         (1, 3, "One of these lines is there already."),
-        (2, 5, "2 of these lines are there already."),
+        (2, 5, "Two of these lines are there already."),
+        (12, 15, "12 of these lines are there already."),
     ],
 )
 def test_how_it_is_said(there: int, count: int, words: str) -> None:

@@ -24,7 +24,7 @@ from orthopsis.paperwork.step_sheets import StepPages, add_steps
 
 NEAR_MM = 0.05
 THERE = re.compile(
-    r" (?:This line is|All of these lines are|One of these lines is|\d+ of these lines are) there already\.$"
+    r" (?:This line is|All of these lines are|One of these lines is|\w+ of these lines are) there already\.$"
 )
 """Said of lines that earlier steps have drawn: who draws them again draws them where they are."""
 

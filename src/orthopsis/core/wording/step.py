@@ -4,6 +4,8 @@ from dataclasses import dataclass
 
 from orthopsis.core.wording.vocabulary import LEVELS, Wording
 
+_FEW = dict(enumerate(("Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"), start=2))
+
 
 @dataclass(frozen=True, slots=True)
 class StepPhrases:
@@ -31,4 +33,7 @@ def there_words(there: int, count: int) -> str:
     """
     if there >= count:
         return "This line is there already." if count == 1 else "All of these lines are there already."
-    return "One of these lines is there already." if there == 1 else f"{there} of these lines are there already."
+    if there == 1:
+        return "One of these lines is there already."
+    # In letters: the figures of a step are what is measured.
+    return f"{_FEW.get(there, str(there))} of these lines are there already."
