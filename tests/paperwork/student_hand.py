@@ -410,8 +410,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         letter_depth,
     ),
     (
-        r"From the mark go round the back: (\d+) lines?, (?:each )?like its front edge, until the next guide line or "
-        r"until the front hides it\.",
+        r"From (?:the mark|the corners of the back that are marked) go round the back: (\d+) lines?, (?:each )?like "
+        r"its front edge, until the next guide line or until the front hides it\.",
         letter_back,
     ),
     (
