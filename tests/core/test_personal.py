@@ -36,6 +36,8 @@ def extent(exercise: Exercise) -> tuple[float, float]:
 
 @settings(max_examples=40, deadline=None)
 @example("2&ÌÌÆ")  # narrow letters are as wide as their strokes, which the ruler's marks widen
+@example("A" * 24)  # as long as a word may be, broken into rows
+@example("222Ä")  # an edge of the last letter lies on the line from another of its corners to the point
 @given(st.text(st.characters(codec="utf-8", exclude_categories=["Cs"]), min_size=1, max_size=30))
 def test_any_name_takes_up_no_more_room_than_the_teacher_s_word(name: str) -> None:
     for long in ("smaller", "rows", "initials"):

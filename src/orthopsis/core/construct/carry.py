@@ -14,6 +14,7 @@ import numpy as np
 
 from orthopsis.core.construct.count import runs_along
 from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, full_name
+from orthopsis.core.errors import CoincidentLines
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, unit_toward
 from orthopsis.core.plane.polygon import inside_starts
@@ -84,7 +85,10 @@ class CarriedOutline:
         """Return how far away edges are met on the way from a place to the goal, mm; endless where they are behind."""
         following, met, way = dict(self.edges), dict[int, float](), unit_toward(at, self.goal)
         for edge in edges:
-            crossing = meet(join(at, self.goal), join(self.page[edge], self.page[following[edge]]))
+            try:
+                crossing = meet(join(at, self.goal), join(self.page[edge], self.page[following[edge]]))
+            except CoincidentLines:
+                continue  # the way runs along this edge
             if not crossing.is_ideal:
                 ahead = (crossing.x - at.x) * way[0] + (crossing.y - at.y) * way[1]
                 met[edge] = ahead if ahead > SAME_POINT_MM else math.inf

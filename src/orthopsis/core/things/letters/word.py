@@ -45,9 +45,10 @@ def read_word(text: str) -> str:
     word = ROW_END.join(rows)
     if not all(rows):
         raise _fault("empty_word", "There is no letter in this word.", "Type a letter or a word.", "K")
-    if len(word) > MOST_LETTERS:
+    letters = len(word.replace(ROW_END, ""))
+    if letters > MOST_LETTERS:
         fix = f"Use at most {MOST_LETTERS} letters, or make two words of it."
-        raise _fault("too_many_letters", f"This word has {len(word)} letters.", fix, word[:MOST_LETTERS].strip())
+        raise _fault("too_many_letters", f"This word has {letters} letters.", fix, word[:MOST_LETTERS].strip())
     for character in word:
         if character not in (" ", ROW_END) and not _can_draw(character):
             near = _nearest(character)
