@@ -140,7 +140,7 @@ describe('printing', () => {
     await choose('steps')
     expect(address().searchParams.get('type_pt')).toBe('14')
     expect(says()).toContain('As many pages as the steps take on A4 paper.')
-    await pick('Size of the type', 18)
+    await pick('Text size', 18)
     expect(address().searchParams.get('type_pt')).toBe('18')
     view.unmount()
     await open()

@@ -170,8 +170,8 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
                   aria-label="Begin at which step"
                 />
               </template>
-              <span>Type</span>
-              <NSelect v-model:value="type" :options="typeOptions" aria-label="Size of the type" />
+              <span>Text size</span>
+              <NSelect v-model:value="type" :options="typeOptions" aria-label="Text size" />
             </template>
             <template v-if="hasSteps || isLesson">
               <span>Printer’s paper</span>

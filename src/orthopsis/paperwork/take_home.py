@@ -13,7 +13,7 @@ from pathlib import Path
 from orthopsis.core.drawing.answer import Drawing, DrawnLine, Place, Step
 from orthopsis.core.drawing.stage import new_lines
 from orthopsis.paperwork.art import TONE_GREY
-from orthopsis.paperwork.step_scales import SIZE_MM, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, letter_texts, scale_texts
 
 _PAGE = Path(__file__).with_name("pages") / "take_home.html"
 _ROWS = 34
@@ -77,7 +77,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], figure_mm: floa
 def _texts(step: Step, figure_mm: float) -> Iterator[list[object]]:
     """Yield the measures and letters of a step: the line that leads to each, where its middle stands, and the text."""
     scale = SIZE_MM / figure_mm
-    clear = 1.3 * SIZE_MM if step.letters else 0.0
+    clear = CLEAR * SIZE_MM if step.letters else 0.0
     for one in (one for scaled in step.scales for one in scale_texts(scaled, 0.0, 0.0, scale, clear)):
         middle = (one.left + len(one.text) * 0.3 * SIZE_MM) / scale
         yield [

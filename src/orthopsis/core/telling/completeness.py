@@ -5,7 +5,7 @@ Where the ruler only lies along a line, that line helps in its own step and is g
 be there, and what it measures along must be long enough.
 """
 
-from collections.abc import Iterable, Iterator, Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Literal
 
@@ -16,7 +16,6 @@ from orthopsis.core.construct.moves import (
     Cross,
     Curve,
     Divide,
-    Measure,
     MeasureAlong,
     MeasureAside,
     Offset,
@@ -111,17 +110,14 @@ def _lies_on(at: Point, line: Ruled) -> bool:
     return beyond <= 2 * NEAR_MM and abs(offset(at, line.line)) <= NEAR_MM
 
 
-def gaps(breaths: Sequence[Breath], board: Board, given: Iterable[Point] = ()) -> Iterator[Gap]:
+def gaps(breaths: Sequence[Breath], board: Board) -> Iterator[Gap]:
     """Yield what steps take up that no earlier one has told, in their order.
 
     Args:
         breaths: the moves of each step, in the order in which they are told.
         board: what all moves make.
-        given: places that are on the paper before the first step.
     """
     paper = _Paper(board)
-    for at in given:
-        paper.mark(at)
     for breath in breaths:
         paper.laid = {}
         for move in breath.moves:
@@ -198,5 +194,5 @@ def _lines_of(
             yield act.second, points[act.makes_other]
         case Touch():
             yield act.line, None
-        case Measure() | _:
+        case _:
             pass
