@@ -1,7 +1,7 @@
 """Told is complete: every line begins and ends, and every measure lies, on what earlier told steps have made."""
 
 from dataclasses import replace
-from typing import Any
+from typing import Any, get_args
 
 import pytest
 from hypothesis import HealthCheck, given, settings
@@ -21,7 +21,7 @@ from scenes import (
     words,
 )
 
-from orthopsis.core.construct.moves import MeasureAlong, Move, Rule
+from orthopsis.core.construct.moves import Act, MeasureAlong, Move, Rule, inputs
 from orthopsis.core.construct.steps import breaths
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
@@ -125,3 +125,35 @@ def test_a_line_over_a_point_that_nobody_marked_is_found() -> None:
     found.board.points["nowhere"] = type(found.board.points[names[0]])(7.0, 7.0)
     found.board.lines["stray"] = next(iter(found.board.lines.values()))
     assert [gap.name for gap in gaps(breaths([*found.moves, unknown]), found.board)] == ["nowhere"]
+
+
+NEVER_ON_PAPER = {("Curve", "centre"), ("Curve", "pole"), ("Touch", "point")}
+"""What only the mathematics of a curve takes up: the hand draws it through marks."""
+
+
+def test_on_an_empty_sheet_whatever_an_act_takes_up_is_missing() -> None:
+    """No kind of act slips through the check, also none that is added later and used in a ready exercise."""
+    kinds = set[str]()
+    for ready in READY:
+        found = solved(read_exercise(ready))
+        for breath in tell(found).breaths:
+            for move in breath.moves:
+                act, kind = move.act, type(move.act).__name__
+                stops = set(getattr(act, "stops_at", ()))
+                if stops:
+                    stops |= {getattr(act, "until", ""), getattr(act, "end", "")}  # where it would have ended
+                asked = {
+                    name
+                    for field in act.__slots__
+                    for name in inputs(act) & {getattr(act, field), *_several(getattr(act, field))}
+                    if (kind, field) not in NEVER_ON_PAPER and name not in stops
+                    and not (name in found.board.points and found.board.points[name].is_ideal)
+                }  # fmt: skip
+                missed = {gap.name for gap in gaps([replace(breath, moves=[move])], found.board)}
+                assert missed == asked, act
+                kinds.add(kind)
+    assert kinds == {act.__name__ for act in get_args(Act)}
+
+
+def _several(value: object) -> tuple[object, ...]:
+    return value if isinstance(value, tuple) else ()
