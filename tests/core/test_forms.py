@@ -67,8 +67,9 @@ def test_every_side_of_a_form_that_is_seen_was_drawn(exercise: Exercise) -> None
     lines, solid = found.board.lines, found.seen[1].solid
     if found.seen[0].see_through or found.seen[0].solid.is_open:
         return
-    page = solid.picture(found.seen[1].eye)
-    sides = [set(zip(f.corners, (*f.corners[1:], f.corners[0]), strict=True)) for f in faces_toward_eye(solid, page)]
+    eye = found.seen[1].eye
+    page = solid.picture(eye)
+    sides = [set(zip(f.corners, (*f.corners[1:], f.corners[0]), strict=True)) for f in faces_toward_eye(solid, eye)]
     for piece in Sight(found.seen).pieces()[1]:
         ends = (piece.edge.start, piece.edge.end)
         if sides and not any(ends in side or ends[::-1] in side for side in sides):

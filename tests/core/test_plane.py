@@ -9,7 +9,7 @@ from hypothesis import strategies as st
 from orthopsis.core.errors import CoincidentLines, CoincidentPoints, NotOnPage
 from orthopsis.core.plane.cross_ratio import cross_ratio, harmonic_conjugate, repeated_mark
 from orthopsis.core.plane.homogeneous import HORIZONTAL, VERTICAL, Point, distance, ideal, join, meet, offset, toward
-from orthopsis.core.plane.polygon import inside_starts, is_inside
+from orthopsis.core.plane.polygon import corners_of, inside_starts, is_inside
 
 near = st.floats(-600, 600)
 points = st.builds(Point, near, near)
@@ -71,10 +71,13 @@ def test_shrinking_each_step_by_a_fixed_share_is_not_equal_spacing() -> None:
 
 def test_a_corner_sees_inside_only_between_its_edges() -> None:
     square = [Point(0, 0), Point(10, 0), Point(10, 10), Point(0, 10)]
-    assert inside_starts(square, Point(20, 12))[0]
-    assert not inside_starts(square, Point(20, 12))[1]
-    assert not inside_starts(square, Point(20, 0))[0], "along its own edge is not inside"
-    assert inside_starts(square[::-1], Point(20, 12))[3], "whichever way round the outline runs"
+    starts = inside_starts(corners_of([square]), Point(20, 12))
+    assert starts[0]
+    assert not starts[1]
+    assert not inside_starts(corners_of([square]), Point(20, 0))[0], "along its own edge is not inside"
+    assert not inside_starts(corners_of([square]), Point(0, 0))[0], "a line to itself starts nowhere"
+    both = inside_starts(corners_of([square, square[::-1]]), Point(20, 12))
+    assert both.tolist() == [*starts, *starts[::-1]], "whichever way round each outline runs"
     corners = [point.xy for point in square]
     assert is_inside((5, 5), [corners], 0.0)
     assert not is_inside((10, 5), [corners], 0.0), "on the outline is not inside"

@@ -57,9 +57,10 @@ def test_every_corner_is_where_the_eye_sees_it(exercise: Exercise) -> None:
 def test_every_edge_that_is_seen_was_drawn_between_corners_of_the_hand(exercise: Exercise) -> None:
     found = solved(exercise)
     lines, solid = found.board.lines, found.seen[1].solid
-    page = solid.picture(found.seen[1].eye)
+    eye = found.seen[1].eye
+    page = solid.picture(eye)
     # An edge whose sides are all seen edge-on lies under another line, and is not drawn again.
-    sides = [set(zip(f.corners, (*f.corners[1:], f.corners[0]), strict=True)) for f in faces_toward_eye(solid, page)]
+    sides = [set(zip(f.corners, (*f.corners[1:], f.corners[0]), strict=True)) for f in faces_toward_eye(solid, eye)]
     for piece in Sight(found.seen).pieces()[1]:
         ends = (piece.edge.start, piece.edge.end)
         if not any(ends in side or ends[::-1] in side for side in sides):
@@ -134,7 +135,8 @@ def test_inside_is_seen_only_through_the_opening(exercise: Exercise) -> None:
     solid, host = found.seen[1].solid, found.seen[0]
     on_the_ground = found.prepared.things[1].standing.layout.up[0][0] == 0.0
     assume(not host.see_through and not host.solid.is_open and not on_the_ground)
-    page = solid.picture(found.seen[1].eye)
+    eye = found.seen[1].eye
+    page = solid.picture(eye)
     for piece in Sight(found.seen).pieces()[1]:
         if not piece.visible or "front" not in piece.edge.name:
             continue

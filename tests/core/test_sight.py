@@ -96,7 +96,7 @@ def test_the_pieces_of_an_edge_cover_it_once_and_alternate(exercise: Exercise) -
 def test_a_box_shows_at_most_three_faces_and_those_at_its_nearest_edge(exercise: Exercise) -> None:
     solved = solve(prepare(exercise))
     seen = solved.seen[0]
-    shown = {face.name for face in faces_toward_eye(seen.solid, seen.solid.picture(seen.eye))}
+    shown = {face.name for face in faces_toward_eye(seen.solid, seen.eye)}
     if seen.solid.is_open:
         return
     if exercise.views[0].kind == "one_point":

@@ -12,12 +12,11 @@ from dataclasses import dataclass, field, replace
 
 import numpy as np
 
-from orthopsis.core.construct.count import runs_along
+from orthopsis.core.construct.count import guide_corners
 from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, full_name
 from orthopsis.core.errors import CoincidentLines
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, unit_toward
-from orthopsis.core.plane.polygon import inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
 
 
@@ -154,15 +153,8 @@ def loops_of(sizes: Sequence[int]) -> tuple[tuple[int, ...], ...]:
 
 def guided_corners(outline: CarriedOutline) -> list[int]:
     """Return the corners that can have a guide line: from there it does not run across the thing's own front."""
-    result = []
-    for number, loop in enumerate(outline.loops):
-        points = [outline.page[c] for c in loop]
-        for i, (corner, into) in enumerate(zip(loop, inside_starts(points, outline.goal), strict=True)):
-            is_free = into if number in outline.holes else not into
-            beside = (points[(i + 1) % len(loop)], points[i - 1])
-            if is_free and not any(runs_along(points[i], other, outline.goal) for other in beside):
-                result.append(corner)
-    return result
+    loops, corners = [[outline.page[c] for c in loop] for loop in outline.loops], outline.corners
+    return [corners[i] for i in guide_corners(loops, outline.goal, outline.holes)]
 
 
 def front_moves(outline: CarriedOutline, breath: str, mark: Callable[[int], list[Act]]) -> list[Move]:

@@ -3,12 +3,12 @@
 Never typed in: it follows from the front's outline and the vanishing point.
 """
 
-from collections.abc import Sequence
+from collections.abc import Collection, Sequence
 
 import numpy as np
 
-from orthopsis.core.plane.homogeneous import Point, join, offset
-from orthopsis.core.plane.polygon import inside_starts
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.polygon import Corners, Mask, Places, corners_of, cross, inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 
 PENCIL_MM = 0.7
@@ -18,24 +18,23 @@ ONE_LINE_MM = 1e-3
 """Corners this near to another's guide line lie on it."""
 
 
-def guide_corners(outline: Sequence[Point], goal: Point) -> list[int]:
-    """Return the corners of a solid's front that can have a guide line to ``goal``, in outline order.
+def guide_corners(loops: Sequence[Sequence[Point]], goal: Point, holes: Collection[int] = ()) -> list[int]:
+    """Return the corners of a solid's front that can have a guide line to ``goal``, counted loop after loop from 0.
 
     A corner has one when the line neither crosses the front nor runs along one of its own edges: there
     the line of the next corner covers it.
 
     Args:
-        outline: the corners of the front face on the page.
-        goal: the vanishing point, finite or ideal.
+        loops: the corners of the outlines of the front face on the page, and of its holes.
+        goal: the vanishing point, finite or ideal; no corner lies on it.
+        holes: numbers of the loops that are holes.
     """
-    size = len(outline)
-    return [
-        i
-        for i, into in enumerate(inside_starts(outline, goal))
-        if not into
-        and not runs_along(outline[i], outline[(i + 1) % size], goal)
-        and not runs_along(outline[i], outline[i - 1], goal)
-    ]
+    corners = corners_of(loops)
+    is_hole = np.repeat([number in holes for number in range(len(loops))], [len(loop) for loop in loops])
+    free = inside_starts(corners, goal) == is_hole
+    for beside in (corners.following, corners.before):
+        free &= ~_run_along(corners, beside, goal)
+    return np.flatnonzero(free).tolist()
 
 
 def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
@@ -53,12 +52,9 @@ def nearest_gap_mm(corners: Sequence[Point], goal: Point) -> float:
     return float(np.min(gaps, where=gaps > ONE_LINE_MM, initial=np.inf))
 
 
-def runs_along(corner: Point, neighbour: Point, goal: Point) -> bool:
-    """Tell whether the line from corner to goal covers the edge to the neighbour."""
-    gap = abs(offset(neighbour, join(corner, goal)))
-    if gap > SAME_POINT_MM * 10:
-        return False
-    ahead = (neighbour.x - corner.x) * (goal.x - corner.x * goal.w) + (neighbour.y - corner.y) * (
-        goal.y - corner.y * goal.w
-    )
-    return ahead > 0
+def _run_along(corners: Corners, beside: Places, goal: Point) -> Mask:
+    """Tell of each corner whether its line to the goal covers the edge to a neighbour."""
+    way, edge = corners.ways(goal), beside - corners.at
+    gap = np.abs(cross(edge, way)) / np.hypot(*way.T)
+    covers: Mask = (gap <= SAME_POINT_MM * 10) & (np.einsum("ij,ij->i", edge, way) > 0)
+    return covers

@@ -140,7 +140,7 @@ def _built(
         page,
         _box(page.values()),
         tuple(painted(Seen(solid, eye, see_through=False))),
-        frozenset(face.name for face in faces_toward_eye(solid, page)),
+        frozenset(face.name for face in faces_toward_eye(solid, eye)),
         LightLines(lines.values()),
         edges,
     )

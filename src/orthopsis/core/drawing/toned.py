@@ -3,6 +3,7 @@
 from collections.abc import Iterator, Sequence
 from functools import lru_cache
 
+import numpy as np
 import shapely
 
 from orthopsis.core.drawing.answer import Place, TonedFace
@@ -82,7 +83,7 @@ def _apart(loops: list[list[Place]]) -> list[list[Place]]:
     if not holes:
         return loops
     rim = shapely.LinearRing(outline)
-    at_rim = [any(rim.distance(shapely.Point(place)) <= SAME_POINT_MM for place in hole) for hole in holes]
+    at_rim = [bool(np.any(shapely.distance(rim, shapely.points(hole)) <= SAME_POINT_MM)) for hole in holes]
     if not any(at_rim):
         return loops
     notches = shapely.union_all(

@@ -5,9 +5,18 @@ Polygons are sequences of finite page points in order round the outline, either 
 
 import math
 from collections.abc import Iterable, Sequence
+from dataclasses import dataclass
 
-from orthopsis.core.plane.homogeneous import Point, unit_toward
+import numpy as np
+from numpy.typing import NDArray
+
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import INSIDE_MM
+
+Floats = NDArray[np.float64]
+Places = Floats
+"""Places or ways on the page, shape (n, 2), mm."""
+Mask = NDArray[np.bool_]
 
 
 def signed_area(outline: Sequence[Point]) -> float:
@@ -18,28 +27,49 @@ def signed_area(outline: Sequence[Point]) -> float:
     return total / 2
 
 
-def inside_starts(outline: Sequence[Point], goal: Point) -> list[bool]:
-    """Tell of each corner whether the line from there toward ``goal`` starts out through the inside of the outline.
+@dataclass(frozen=True, slots=True, eq=False)
+class Corners:
+    """The corners of some loops, one after the other, each with its neighbours; places in mm, shape (n, 2).
+
+    Attributes:
+        at: the corners.
+        following, before: the ones beside each, so that the inside of its loop lies between them, anticlockwise.
+    """
+
+    at: Places
+    following: Places
+    before: Places
+
+    def ways(self, goal: Point) -> Places:
+        """Return the way from each corner toward a point of the page or at infinity."""
+        return np.array([goal.x, goal.y]) - self.at * goal.w
+
+
+def corners_of(loops: Sequence[Sequence[Point]]) -> Corners:
+    """Return the corners of loops of at least three corners each, either way round."""
+    at = np.array([point.xy for loop in loops for point in loop])
+    counts = np.array([len(loop) for loop in loops])
+    begins = np.cumsum(counts) - counts
+    row = np.arange(len(at))
+    following, before = row + 1, row - 1
+    following[begins + counts - 1], before[begins] = begins, begins + counts - 1
+    area = np.add.reduceat(cross(at, at[following]), begins)
+    turned = np.repeat(area < 0, counts)
+    return Corners(at, at[np.where(turned, before, following)], at[np.where(turned, following, before)])
+
+
+def inside_starts(corners: Corners, goal: Point) -> Mask:
+    """Tell of each corner whether the line from there toward ``goal`` starts out through the inside of its loop.
 
     A line that runs exactly along one of the corner's two edges does not.
     This is the rule by which a corner may have a guide line: "a corner gets a line only when the line
     does not run across the shape's own front" (common practice, no source).
     """
-    points = list(outline) if signed_area(outline) >= 0 else list(reversed(outline))
-    around = zip(points, (*points[1:], points[0]), (points[-1], *points[:-1]), strict=True)
-    found = [_starts_inside(here, following, before, goal) for here, following, before in around]
-    return found if points[0] is outline[0] else found[::-1]
-
-
-def _starts_inside(here: Point, following: Point, before: Point, goal: Point) -> bool:
-    """Tell it of a corner between two others of an outline that runs anticlockwise."""
-    if not goal.is_ideal and math.hypot(goal.x - here.x, goal.y - here.y) <= INSIDE_MM:
-        return False
-    ahead, back, ray = (unit_toward(here, other) for other in (following, before, goal))
-    opening = _turn(ahead, back)
-    angle = _turn(ahead, ray)
+    ahead, back, way = corners.following - corners.at, corners.before - corners.at, corners.ways(goal)
+    opening, angle = _turns(ahead, back), _turns(ahead, way)
     slack = 1e-9
-    return slack < angle < opening - slack
+    starts = (slack < angle) & (angle < opening - slack)
+    return starts if goal.is_ideal else starts & (np.hypot(*way.T) > INSIDE_MM)
 
 
 def is_inside(at: tuple[float, float], loops: Iterable[Sequence[tuple[float, float]]], clear: float) -> bool:
@@ -62,11 +92,15 @@ def is_inside(at: tuple[float, float], loops: Iterable[Sequence[tuple[float, flo
     return inside
 
 
-def _turn(first: tuple[float, float], second: tuple[float, float]) -> float:
-    """Return the anticlockwise turn from ``first`` to ``second`` in [0, 2 pi)."""
-    cross = first[0] * second[1] - first[1] * second[0]
-    dot = first[0] * second[0] + first[1] * second[1]
-    return math.atan2(cross, dot) % math.tau
+def cross(first: Places, second: Places) -> Floats:
+    """Return the area of the parallelogram of each pair of ways, positive where the second lies anticlockwise."""
+    return first[:, 0] * second[:, 1] - first[:, 1] * second[:, 0]
+
+
+def _turns(first: Places, second: Places) -> Floats:
+    """Return the anticlockwise turns from ``first`` to ``second`` in [0, 2 pi)."""
+    turns: Floats = np.arctan2(cross(first, second), np.einsum("ij,ij->i", first, second)) % math.tau
+    return turns
 
 
 def _gap(a: tuple[float, float], b: tuple[float, float], at: tuple[float, float]) -> float:

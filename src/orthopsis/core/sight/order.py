@@ -13,8 +13,8 @@ from numpy.typing import NDArray
 from shapely import STRtree
 
 from orthopsis.core.plane.tolerance import SAME_DEPTH, THIN_FACE_MM2
-from orthopsis.core.sight.hidden import Seen, face_planes
-from orthopsis.core.sight.solid import Face, faces_toward_eye, is_broad
+from orthopsis.core.sight.hidden import Index, Mask, Seen, face_planes
+from orthopsis.core.sight.solid import Face, broad_faces, faces_toward_eye
 from orthopsis.core.view.eye import Array
 
 Place = tuple[float, float]
@@ -35,10 +35,7 @@ def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
     outlines: list[list[list[Place]]] = []
     for number, seen in enumerate(things):
         corners = seen.solid.picture(seen.eye)
-        if seen.solid.is_open:
-            faces = [face for face in seen.solid.faces if is_broad(face, corners)]
-        else:
-            faces = list(faces_toward_eye(seen.solid, corners))
+        faces = broad_faces(seen.solid, seen.eye) if seen.solid.is_open else faces_toward_eye(seen.solid, seen.eye)
         shown += [(number, face) for face in faces]
         outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
     if not shown or (len(things) == 1 and things[0].solid.topology.is_convex):
@@ -82,17 +79,44 @@ def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[t
     first, second = STRtree(areas).query(areas, predicate="intersects")
     once = first < second
     first, second = first[once], second[once]
-    try:
-        shared = shapely.intersection(areas[first], areas[second])
-    except shapely.errors.GEOSException:
-        shared = shapely.intersection(areas[first], areas[second], grid_size=SNAP_MM)
-    some = shapely.area(shared) > THIN_FACE_MM2
-    first, second = first[some], second[some]
-    at = shapely.point_on_surface(shared[some])
-    x, y = shapely.get_x(at), shapely.get_y(at)
-    gap = planes[first] - planes[second]
-    nearness = gap[:, 0] * x + gap[:, 1] * y + gap[:, 2]
+    shapely.prepare(areas)
+    apart = shapely.touches(areas[first], areas[second])
+    first, second = first[~apart], second[~apart]
+    before, after = _wholly_before(outlines, planes, first, second), _wholly_before(outlines, planes, second, first)
+    open_ = ~(before | after)
+    nearness = np.where(before, 1.0, -1.0)
+    nearness[open_] = _nearness(areas, planes, first[open_], second[open_])
     swapped = nearness < 0
     nearer, farther = np.where(swapped, second, first), np.where(swapped, first, second)
     clear = np.abs(nearness) > CLEAR
     return list(zip(nearer[clear].tolist(), farther[clear].tolist(), strict=True))
+
+
+def _wholly_before(outlines: Sequence[list[list[Place]]], planes: Array, face: Index, other: Index) -> Mask:
+    """Tell of pairs of faces whether one lies before the other wherever either of them is: no place need be sought.
+
+    Of two planes one is before the other all over a face if it is so at its corners.
+    """
+    corners = [np.array([corner for loop in loops for corner in loop]) for loops in outlines]
+    result = np.zeros(len(face), dtype=bool)
+    for at in (face, other):
+        places = [corners[i] for i in at.tolist()]
+        if not places:
+            break
+        counts = np.array([len(own) for own in places])
+        gap = np.repeat(planes[face] - planes[other], counts, axis=0)
+        place, begins = np.vstack(places), np.cumsum(counts) - counts
+        nearer = gap[:, 0] * place[:, 0] + gap[:, 1] * place[:, 1] + gap[:, 2]
+        result |= (np.minimum.reduceat(nearer, begins) > -CLEAR) & (np.maximum.reduceat(nearer, begins) > CLEAR)
+    return result
+
+
+def _nearness(areas: NDArray[np.object_], planes: Array, first: Index, second: Index) -> Array:
+    """Return by how much the first of pairs of faces is nearer where they overlap; 0 where they hardly do."""
+    try:
+        shared = shapely.intersection(areas[first], areas[second])
+    except shapely.errors.GEOSException:
+        shared = shapely.intersection(areas[first], areas[second], grid_size=SNAP_MM)
+    at, gap = shapely.point_on_surface(shared), planes[first] - planes[second]
+    nearness: Array = gap[:, 0] * shapely.get_x(at) + gap[:, 1] * shapely.get_y(at) + gap[:, 2]
+    return np.where(shapely.area(shared) > THIN_FACE_MM2, nearness, 0.0)

@@ -4,11 +4,11 @@ Solids have plane faces. Vertices and faces carry names, so that every point and
 with what the construction made under the same name.
 """
 
-from collections.abc import Iterator, Mapping
 from dataclasses import dataclass, replace
 
 import numpy as np
 
+from orthopsis.core.plane.polygon import cross
 from orthopsis.core.plane.tolerance import THIN_FACE_MM2
 from orthopsis.core.view.eye import Array, Eye
 from orthopsis.core.wording.names import ANY, Feature, LineKind
@@ -146,23 +146,25 @@ NOTHING = Solid(Topology((), (), ()), np.empty((0, 3)))
 """What is seen of a thing of which nothing is drawn."""
 
 
-def faces_toward_eye(solid: Solid, corners: Mapping[str, tuple[float, float]]) -> Iterator[Face]:
-    """Yield the faces whose outer side is seen: those whose corners run anticlockwise on the page.
-
-    Args:
-        corners: the solid's picture.
-    """
-    for face in solid.faces:
-        if _doubled_area(face, corners) > 2 * THIN_FACE_MM2:
-            yield face
+def faces_toward_eye(solid: Solid, eye: Eye) -> list[Face]:
+    """Return the faces whose outer side is seen: those whose corners run anticlockwise on the page."""
+    return _among(solid, _areas_mm2(solid, eye))
 
 
-def is_broad(face: Face, corners: Mapping[str, tuple[float, float]]) -> bool:
-    """Tell whether a face covers some of the page, rather than being seen edge-on."""
-    return abs(_doubled_area(face, corners)) > 2 * THIN_FACE_MM2
+def broad_faces(solid: Solid, eye: Eye) -> list[Face]:
+    """Return the faces that cover some of the page, rather than being seen edge-on."""
+    return _among(solid, np.abs(_areas_mm2(solid, eye)))
 
 
-def _doubled_area(face: Face, corners: Mapping[str, tuple[float, float]]) -> float:
-    outline = [corners[c] for c in face.corners]
-    ahead = [*outline[1:], outline[0]]
-    return sum(x1 * y2 - x2 * y1 for (x1, y1), (x2, y2) in zip(outline, ahead, strict=True))
+def _among(solid: Solid, areas_mm2: Array) -> list[Face]:
+    return [solid.faces[i] for i in np.flatnonzero(areas_mm2 > THIN_FACE_MM2).tolist()]
+
+
+def _areas_mm2(solid: Solid, eye: Eye) -> Array:
+    """Return the area of each face on the page without its holes, positive where its outer side is seen."""
+    sides, counts = solid.topology.side_rows, solid.topology.side_counts
+    if not len(counts):
+        return np.zeros(0)
+    page = eye.see(solid.places)
+    area: Array = np.add.reduceat(cross(page[sides[:, 0]], page[sides[:, 1]]), np.cumsum(counts) - counts)
+    return area / 2

@@ -86,15 +86,25 @@ def signed_area(loop: Loop) -> float:
     return sum(a[0] * b[1] - b[0] * a[1] for a, b in sides(loop)) / 2
 
 
-def pieces(outline: Outline) -> list[list[int]]:
+@lru_cache(maxsize=512)
+def pieces(outline: Outline) -> tuple[tuple[int, ...], ...]:
     """Return the loops by number, those of a piece together: its own outline first, then its holes."""
-    outer = [i for i, loop in enumerate(outline) if signed_area(loop) > 0]
+    areas = [signed_area(loop) for loop in outline]
+    outer = {i: _box(outline[i]) for i, area in enumerate(areas) if area > 0}
     found = {i: [i] for i in outer}
     for i, loop in enumerate(outline):
         if i not in found:
-            holding = [j for j in outer if _is_inside(loop[0], outline[j])]
-            found[min(holding, key=lambda j: signed_area(outline[j]))].append(i)
-    return list(found.values())
+            (x, y), holding = loop[0][:2], list[int]()
+            for j, (left, low, right, high) in outer.items():
+                if left <= x <= right and low <= y <= high and _is_inside(loop[0], outline[j]):
+                    holding.append(j)
+            found[min(holding, key=areas.__getitem__)].append(i)
+    return tuple(tuple(piece) for piece in found.values())
+
+
+def _box(loop: Loop) -> tuple[float, float, float, float]:
+    xs, ys = [corner[0] for corner in loop], [corner[1] for corner in loop]
+    return min(xs), min(ys), max(xs), max(ys)
 
 
 def roundings(outline: Outline) -> dict[int, Rounding]:

@@ -96,7 +96,7 @@ class FrontBlock(Standing):
                 )
         if self.values.shows_inside:
             return CORNERS
-        return tuple(CORNERS[i] for i in guide_corners([self.corners[c] for c in CORNERS], self.goal))
+        return tuple(CORNERS[i] for i in guide_corners([[self.corners[c] for c in CORNERS]], self.goal))
 
     @cached_property
     def depth_corner(self) -> str:

@@ -1,12 +1,14 @@
 """The solid of an outline that is carried back: the same for every kind of view, once its corners are placed."""
 
-from collections.abc import Callable, Iterator, Mapping
-from functools import partial
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass
+from functools import lru_cache, partial
 
 import numpy as np
 
 from orthopsis.core.construct.carried_back import SeenBack
 from orthopsis.core.construct.carry import CarriedOutline
+from orthopsis.core.construct.moves import Family
 from orthopsis.core.construct.panel import Part, PartCorner
 from orthopsis.core.construct.rounding import Node, nodes
 from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
@@ -26,51 +28,84 @@ Places = Callable[[Array], Array]
 """From places on the front, shape (n, 2), to the world, shape (n, 3)."""
 
 
+@dataclass(frozen=True, slots=True)
+class _Hanging:
+    """All that says how a body hangs together, wherever its outline is placed.
+
+    Attributes:
+        loops: the nodes; of each node ``parts`` names its part, ``families`` says which way the edge to the next one
+            runs, and ``turned`` how the side behind that edge faces.
+        pieces: numbers of the loops of each piece, its own outline first.
+        goal_name: where the outline is carried to; ``front_turned``: how the front faces.
+    """
+
+    loops: tuple[tuple[Node, ...], ...]
+    parts: tuple[str, ...]
+    families: tuple[Family, ...]
+    turned: tuple[str, ...]
+    pieces: tuple[tuple[int, ...], ...]
+    goal_name: str
+    front_turned: str
+
+
 def body(outline: CarriedOutline, places: Places, carried: Array, turned: Turned, front_turned: str) -> Solid:
     """Return the solid between the front, where ``places`` puts it, and the same carried by a world vector."""
-    loops = nodes(outline)
-    every = [node for loop in loops for node in loop]
+    loops, part_of = tuple(tuple(loop) for loop in nodes(outline)), outline.part_of
+    every, pairs = [node for loop in loops for node in loop], list(_pairs(loops))
+    hanging = _Hanging(
+        loops,
+        tuple(part_of[node.corner] for node in every),
+        tuple("free" if _is_curve(a, b) else outline.family(a.corner, b.corner) for a, b in pairs),
+        tuple(turned(b.flat[1] - a.flat[1], a.flat[0] - b.flat[0]) for a, b in pairs),
+        tuple(tuple(piece) for piece in outline.pieces),
+        outline.goal_name,
+        front_turned,
+    )
     front = places(np.array([node.flat for node in every]))
-    names = tuple(f"{end}.{node.name}" for end in ("front", "back") for node in every)
-    faces = (*_ends(outline, loops, front_turned), *_sides(loops, turned))
-    return Solid(Topology(names, faces, _edges(outline, loops)), np.vstack((front, front + carried)))
+    return Solid(_topology(hanging), np.vstack((front, front + carried)))
 
 
-def _ends(outline: CarriedOutline, loops: list[list[Node]], front_turned: str) -> Iterator[Face]:
+@lru_cache(maxsize=32)
+def _topology(hanging: _Hanging) -> Topology:
+    """Return how it hangs together; the same one while the outline only moves, for a whole row of letters too."""
+    names = tuple(f"{end}.{node.name}" for end in ("front", "back") for loop in hanging.loops for node in loop)
+    return Topology(names, (*_ends(hanging), *_sides(hanging)), _edges(hanging))
+
+
+def _ends(hanging: _Hanging) -> Iterator[Face]:
     """Yield the front and back of each piece."""
-    fronts = [tuple(f"front.{node.name}" for node in loop) for loop in loops]
-    backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in loops]
-    for number, (outer, *holes) in enumerate(outline.pieces):
-        yield Face(_end_name("front", number), fronts[outer], front_turned, tuple(fronts[i] for i in holes))
+    fronts = [tuple(f"front.{node.name}" for node in loop) for loop in hanging.loops]
+    backs = [tuple(f"back.{node.name}" for node in reversed(loop)) for loop in hanging.loops]
+    for number, (outer, *holes) in enumerate(hanging.pieces):
+        yield Face(_end_name("front", number), fronts[outer], hanging.front_turned, tuple(fronts[i] for i in holes))
         yield Face(_end_name("back", number), backs[outer], "back", tuple(backs[i] for i in holes))
 
 
-def _sides(loops: list[list[Node]], turned: Turned) -> Iterator[Face]:
-    for a, b in _pairs(loops):
-        (ax, ay), (bx, by) = a.flat, b.flat
+def _sides(hanging: _Hanging) -> Iterator[Face]:
+    for (a, b), turned in zip(_pairs(hanging.loops), hanging.turned, strict=True):
         corners = (f"front.{b.name}", f"front.{a.name}", f"back.{a.name}", f"back.{b.name}")
-        yield Face(f"side.{a.name}", corners, turned(by - ay, ax - bx), is_curved=_is_curve(a, b))
+        yield Face(f"side.{a.name}", corners, turned, is_curved=_is_curve(a, b))
 
 
-def _edges(outline: CarriedOutline, loops: list[list[Node]]) -> tuple[Edge, ...]:
-    result, ends, part_of = list[Edge](), tuple[LineKind, ...](("front", "back")), outline.part_of
+def _edges(hanging: _Hanging) -> tuple[Edge, ...]:
+    result, ends = list[Edge](), tuple[LineKind, ...](("front", "back"))
     for end in ends:
-        features = {part: Feature(end, part=part) for part in set(part_of.values())}
-        for a, b in _pairs(loops):
-            feature = features[part_of[a.corner]]
+        features = {part: Feature(end, part=part) for part in set(hanging.parts)}
+        for (a, b), part, runs in zip(_pairs(hanging.loops), hanging.parts, hanging.families, strict=True):
             start, to = f"{end}.{a.name}", f"{end}.{b.name}"
             if _is_curve(a, b):
                 assert a.angle is not None
                 assert b.angle is not None
                 angles = (a.angle % QUARTER_RAD, b.angle)
-                result.append(Edge(f"{end}.curve.{b.corner}", start, to, "free", angles, feature))
+                result.append(Edge(f"{end}.curve.{b.corner}", start, to, runs, angles, features[part]))
             else:
-                runs = outline.family(a.corner, b.corner)
-                result.append(Edge(f"{end}.edge.{a.corner}", start, to, runs, feature=feature))
-    for node in (node for loop in loops for node in loop if node.is_sharp):
-        away = Feature("away", part=part_of[node.corner], guide=f"guide.{node.name}")
-        ends_at = f"front.{node.name}", f"back.{node.name}"
-        result.append(Edge(f"depth.{node.name}", *ends_at, outline.goal_name, feature=away))
+                result.append(Edge(f"{end}.edge.{a.corner}", start, to, runs, feature=features[part]))
+    every = (node for loop in hanging.loops for node in loop)
+    for node, part in zip(every, hanging.parts, strict=True):
+        if node.is_sharp:
+            away = Feature("away", part=part, guide=f"guide.{node.name}")
+            ends_at = f"front.{node.name}", f"back.{node.name}"
+            result.append(Edge(f"depth.{node.name}", *ends_at, hanging.goal_name, feature=away))
     return tuple(result)
 
 
@@ -80,7 +115,7 @@ def _is_curve(a: Node, b: Node) -> bool:
     return on_curves and (a.corner == b.corner or not b.is_start)
 
 
-def _pairs(loops: list[list[Node]]) -> Iterator[tuple[Node, Node]]:
+def _pairs(loops: Sequence[Sequence[Node]]) -> Iterator[tuple[Node, Node]]:
     for loop in loops:
         yield from zip(loop, (*loop[1:], loop[0]), strict=True)
 
