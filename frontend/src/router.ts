@@ -42,6 +42,12 @@ export const router = createRouter({
       props: true,
     },
     {
+      path: '/show/:id(\\d+)/class',
+      component: () => import('./views/ClassView.vue'),
+      meta: { bare: true, tight: true, title: 'Class' },
+      props: true,
+    },
+    {
       path: '/print',
       component: () => import('./views/ChooseView.vue'),
       meta: { title: 'Print' },

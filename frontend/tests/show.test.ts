@@ -1,49 +1,10 @@
 import { describe, expect, it } from 'vitest'
 
-import type { Drawing, DrawnLine, Step } from '@/api/types'
+import type { Drawing } from '@/api/types'
 import { stageAfter } from '@/sheet/stage'
 import { handAt, MS_A_LINE, strokesOf } from '@/views/show/hand'
 
-function line(id: number, from: [number, number], to: [number, number], restsOn = ''): DrawnLine {
-  const role = restsOn ? 'guide' : 'construction'
-  return {
-    id,
-    thing: 'Crate',
-    name: `l${id}`,
-    from,
-    to,
-    role,
-    family: 'level',
-    visible: true,
-    behind: false,
-    rests_on: restsOn,
-    turns_to: '',
-    bend: [],
-  }
-}
-
-function step(part: Partial<Step>): Step {
-  const base = {
-    key: 'Crate/guides',
-    joins: [],
-    can: [],
-    stop: false,
-    phase: 'guides',
-    thing: 'Crate',
-    title: '',
-    short: '',
-    text: '',
-    scales: [],
-    letters: [],
-    tool: '',
-    rests_on: '',
-    count: 0,
-    rule: '',
-    slip: '',
-    after: '',
-  }
-  return { ...base, minutes: 1, extra: false, draws: [], marks: [], takes_away: [], darkens: [], tones: false, ...part }
-}
+import { line, step } from './steps'
 
 /** Ids are no places in the list: each thing has a run of its own. */
 const lines = [

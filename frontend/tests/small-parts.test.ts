@@ -74,7 +74,7 @@ describe('the words of a step on the wall', () => {
   } as unknown as Step // prettier-ignore
 
   it('count the lines that are drawn, never more than there are', async () => {
-    const words = mount(StepWords, { props: { step, number: 4, count: 9, drawn: 1 } })
+    const words = mount(StepWords, { props: { step, number: 4, count: 9, drawn: 1, since: 0, alone: false } })
     expect(words.text()).toContain('Step 4 of 9 · Crate')
     expect(words.text()).toContain('1 of 3')
     await words.setProps({ drawn: 7 })
@@ -83,7 +83,9 @@ describe('the words of a step on the wall', () => {
 
   it('count nothing where nothing is counted, and say what may be done after it', () => {
     const still = { ...step, count: 0, thing: '', after: 'Take the strip off.' }
-    const words = mount(StepWords, { props: { step: still, number: 1, count: 2, drawn: 0 } })
+    const words = mount(StepWords, {
+      props: { step: still, number: 1, count: 2, drawn: 0, since: 0, alone: false },
+    })
     expect(words.find('strong').exists()).toBe(false)
     expect(words.text()).toContain('Take the strip off.')
     expect(words.text()).not.toContain('·')

@@ -104,6 +104,23 @@ def test_a_drag_from_another_site_is_refused(teacher: TestClient) -> None:
         pass
 
 
+def test_a_board_of_the_teacher_s_own_changes_the_measures_and_not_the_drawing(
+    teacher: TestClient, crates: Exercise
+) -> None:
+    body = {"exercise": crates.document()}
+    plain = teacher.post("/api/desk/draw", json=body).json()["drawing"]
+    answer = teacher.post("/api/desk/draw-on-board", json={**body, "board_mm": 2100})
+    assert answer.status_code == 200
+    on_board = answer.json()["drawing"]
+    assert on_board["lines"] == plain["lines"]
+    assert any(" mm" in step["text"].replace("\N{NO-BREAK SPACE}", " ") for step in plain["steps"])
+    assert not any("mm" in step["text"] for step in on_board["steps"])
+    for width in (1, 1e7, -5, 0, "wide"):
+        refused = teacher.post("/api/desk/draw-on-board", json={**body, "board_mm": width})
+        assert refused.status_code == 422
+        assert refused.json()["why"]
+
+
 BAD = [
     ({"op": "type", "path": "things.0.width", "text": "2 3/8 im"}, "unknown_unit", "things.0.width"),
     ({"op": "type", "path": "things.0.width", "text": "-4 cm"}, "length_out_of_limits", "things.0.width"),

@@ -36,6 +36,11 @@ def button(name: str) -> Callable[[Page], None]:
     return lambda page: page.get_by_role("button", name=name).first.click()
 
 
+def press(key: str) -> Callable[[Page], None]:
+    """Return an act: press a key."""
+    return lambda page: page.keyboard.press(key)
+
+
 def nothing(page: Page) -> None:
     """Leave the view as it opens."""
 
@@ -86,6 +91,10 @@ SCREENS: list[tuple[str, str, Callable[[Page], None]]] = [
     ("show chosen", "/show", nothing),
     ("show", "/show/1", nothing),
     ("show, a later step", "/show/1?step=6", nothing),
+    ("show, how it looks", "/show/1", button("Looks")),
+    ("show, all steps", "/show/1", button("Steps")),
+    ("show, a close-up in a dark room", "/show/9?step=3", press("d")),
+    ("class window", "/show/1/class", nothing),
     ("print chosen", "/print", nothing),
     ("print", "/print/1", nothing),
     ("piles", "/check", nothing),

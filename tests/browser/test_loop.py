@@ -204,6 +204,45 @@ def test_the_class_display_goes_by_keys_and_draws_with_the_ruler(desk: Page, add
     assert size >= 28, "readable from the back row"
 
 
+def test_a_second_window_shows_the_class_the_drawing_alone_and_a_remote_works_in_it(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/show/1?step=4")
+    with desk.context.expect_page() as opened:
+        desk.get_by_role("button", name="Class window").click()
+    wall = opened.value
+    expect(wall.get_by_role("img", name=re.compile("^Step 4"))).to_be_visible()
+    expect(wall.locator(".words")).to_have_count(0)
+    expect(desk.locator(".words .next")).to_contain_text("Then:")
+    desk.get_by_role("button", name="Step 6 of").click()
+    expect(wall.get_by_role("img", name=re.compile("^Step 6"))).to_be_visible()
+    wall.keyboard.press("PageUp")
+    expect(desk.locator(".words .where")).to_contain_text("Step 5")
+    expect(wall.get_by_role("img", name=re.compile("^Step 5"))).to_be_visible()
+    wall.keyboard.press("b")
+    expect(wall.locator(".cover")).to_be_visible()
+    expect(desk.get_by_text("The class sees a dark screen.")).to_be_visible()
+    wall.keyboard.press("b")
+    expect(wall.locator(".cover")).to_have_count(0)
+    wall.close()
+    expect(desk.locator(".words .next")).to_have_count(0)
+
+
+def test_measures_of_the_teacher_s_own_board_are_told_and_remembered(desk: Page, address: str) -> None:
+    desk.goto(f"{address}/show/1?step=3")
+    expect(desk.locator(".words .text")).to_contain_text("mm")
+    desk.get_by_role("button", name="Looks").click()
+    desk.get_by_label("I draw along on a board").fill("210")
+    desk.keyboard.press("Enter")
+    expect(desk.locator(".words .text")).not_to_contain_text("mm")
+    expect(desk.locator(".words .side")).to_contain_text("a board 210 cm wide")
+    desk.reload()
+    expect(desk.locator(".words .side")).to_contain_text("a board 210 cm wide")
+    desk.get_by_role("button", name="Looks").click()
+    desk.get_by_label("I draw along on a board").fill("5")
+    desk.keyboard.press("Enter")
+    expect(desk.get_by_role("alert")).to_contain_text("between 30 cm and 800 cm")
+    expect(desk.locator(".words .text")).to_contain_text("mm")
+
+
 def test_printing_opens_a_pdf_for_the_class(desk: Page, address: str) -> None:
     desk.goto(f"{address}/print/1")
     expect(desk.locator(".preview img")).to_be_visible()

@@ -1,6 +1,7 @@
 """Step sheets: pictures as large as the page allows, all of one scale, with room for their words."""
 
 import io
+import itertools
 from typing import Any
 
 import pypdf
@@ -12,7 +13,7 @@ from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.handout import Handout, handout_mm
-from orthopsis.paperwork.pdf import Pages
+from orthopsis.paperwork.pdf import REGULAR, Pages, rows_of
 from orthopsis.paperwork.step_sheets import StepPages, add_steps, layout_of
 
 
@@ -119,3 +120,51 @@ def test_the_picture_of_a_step_that_only_marks_shows_its_marks(ready: dict[str, 
         if step.marks and not step.draws:
             for name in step.marks:
                 assert there[name] == {**drawing.points, **drawing.vanishing_points}[name]
+
+
+def _chests() -> Drawing:
+    return draw(read_exercise(next(r for r in READY if "Chests by the boathouse" in r["title"])))
+
+
+def test_a_picture_carries_the_measures_of_its_step_and_where_points_off_the_sheet_lie() -> None:
+    drawing = _chests()
+    texts = _texts(drawing, StepPages(per_page=1))
+    assert len(texts) == len(drawing.steps)
+    for step, text in zip(drawing.steps, texts, strict=True):
+        for dimension in step.dimensions:
+            assert text.count(dimension.text) >= 2, f"{step.title}: in the words, and in the picture"
+        for beyond in step.beyond:
+            assert beyond.text in text
+            assert beyond.past in text
+
+
+def test_small_work_is_drawn_larger_beside_a_small_whole() -> None:
+    drawing = _chests()
+    for step in drawing.steps:
+        pages = Pages("Steps")
+        count = drawing.steps.index(step) + 1
+        add_steps(pages, drawing, "Steps", StepPages(per_page=1, first=count))
+        page = pypdf.PdfReader(io.BytesIO(pages.bytes())).pages[0]
+        content = page.get_contents()
+        assert content is not None
+        scales = [float(row.split()[0]) for row in content.get_data().decode("latin-1").splitlines()
+                  if row.endswith(" cm") and row.split()[1] == "0"
+                  and row.split()[0] == row.split()[3] and row.split()[0] not in ("1",)]  # fmt: skip
+        shown = [scale for scale in scales if scale != pytest.approx(72 / 25.4, abs=1e-3)]
+        if step.close_up is None:
+            assert len(shown) == 1
+        else:
+            whole, large = shown
+            assert large > 3 * whole
+
+
+@pytest.mark.parametrize("width", [20.0, 34.0, 60.0])
+def test_no_measure_is_broken_over_two_rows(width: float) -> None:
+    inches = {"sheet": {"paper": "12 x 18 in", "units": "in", "division": "1/8 in"}}
+    for document in (READY[0], {**READY[4], **inches}):
+        for step in draw(read_exercise(document)).steps:
+            rows = rows_of(step.text, REGULAR, 3.9, width)
+            assert " ".join(rows).split() == step.text.split()
+            for row, following in itertools.pairwise(rows):
+                assert not (row[-1].isdigit() and following.split()[0].rstrip(",.") in ("mm", "cm", "in")), row
+                assert not (row[-1].isdigit() and "/" in following.split()[0]), row

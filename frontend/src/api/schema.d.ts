@@ -228,6 +228,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/desk/draw-on-board": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Draw On Board
+         * @description Return the whole drawing of an exercise, its steps with the measures of a board.
+         */
+        post: operations["draw_on_board_api_desk_draw_on_board_post"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/desk/act": {
         parameters: {
             query?: never;
@@ -1250,6 +1270,47 @@ export interface components {
             /** Put Away */
             put_away: boolean;
         };
+        /**
+         * Beyond
+         * @description A point beyond the picture of a step, to which lines of it run.
+         *
+         *     Attributes:
+         *         at: where one of them leaves the picture, over which ``side``, and which ``way`` it runs there, length 1.
+         *         text: where it runs to; ``past``: how far past the edge of the sheet that lies, empty for a point on the sheet.
+         */
+        Beyond: {
+            /** At */
+            at: [
+                number,
+                number
+            ];
+            /** Way */
+            way: [
+                number,
+                number
+            ];
+            /**
+             * Side
+             * @enum {string}
+             */
+            side: "left" | "right" | "top" | "bottom";
+            /** Text */
+            text: string;
+            /** Past */
+            past: string;
+        };
+        /**
+         * BoardRequest
+         * @description An exercise to be drawn on a board: so wide the whole sheet is drawn there, mm.
+         */
+        BoardRequest: {
+            /** Exercise */
+            exercise: {
+                [key: string]: unknown;
+            };
+            /** Board Mm */
+            board_mm: number;
+        };
         /** Body_upload_api_piles__pile_id__sheets_post */
         Body_upload_api_piles__pile_id__sheets_post: {
             /** File */
@@ -1404,6 +1465,29 @@ export interface components {
                 [key: string]: unknown;
             };
             drawing: components["schemas"]["Drawing"];
+        };
+        /**
+         * Dimension
+         * @description A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
+         */
+        Dimension: {
+            /** From */
+            from: [
+                number,
+                number
+            ];
+            /** To */
+            to: [
+                number,
+                number
+            ];
+            /** Out */
+            out: [
+                number,
+                number
+            ];
+            /** Text */
+            text: string;
         };
         /**
          * DoneSheet
@@ -2588,9 +2672,12 @@ export interface components {
          * @description One step of the work (a fact, not a caption).
          *
          *     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-         *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``scales`` and
-         *     ``letters`` are for its picture: measures, and the points that the words name by letters. ``after`` is what may be
+         *     tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``after`` is what may be
          *     done once the step is done.
+         *
+         *     For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
+         *     lengths that it lays off where it has neither. ``close_up`` is the part of the sheet that is shown enlarged, if any,
+         *     ``beyond`` the points outside of the picture.
          */
         Step: {
             /** Key */
@@ -2624,6 +2711,23 @@ export interface components {
             scales: components["schemas"]["Scale"][];
             /** Letters */
             letters: components["schemas"]["PointLetter"][];
+            /**
+             * Dimensions
+             * @default []
+             */
+            dimensions: components["schemas"]["Dimension"][];
+            /** Close Up */
+            close_up: [
+                number,
+                number,
+                number,
+                number
+            ] | null;
+            /**
+             * Beyond
+             * @default []
+             */
+            beyond: components["schemas"]["Beyond"][];
             /** Tool */
             tool: string;
             /** Rests On */
@@ -3948,6 +4052,104 @@ export interface operations {
         requestBody: {
             content: {
                 "application/json": components["schemas"]["DrawRequest"];
+            };
+        };
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["DeskAnswer"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    draw_on_board_api_desk_draw_on_board_post: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["BoardRequest"];
             };
         };
         responses: {

@@ -9,6 +9,8 @@ export type DrawnLine = S['DrawnLine']
 export type Step = S['Step']
 export type PointLetter = S['PointLetter']
 export type Scale = S['Scale']
+export type Dimension = S['Dimension']
+export type Beyond = S['Beyond']
 export type Advice = S['Advice']
 export type Sentence = S['Sentence']
 export type SentencePiece = S['SentencePiece']
@@ -41,3 +43,5 @@ export type PictureChange = Pick<
 /** The exercise document: kept and sent back as it is; only the core knows what is in it. */
 export type ExerciseDocument = { [key: string]: unknown }
 export type Place = [number, number]
+/** A part of the page: left, low, right, high. */
+export type Box = [number, number, number, number]

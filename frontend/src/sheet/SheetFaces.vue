@@ -29,18 +29,18 @@ path {
 }
 
 .tone-0 {
-  --tone: #fdfbf5;
+  --tone: var(--tone-0);
 }
 
 .tone-1 {
-  --tone: #e6e1d5;
+  --tone: var(--tone-1);
 }
 
 .tone-2 {
-  --tone: #c9c3b4;
+  --tone: var(--tone-2);
 }
 
 .tone-3 {
-  --tone: #a39d90;
+  --tone: var(--tone-3);
 }
 </style>

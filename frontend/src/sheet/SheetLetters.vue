@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import type { PointLetter } from '@/api/types'
 
+import { RIM } from './beside'
 import { useSheet } from './context'
 import { placedLetters } from './letters'
 
@@ -18,7 +19,14 @@ const placed = computed(() => placedLetters(props.letters, at, mmPerPx.value, pr
     <g v-for="letter in placed" :key="letter.text">
       <title>{{ letter.reads }}</title>
       <circle :cx="letter.at[0]" :cy="letter.at[1]" :r="letter.size * 0.14" />
-      <text :x="letter.x" :y="letter.y" :font-size="letter.size" text-anchor="middle">{{ letter.text }}</text>
+      <text
+        :x="letter.x"
+        :y="letter.y"
+        :font-size="letter.size"
+        :stroke-width="letter.size * RIM"
+        text-anchor="middle"
+        >{{ letter.text }}</text
+      >
     </g>
   </g>
 </template>
@@ -37,7 +45,5 @@ text {
   font-weight: 700;
   paint-order: stroke;
   stroke: var(--paper);
-  stroke-width: 4px;
-  vector-effect: non-scaling-stroke;
 }
 </style>

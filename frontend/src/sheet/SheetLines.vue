@@ -99,12 +99,12 @@ path {
 }
 
 .behind {
-  stroke: #55585e;
+  stroke: var(--pencil-behind);
   stroke-width: calc(1.1px * var(--weight));
 }
 
 .light {
-  stroke: #85817a;
+  stroke: var(--pencil-light);
   stroke-width: calc(1px * var(--weight));
 }
 
@@ -118,7 +118,7 @@ path.fresh:not(.dark, .thin, .behind, .level) {
 }
 
 .level {
-  stroke: #4a4d52;
+  stroke: var(--pencil-level);
   stroke-width: calc(1.3px * var(--weight));
 }
 

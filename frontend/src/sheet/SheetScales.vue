@@ -4,6 +4,7 @@ import { computed } from 'vue'
 
 import type { Scale } from '@/api/types'
 
+import { RIM } from './beside'
 import { useSheet } from './context'
 import { placedTexts } from './scales'
 
@@ -19,7 +20,9 @@ const texts = computed(() =>
   <g class="scales">
     <g v-for="(text, i) in texts" :key="i">
       <path :d="`M${text.from[0]} ${text.from[1]}L${text.to[0]} ${text.to[1]}`" />
-      <text :x="text.x" :y="text.y" :font-size="text.size" :text-anchor="text.anchor">{{ text.text }}</text>
+      <text :x="text.x" :y="text.y" :font-size="text.size" :stroke-width="text.size * RIM" :text-anchor="text.anchor">{{
+        text.text
+      }}</text>
     </g>
   </g>
 </template>
@@ -40,7 +43,5 @@ text {
   font-weight: 700;
   paint-order: stroke;
   stroke: var(--paper);
-  stroke-width: 3px;
-  vector-effect: non-scaling-stroke;
 }
 </style>

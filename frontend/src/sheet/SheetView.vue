@@ -3,10 +3,10 @@
 import { useElementSize } from '@vueuse/core'
 import { computed, provide, ref } from 'vue'
 
-import type { Picture, Place } from '@/api/types'
+import type { Box, Picture, Place } from '@/api/types'
 
 import { SHEET } from './context'
-import { millimetresPerPixel, toDrawing, toPage, viewBox, type Frame } from './transform'
+import { millimetresPerPixel, partBox, toDrawing, toPage, viewBox, type Frame } from './transform'
 
 const props = withDefaults(
   defineProps<{
@@ -18,6 +18,8 @@ const props = withDefaults(
     live?: boolean
     /** The points that are marked already, by name; strips of others are not taped on yet. */
     points?: Set<string>
+    /** A part of the sheet that is shown instead of all of it. */
+    part?: Box | null
   }>(),
   { padding: 12 },
 )
@@ -49,7 +51,7 @@ const frame = computed<Frame>(() => {
     padding: { left: beyond.left + p, right: beyond.right + p, top: beyond.top + p, bottom: beyond.bottom + p },
   }
 })
-const box = computed(() => viewBox(frame.value))
+const box = computed(() => (props.part ? partBox(props.part, props.picture.sheet.height_mm) : viewBox(frame.value)))
 const mmPerPx = computed(() => millimetresPerPixel(box.value, width.value, height.value))
 
 function pageAt(event: PointerEvent): Place {
@@ -61,6 +63,7 @@ function pageAt(event: PointerEvent): Place {
 provide(SHEET, {
   picture: computed(() => props.picture),
   mmPerPx,
+  box,
   at: (place) => toDrawing(place, props.picture.sheet.height_mm),
   pageAt,
 })
@@ -116,15 +119,15 @@ provide(SHEET, {
 }
 
 .strip {
-  fill: #f3ecdc;
-  stroke: #a39a86;
+  fill: var(--strip);
+  stroke: var(--strip-rim);
   stroke-dasharray: 3 2;
   stroke-width: 1px;
   vector-effect: non-scaling-stroke;
 }
 
 .fold {
-  stroke: #d5ccb8;
+  stroke: var(--fold);
   stroke-width: 3px;
   vector-effect: non-scaling-stroke;
 }

@@ -3,9 +3,13 @@ import { inject, type ComputedRef, type InjectionKey } from 'vue'
 
 import type { Picture, Place } from '@/api/types'
 
+import type { ViewBox } from './transform'
+
 export interface SheetContext {
   picture: ComputedRef<Picture>
   mmPerPx: ComputedRef<number>
+  /** What the element shows. */
+  box: ComputedRef<ViewBox>
   at: (place: Place) => Place
   pageAt: (event: PointerEvent) => Place
 }

@@ -1,23 +1,22 @@
 <script setup lang="ts">
 /** The class display: one step at a time, large, the ruler and the pencil moving as the hand does. */
-import { useEventListener, useFullscreen, usePreferredReducedMotion, useRafFn, useSwipe } from '@vueuse/core'
+import { useEventListener, useFullscreen, useSwipe } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
 import { ProblemError } from '@/api/client'
-import SheetFaces from '@/sheet/SheetFaces.vue'
-import SheetLines from '@/sheet/SheetLines.vue'
-import SheetPoints from '@/sheet/SheetPoints.vue'
-import SheetLetters from '@/sheet/SheetLetters.vue'
-import SheetScales from '@/sheet/SheetScales.vue'
-import SheetView from '@/sheet/SheetView.vue'
-import { stageAfter } from '@/sheet/stage'
-import EmptyState from '@/shell/EmptyState.vue'
 import { setTitle } from '@/router'
+import EmptyState from '@/shell/EmptyState.vue'
+import KeyList from '@/shell/KeyList.vue'
 import { useExercise } from '@/stores/exercise'
 
-import { handAt, MS_A_LINE, strokesOf } from './show/hand'
-import ShowHand from './show/ShowHand.vue'
+import { useBoard } from './show/board'
+import { useLooks, type Looks } from './show/looks'
+import ShowBoard from './show/ShowBoard.vue'
+import ShowLooks from './show/ShowLooks.vue'
+import { useShowing } from './show/showing'
+import { useSteering } from './show/steering'
+import StepList from './show/StepList.vue'
 import StepWords from './show/StepWords.vue'
 
 const props = defineProps<{ id: string }>()
@@ -28,138 +27,142 @@ const root = ref<HTMLElement>()
 const failure = ref('')
 const number = ref(Math.max(1, Number(route.query.step) || 1))
 const seeThrough = ref(false)
-const ms = ref(0)
-const reduced = usePreferredReducedMotion()
-const { isSupported: canFill, toggle: fill } = useFullscreen(root)
+const covered = ref(false)
+const allKeys = ref(false)
+const looks = useLooks()
+const { isSupported: canFill, toggle: fill } = useFullscreen()
 
 exercise.load(Number(props.id)).catch((error: unknown) => {
   if (!(error instanceof ProblemError)) throw error
   failure.value = error.message
 })
-
-const drawing = computed(() => exercise.drawing)
 watch(
   () => exercise.title,
   (title) => setTitle(title),
   { immediate: true },
 )
-const steps = computed(() => drawing.value?.steps ?? [])
-const step = computed(() => steps.value[number.value - 1])
-const strokes = computed(() => (drawing.value && step.value ? strokesOf(drawing.value, step.value) : []))
-const pace = computed(() => (strokes.value.length > 8 ? 700 : MS_A_LINE))
-const end = computed(() => strokes.value.length * pace.value)
-const hand = computed(() => handAt(strokes.value, ms.value, pace.value))
-const moving = computed(() => ms.value < end.value)
+const {
+  drawing,
+  problem,
+  width: boardWidth,
+} = useBoard(
+  exercise,
+  computed(() => looks.value.boardMm),
+)
+const showing = useShowing(
+  drawing,
+  number,
+  computed(() => looks.value.slower),
+)
+const { steps, step, moving, drawn, begun, since, replay, go, next, toPart } = showing
+const inches = computed(() => drawing.value?.sheet.units === 'in')
 
-const shown = computed(() => {
-  const now = stageAfter(steps.value, number.value)
-  if (!moving.value) return now
-  const before = stageAfter(steps.value, number.value - 1)
-  const light = new Set(now.light)
-  const dark = new Set(before.dark)
-  for (const { line } of strokes.value) {
-    if (hand.value.done.has(line.id)) (now.dark.has(line.id) ? dark : light).add(line.id)
-    else if (before.light.has(line.id)) light.add(line.id)
-    else light.delete(line.id)
-  }
-  return { ...now, light, dark }
-})
-const hiddenToo = computed(() => {
-  if (!drawing.value || !seeThrough.value) return undefined
-  const all = drawing.value.lines.filter((line) => line.role !== 'detail').map((line) => line.id)
-  return {
-    light: new Set(all),
-    dark: new Set<number>(),
-    fresh: new Set<number>(),
-    marks: [],
-    toned: false,
-    points: new Set<string>(),
-  }
-})
+watch(number, (n) => void router.replace({ query: { ...route.query, step: n } }))
 
-const { pause, resume } = useRafFn(({ delta }) => {
-  ms.value += delta
-  if (ms.value >= end.value) pause()
-})
+const { isSupported: canSteer, watched } = useSteering(
+  props.id,
+  computed(() => ({
+    number: number.value,
+    begun: begun.value,
+    seeThrough: seeThrough.value,
+    covered: covered.value,
+    looks: looks.value,
+  })),
+  press,
+)
 
-function replay(): void {
-  ms.value = reduced.value === 'reduce' ? end.value : 0
-  resume()
-}
-
-watch([number, () => steps.value.length], ([n, count]) => {
-  if (!count) return
-  number.value = Math.min(n, count)
-  replay()
-  void router.replace({ query: { ...route.query, step: number.value } })
-})
-
-function go(by: number): void {
-  number.value = Math.min(Math.max(number.value + by, 1), steps.value.length)
+function openClassWindow(): void {
+  window.open(
+    router.resolve(`/show/${props.id}/class`).href,
+    `orthopsis-class-${props.id}`,
+    'popup,width=1280,height=800',
+  )
 }
 
 function leave(): void {
   void router.push(`/desk/${props.id}`)
 }
 
-/** Next: first finish what is being drawn, then go on, so that a hurried press never skips a line. */
-function next(): void {
-  if (moving.value) ms.value = end.value
-  else go(1)
+function turn(look: 'ghost' | 'spotlight' | 'closeUp' | 'darkRoom' | 'clock'): void {
+  looks.value = { ...looks.value, [look]: !looks.value[look] }
 }
 
+const PACES: Looks['slower'][] = [2, 1, 0.5]
+function pace(by: 1 | -1): void {
+  const slower = PACES[PACES.indexOf(looks.value.slower) + by]
+  if (slower !== undefined) looks.value = { ...looks.value, slower }
+}
+
+/** What a presenter's remote sends is among them: Page down and up, and a full stop or B for a dark screen. */
 const KEYS: Record<string, () => void> = {
   ArrowRight: next,
   ' ': next,
   PageDown: next,
   Enter: next,
-  ArrowLeft: () => go(-1),
-  PageUp: () => go(-1),
-  Home: () => (number.value = 1),
-  End: () => (number.value = steps.value.length),
+  ArrowLeft: () => go(number.value - 1),
+  PageUp: () => go(number.value - 1),
+  ArrowDown: () => toPart(1),
+  ArrowUp: () => toPart(-1),
+  Home: () => go(1),
+  End: () => go(steps.value.length),
+  Escape: leave,
+}
+const LETTERS: Record<string, () => void> = {
   r: replay,
   s: () => (seeThrough.value = !seeThrough.value),
   f: () => void fill(),
-  Escape: leave,
+  b: () => (covered.value = !covered.value),
+  '.': () => (covered.value = !covered.value),
+  g: () => turn('ghost'),
+  l: () => turn('spotlight'),
+  c: () => turn('closeUp'),
+  d: () => turn('darkRoom'),
+  t: () => turn('clock'),
+  '-': () => pace(-1),
+  '+': () => pace(1),
+  '?': () => (allKeys.value = true),
 }
+
+function actOf(key: string): (() => void) | undefined {
+  return KEYS[key] ?? (looks.value.keys ? LETTERS[key.toLowerCase()] : undefined)
+}
+
+function press(key: string): void {
+  if (key !== 'Escape') actOf(key)?.()
+}
+
 useEventListener('keydown', (event) => {
-  const act = KEYS[event.key.length === 1 ? event.key.toLowerCase() : event.key]
-  const onButton = event.target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter')
-  if (!act || onButton || event.ctrlKey || event.metaKey) return
+  const target = event.target
+  const onButton = target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter')
+  const typing = target instanceof HTMLInputElement || (target instanceof Element && target.closest('[role="dialog"]'))
+  const act = actOf(event.key)
+  if (!act || onButton || typing || event.ctrlKey || event.metaKey || event.altKey) return
   event.preventDefault()
   act()
 })
 useSwipe(root, {
   onSwipeEnd: (_, direction) => {
     if (direction === 'left') next()
-    if (direction === 'right') go(-1)
+    if (direction === 'right') go(number.value - 1)
   },
 })
 </script>
 
 <template>
-  <div ref="root" class="show">
+  <div ref="root" class="show" :class="{ 'dark-room': looks.darkRoom }">
     <EmptyState v-if="failure" title="This exercise cannot be shown" :text="failure">
       <RouterLink to="/show">Choose another one</RouterLink>
     </EmptyState>
     <template v-else-if="drawing && step">
-      <div class="board">
-        <SheetView
-          :picture="drawing"
-          :label="`Step ${number}: ${step.title}`"
-          :padding="7"
-          reach
-          :points="shown.points"
-        >
-          <SheetFaces v-if="shown.toned" />
-          <SheetLines v-if="hiddenToo" :stage="hiddenToo" :weight="1.4" />
-          <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
-          <SheetPoints :marks="moving ? [] : shown.marks" :only="shown.points" :size="11" />
-          <SheetScales :scales="step.scales" :clear="step.letters.length ? 24 : 0" />
-          <SheetLetters :letters="step.letters" />
-          <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
-        </SheetView>
-      </div>
+      <ShowBoard
+        class="drawn"
+        :drawing="drawing"
+        :step="step"
+        :number="number"
+        :showing="showing"
+        :looks="looks"
+        :see-through="seeThrough"
+      />
       <div class="progress" role="group" aria-label="All steps">
         <button
           v-for="n in steps.length"
@@ -174,21 +177,33 @@ useSwipe(root, {
       <StepWords
         class="words"
         :step="step"
+        :next="steps[number]"
         :number="number"
         :count="steps.length"
-        :drawn="moving ? hand.done.size : step.count"
+        :drawn="drawn"
+        :since="looks.clock ? since : 0"
+        :alone="watched"
+        :board="boardWidth"
       />
       <nav aria-label="Class display">
-        <button type="button" :disabled="number === 1" @click="go(-1)">Back</button>
+        <button type="button" :disabled="number === 1" @click="go(number - 1)">Back</button>
         <button type="button" class="next" :disabled="number === steps.length && !moving" @click="next">Next</button>
         <button type="button" @click="replay">Again</button>
+        <StepList v-model:number="number" :steps="steps" />
         <button type="button" :aria-pressed="seeThrough" :class="{ on: seeThrough }" @click="seeThrough = !seeThrough">
           See-through
         </button>
-        <button v-if="canFill" type="button" @click="fill">Full screen</button>
+        <ShowLooks v-model:looks="looks" :inches="inches" :problem="problem" />
+        <button v-if="canSteer" type="button" :class="{ on: watched }" @click="openClassWindow">Class window</button>
+        <button v-if="canFill" type="button" @click="fill()">Full screen</button>
         <button type="button" @click="leave">Close</button>
       </nav>
+      <button v-if="covered" type="button" class="cover" :class="{ aside: watched }" @click="covered = false">
+        {{ watched ? 'The class sees a dark screen.' : 'The screen is dark.' }} Press B, or here, and the drawing is
+        back.
+      </button>
     </template>
+    <KeyList v-model:show="allKeys" />
   </div>
 </template>
 
@@ -200,10 +215,27 @@ useSwipe(root, {
   background: var(--desk);
 }
 
-.board {
+.drawn {
   grid-column: 1 / -1;
-  min-height: 0;
-  padding: 4px;
+}
+
+.cover {
+  position: fixed;
+  inset: 0;
+  border: 0;
+  background: #000;
+  color: #777;
+  font: inherit;
+  display: grid;
+  place-content: end center;
+  padding: 24px;
+  z-index: 5;
+}
+
+.cover.aside {
+  inset: 0 0 auto;
+  place-content: center;
+  color: #fff;
 }
 
 .progress {
@@ -232,25 +264,26 @@ useSwipe(root, {
 nav,
 .progress {
   --focus: var(--accent-on-dark);
+  --accent: #92310f;
 }
 
 nav {
   display: grid;
-  grid-template-columns: auto auto;
+  grid-template-columns: repeat(3, auto);
   align-content: center;
   gap: 6px;
   padding: 10px 18px;
   background: var(--graphite);
 }
 
-nav button {
+nav :deep(button) {
   background: var(--graphite-light);
   color: var(--on-graphite);
   border: 1px solid #6a717b;
   border-radius: 5px;
   min-height: 44px;
-  padding: 4px 16px;
-  font-size: 17px;
+  padding: 4px 12px;
+  font-size: 16px;
   cursor: pointer;
 }
 
@@ -308,7 +341,7 @@ nav button:disabled {
     overflow: hidden;
   }
 
-  .board {
+  .drawn {
     grid-area: 1 / 1 / 3 / 2;
   }
 

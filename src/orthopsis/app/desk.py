@@ -180,6 +180,12 @@ class DrawRequest(BaseModel):
     exercise: Document
 
 
+class BoardRequest(DrawRequest):
+    """An exercise to be drawn on a board: so wide the whole sheet is drawn there, mm."""
+
+    board_mm: float = Field(gt=0.0, le=1e6, allow_inf_nan=False)
+
+
 class ActRequest(DrawRequest):
     """An exercise and what is done to it."""
 
@@ -225,6 +231,12 @@ def kinds() -> list[KindLine]:
 def draw_exercise(body: DrawRequest) -> Response:
     """Return the whole drawing of an exercise."""
     return _answer(read_exercise(body.exercise))
+
+
+@router.post("/draw-on-board", response_model=DeskAnswer)
+def draw_on_board(body: BoardRequest) -> Response:
+    """Return the whole drawing of an exercise, its steps with the measures of a board."""
+    return _answer(read_exercise(body.exercise), body.board_mm)
 
 
 @router.post("/act", response_model=DeskAnswer)
@@ -285,8 +297,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
 
 
-def _answer(exercise: Exercise) -> Response:
-    return _written(DeskAnswer(exercise=exercise.document(), drawing=draw(exercise)))
+def _answer(exercise: Exercise, board_mm: float = 0.0) -> Response:
+    return _written(DeskAnswer(exercise=exercise.document(), drawing=draw(exercise, board_mm)))
 
 
 def _written(answer: BaseModel) -> Response:

@@ -5,11 +5,11 @@ from itertools import groupby
 from pathlib import Path
 
 from reportlab.lib.units import mm
-from reportlab.lib.utils import simpleSplit
 from reportlab.pdfbase import pdfmetrics
 from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 
+from orthopsis.core.sheet.length import NO_BREAK, unbroken
 from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art
 from orthopsis.paperwork.mark_bits import mark_rows
 from orthopsis.paperwork.marks import (
@@ -82,9 +82,13 @@ class Pages:
         self.canvas.setFont(font, size_mm)
         self.canvas.drawString(x, y, words)
 
+    def width_of(self, words: str, size_mm: float, font: str = REGULAR) -> float:
+        """Return how wide a line of text is, mm."""
+        return float(self.canvas.stringWidth(words, font, size_mm))
+
     def paragraph(self, x: float, y: float, words: str, size_mm: float, width_mm: float, font: str = REGULAR) -> float:
         """Write a paragraph downward from ``y`` and return where the next may begin."""
-        for row in simpleSplit(words, font, size_mm, width_mm):
+        for row in rows_of(words, font, size_mm, width_mm):
             y -= size_mm * 1.4
             self.text(x, y, row, size_mm, font)
         return y
@@ -133,6 +137,21 @@ class Pages:
                     path.rect(x + start * cell, top, (c - start) * cell, cell)
                     start = None
         self.canvas.drawPath(path, stroke=0, fill=1)
+
+
+def rows_of(words: str, font: str, size_mm: float, width_mm: float) -> list[str]:
+    """Return a text in rows that are no wider than this, if their words are not; no length is broken over two."""
+    rows = list[str]()
+    for line in unbroken(words).split("\n"):
+        row = ""
+        for word in line.split(" "):
+            longer = f"{row} {word}" if row else word
+            if row and pdfmetrics.stringWidth(longer, font, size_mm) > width_mm:
+                rows.append(row)
+                longer = word
+            row = longer
+        rows.append(row)
+    return [row.replace(NO_BREAK, " ") for row in rows]
 
 
 EVEN_ODD = 0

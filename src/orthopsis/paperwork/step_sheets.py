@@ -2,20 +2,19 @@
 
 All of them, or those from one on: for who has the starter sheet, or joins late.
 
-The page lies or stands, and has as many columns, as makes the pictures largest. All pictures of an exercise have one
-scale; what is empty at the top of the sheet is left out of them.
+The page lies or stands, and has as many columns, as makes the pictures largest. The whole sheet is always shown in one
+scale, without what is empty at its top; small work is shown enlarged (``step_picture``).
 """
 
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass, replace
 
-from reportlab.lib.utils import simpleSplit
-
 from orthopsis.core.drawing.answer import Drawing, Step
-from orthopsis.paperwork.art import set_up_steps, step_art
+from orthopsis.paperwork.art import set_up_steps
 from orthopsis.paperwork.handout import Handout, handout_mm
-from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
-from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, letter_texts, scale_texts
+from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages, rows_of
+from orthopsis.paperwork.step_picture import Field, add_picture
+from orthopsis.paperwork.step_scales import SIZE_MM
 
 MOST_STEPS_A_PAGE = 8
 _MARGIN, _GAP, _HEAD = 12.0, 7.0, 8.0
@@ -31,8 +30,6 @@ _LEAST_OF_USUAL = 0.75
 it has over words in the usual type."""
 _OVER_MM = 12.0
 """So much of the sheet is shown over the highest thing that is drawn on it."""
-_PENS = 0.7
-"""Of their width on the sheet itself the pens of step pictures have this share, however small those are (no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -144,7 +141,7 @@ def _words(step: Step, size: float) -> list[tuple[str, str, float]]:
 
 def _words_mm(step: Step, size: float, wide: float) -> float:
     """Return how tall the words of a step are."""
-    rows = ((len(simpleSplit(f"00  {text}", font, mm, wide)), mm) for text, font, mm in _words(step, size))
+    rows = ((len(rows_of(f"00  {text}", font, mm, wide)), mm) for text, font, mm in _words(step, size))
     return sum(count * mm * 1.4 for count, mm in rows) + 2.0
 
 
@@ -163,46 +160,10 @@ def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> 
 
 
 def _add_cells(pages: Pages, drawing: Drawing, layout: Layout, chunk: Sequence[tuple[int, Step]]) -> None:
+    wide, tall = layout.scale * drawing.sheet.width_mm, layout.scale * layout.shown_mm
     for (left, top), (count, step) in zip(layout.places, chunk, strict=False):
-        low = _add_picture(pages, drawing, layout, (left, top), count)
-        y = low - 0.5
+        field = Field(left, top, wide, tall, layout.shown_mm)
+        add_picture(pages, drawing, count, field, SIZE_MM * layout.type_mm / _USUAL_MM)
+        y = top - tall - 0.5
         for number, (text, font, size) in enumerate(_words(step, layout.type_mm)):
             y = pages.paragraph(left, y, text if number else f"{count}  {text}", size, layout.cell[0], font)
-
-
-def _add_picture(pages: Pages, drawing: Drawing, layout: Layout, at: tuple[float, float], count: int) -> float:
-    """Draw a step as far as the sheet is shown, with its measures and letters, and return where the picture ends."""
-    (left, top), scale = at, layout.scale
-    wide, tall = scale * drawing.sheet.width_mm, scale * layout.shown_mm
-    low = top - tall
-    canvas = pages.canvas
-    canvas.saveState()
-    path = canvas.beginPath()
-    path.rect(left, low, wide, tall)
-    canvas.clipPath(path, stroke=0, fill=0)
-    pages.show(pages.keep(step_art(drawing, count), _PENS / scale), left, low, scale)
-    canvas.restoreState()
-    canvas.setStrokeGray(0.6)
-    canvas.setLineWidth(0.2)
-    canvas.lines([(left, top, left, low), (left, low, left + wide, low), (left + wide, low, left + wide, top)])
-    if layout.shown_mm < drawing.sheet.height_mm:
-        canvas.setDash(1.0, 1.0)
-    canvas.line(left, top, left + wide, top)
-    canvas.setDash()
-    _picture_texts(pages, drawing.steps[count - 1], (left, low), scale, SIZE_MM * layout.type_mm / _USUAL_MM)
-    return low
-
-
-def _picture_texts(pages: Pages, step: Step, at: tuple[float, float], scale: float, size: float) -> None:
-    """Write the measures of a step beside its picture, and the letters of its points."""
-    left, low = at
-    pages.canvas.setStrokeGray(0.5)
-    pages.canvas.setLineWidth(0.15)
-    clear = CLEAR * size if step.letters else 0.0
-    for text in (text for scaled in step.scales for text in scale_texts(scaled, left, low, scale, clear, size)):
-        pages.canvas.line(*text.start, *text.end)
-        pages.text(text.left, text.low, text.text, size)
-    pages.canvas.setFillGray(0.15)
-    for text in letter_texts(step.letters, left, low, scale, size):
-        pages.canvas.circle(*text.start, 0.35, stroke=0, fill=1)
-        pages.text(text.left, text.low, text.text, size, BOLD)

@@ -2,7 +2,18 @@
 /** The words of a step, readable from the back row. */
 import type { Step } from '@/api/types'
 
-defineProps<{ step: Step; number: number; count: number; drawn: number }>()
+import StepClock from './StepClock.vue'
+
+defineProps<{
+  step: Step
+  next?: Step
+  number: number
+  count: number
+  drawn: number
+  since: number
+  alone: boolean
+  board?: string
+}>()
 </script>
 
 <template>
@@ -12,6 +23,7 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
         Step {{ number }} of {{ count }}<template v-if="step.thing"> · {{ step.thing }}</template>
       </p>
       <p class="text">{{ step.text }}</p>
+      <p v-if="alone && next" class="next">Then: {{ next.title }}. {{ next.text }}</p>
     </div>
     <div class="side">
       <p v-if="step.count">
@@ -20,6 +32,8 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
       <p>With: {{ step.tool }}</p>
       <p class="slip">Watch for: {{ step.slip }}</p>
       <p v-if="step.after">{{ step.after }}</p>
+      <p v-if="board">Measures are those of a board {{ board }} wide.</p>
+      <StepClock v-if="since" :since="since" :minutes="step.minutes" />
     </div>
   </section>
 </template>
@@ -39,6 +53,12 @@ defineProps<{ step: Step; number: number; count: number; drawn: number }>()
   font-size: clamp(22px, 2.35vw, 40px);
   line-height: 1.3;
   margin: 0;
+}
+
+.next {
+  margin: 8px 0 0;
+  font-size: clamp(15px, 1.3vw, 20px);
+  color: var(--on-graphite-soft);
 }
 
 .where {

@@ -4,13 +4,17 @@ All places are ``(x, y)`` in page mm from the lower left corner of the sheet. Li
 steps refer to, so that the picture after any step is a matter of looking up, not of computing.
 """
 
-from typing import Literal
+from typing import Annotated, Literal
 
-from pydantic import BaseModel, ConfigDict, Field
+from pydantic import BaseModel, ConfigDict, Field, PlainSerializer
 
 from orthopsis.core.document.place import Owner
+from orthopsis.core.sheet.length import unbroken
 
 Place = tuple[float, float]
+Box = tuple[float, float, float, float]
+"""A part of the page: left, low, right, high."""
+RimSide = Literal["left", "right", "top", "bottom"]
 Role = Literal["edge", "detail", "guide", "construction", "shadow"]
 
 
@@ -162,13 +166,44 @@ class PointLetter(AnswerPart):
     up: str
 
 
+class Dimension(AnswerPart):
+    """A length that a step lays off; its measure stands at the side to which ``out`` points, length 1."""
+
+    start: Place = Field(alias="from")
+    end: Place = Field(alias="to")
+    out: Place
+    text: str
+
+
+Words = Annotated[str, PlainSerializer(unbroken, return_type=str)]
+"""Words of a step: whoever shows them breaks no length over a line."""
+
+
+class Beyond(AnswerPart):
+    """A point beyond the picture of a step, to which lines of it run.
+
+    Attributes:
+        at: where one of them leaves the picture, over which ``side``, and which ``way`` it runs there, length 1.
+        text: where it runs to; ``past``: how far past the edge of the sheet that lies, empty for a point on the sheet.
+    """
+
+    at: Place
+    way: Place
+    side: RimSide
+    text: str
+    past: str
+
+
 class Step(AnswerPart):
     """One step of the work (a fact, not a caption).
 
     ``key`` names it for changes, ``joins`` those that are told with it, ``can`` lists what may be changed, ``stop``
-    tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``scales`` and
-    ``letters`` are for its picture: measures, and the points that the words name by letters. ``after`` is what may be
+    tells that a lesson may well end after it. ``short`` is the title without the thing's name. ``after`` is what may be
     done once the step is done.
+
+    For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
+    lengths that it lays off where it has neither. ``close_up`` is the part of the sheet that is shown enlarged, if any,
+    ``beyond`` the points outside of the picture.
     """
 
     key: str
@@ -177,17 +212,20 @@ class Step(AnswerPart):
     stop: bool = False
     phase: str
     thing: str
-    title: str
-    short: str
-    text: str
+    title: Words
+    short: Words
+    text: Words
     scales: list[Scale]
     letters: list[PointLetter]
+    dimensions: list[Dimension] = []
+    close_up: Box | None = None
+    beyond: list[Beyond] = []
     tool: str
     rests_on: str
     count: int
     rule: str
-    slip: str
-    after: str = ""
+    slip: Words
+    after: Words = ""
     minutes: float
     extra: bool
     draws: list[int]

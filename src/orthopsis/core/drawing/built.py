@@ -21,6 +21,7 @@ from orthopsis.core.drawing.lines import EdgePieces, LightLines
 from orthopsis.core.light.tone import LightSide
 from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed
+from orthopsis.core.sheet.chalkboard import Chalkboard
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
 from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
@@ -63,7 +64,7 @@ class Built:
     light: LightLines
     edges: EdgePieces
     tones: Last[tuple[Seen, LightSide, int], Tones] = field(default_factory=Last)
-    marks: Last[tuple[int, frozenset[str]], Marks] = field(default_factory=Last)
+    marks: Last[tuple[int, frozenset[str], Chalkboard | None], Marks] = field(default_factory=Last)
 
 
 def build(placed: Placed) -> Built:

@@ -103,7 +103,7 @@ def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:
 def _marks(prepared: Prepared, placed: Placed, thing: Built) -> Marks:
     """Return the handles and measures of a thing; the same ones while nothing of it changes."""
     return thing.marks.answer(
-        (placed.index, placed.given),
+        (placed.index, placed.given, prepared.board),
         lambda: (tuple(_thing_handles(placed)), tuple(_thing_measures(prepared, placed))),
     )
 

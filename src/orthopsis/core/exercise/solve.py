@@ -1,5 +1,7 @@
 """The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
 
+from dataclasses import replace
+
 from orthopsis.core.advice.advise import advise
 from orthopsis.core.document.document import Exercise, StepChange
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
@@ -9,18 +11,25 @@ from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.exercise.who_hides import who_hides
 from orthopsis.core.scene.prepared import Prepared, prepare
+from orthopsis.core.sheet.chalkboard import chalkboard_of
 from orthopsis.core.telling.told import tell
 from orthopsis.core.wording.exercise import CHANGED
 from orthopsis.core.wording.vocabulary import listed
 
 
-def draw(exercise: Exercise) -> Drawing:
+def draw(exercise: Exercise, board_mm: float = 0.0) -> Drawing:
     """Return the whole answer: picture, steps, advice and sentences.
 
+    Args:
+        board_mm: how wide the sheet is drawn on a board whose measures are told; 0: those of the sheet are.
+
     Raises:
-        GeometryError: something cannot be drawn; ``about`` names the place in the exercise.
+        GeometryError: something cannot be drawn; ``about`` names the place in the exercise. There is no such board.
     """
-    solved = solve(prepare(exercise))
+    prepared = prepare(exercise)
+    if board_mm:
+        prepared = replace(prepared, board=chalkboard_of(prepared.sheet, board_mm))
+    solved = solve(prepared)
     telling = tell(solved)
     base = picture(solved)
     held = {name: getattr(base, name) for name in Picture.model_fields}

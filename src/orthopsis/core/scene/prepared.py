@@ -12,9 +12,10 @@ from orthopsis.core.scene.aims import aims_of
 from orthopsis.core.scene.joining import join_things
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.views import VIEWS, frame_of
-from orthopsis.core.sheet.length import format_figure, format_length, format_mark
+from orthopsis.core.sheet.chalkboard import Chalkboard
+from orthopsis.core.sheet.length import Units, format_figure, format_length, format_mark
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
-from orthopsis.core.sheet.ruler import DIVISIONS_MM
+from orthopsis.core.sheet.ruler import DIVISIONS_MM, round_to
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
@@ -37,6 +38,8 @@ class Prepared:
     by_id: Mapping[int, Placed]
     aims: Mapping[str, Aim]
     """The book of all points that lines of this exercise can run to, by name."""
+    board: Chalkboard | None = None
+    """The board for which lengths are written; none: for the sheet."""
 
     @property
     def eye_level_mm(self) -> float:
@@ -68,13 +71,17 @@ class Prepared:
 
     def length(self, mm: float) -> str:
         """Return a length as this class writes it."""
-        return format_length(mm, self.sheet.units, self.sheet.division_mm)
+        return format_length(*self._written(mm))
 
     def figure(self, mm: float) -> str:
         """Return a length without its unit, where the unit is known."""
-        if abs(mm) <= SAME_POINT_MM:
-            return "0"
-        return format_figure(mm, self.sheet.units, self.sheet.division_mm)
+        return "0" if abs(mm) <= SAME_POINT_MM else format_figure(*self._written(mm))
+
+    def _written(self, mm: float) -> tuple[float, Units, float]:
+        """Return a length as it is written, its units, and the divisions of the ruler that measures it."""
+        if self.board is None:
+            return mm, self.sheet.units, self.sheet.division_mm
+        return round_to(mm * self.board.times, self.board.division_mm), self.board.units, self.board.division_mm
 
 
 def adornments(prepared: Prepared) -> set[str]:

@@ -32,6 +32,9 @@ _NUMBER = re.compile(
     r"|^(?P<sign2>[-−+]?)\s*(?P<decimal>\d{0,9}(?:[.,]\d{0,9})?)(?P<unit2>\D*)$"
 )
 
+NO_BREAK = "\N{NO-BREAK SPACE}"
+_LENGTH_IN_TEXT = re.compile(r"(?:\d+ )?\d+/\d+(?: (?:in|cm|mm))?\b|\d (?:in|cm|mm)\b")
+
 
 def parse_length(text: str, units: Units) -> float:
     """Return the length in mm that ``text`` says; a bare number is in ``units``.
@@ -86,6 +89,11 @@ def format_limit(mm: float, units: Units, division_mm: float, *, is_least: bool)
     count = mm / division_mm
     on_mark = (math.ceil(count - 1e-9) if is_least else math.floor(count + 1e-9)) * division_mm
     return format_mark(on_mark, units, division_mm)
+
+
+def unbroken(text: str) -> str:
+    """Return a text in which no length is broken over a line: its spaces are such as do not break."""
+    return _LENGTH_IN_TEXT.sub(lambda found: found[0].replace(" ", NO_BREAK), text)
 
 
 def _steps(division_mm: float) -> int:

@@ -11,6 +11,7 @@ from orthopsis.core.drawing.answer import Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
+from orthopsis.core.telling.dimensions import dimensions
 from orthopsis.core.telling.letters import is_by_letters, lettered
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
@@ -114,6 +115,8 @@ def _built_step(
     words, phrases = solved.prepared.wording, STEPS[breath.name]
     title = _of_view(solved, breath, words.say(phrases.title, values))
     instruction = phrases.instruction(words)
+    scaled = scales(solved, breath, instruction)
+    letters = lettered(solved, acts) if is_by_letters(instruction) else []
     return Step(
         key=key,
         phase=breath.phase,
@@ -121,8 +124,9 @@ def _built_step(
         title=f"{values['thing']}: {title}" if breath.thing else title,
         short=f"{breath.part}: {title}" if breath.part else title,
         text=words.say(instruction, values),
-        scales=scales(solved, breath, instruction),
-        letters=lettered(solved, acts) if is_by_letters(instruction) else [],
+        scales=scaled,
+        letters=letters,
+        dimensions=[] if scaled or letters else dimensions(solved, acts),
         tool=phrases.tool,
         rests_on=rests,
         count=count,

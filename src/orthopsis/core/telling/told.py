@@ -12,6 +12,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.telling.close_up import with_close_ups
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.there import without_what_is_there
@@ -60,6 +61,7 @@ def tell(solved: Solved) -> Telling:
         else:
             kept.append(one)
     made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes), strokes)))
+    made = with_close_ups(solved, made)
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 
@@ -134,6 +136,7 @@ def _join(one: Step, two: Step) -> Step:
             "text": f"{one.text} {two.text}",
             "scales": [*one.scales, *two.scales],
             "letters": [*one.letters, *two.letters],
+            "dimensions": [*one.dimensions, *two.dimensions],
             "tool": tools,
             "count": one.count + two.count,
             "minutes": one.minutes + two.minutes,

@@ -37,3 +37,12 @@ def there_words(there: int, count: int) -> str:
         return "One of these lines is there already."
     # In letters: the figures of a step are what is measured.
     return f"{_FEW.get(there, str(there))} of these lines are there already."
+
+
+def beyond_words(point: str, past: str) -> tuple[str, str]:
+    """Return what stands at an arrow to a point beyond a picture, in two rows.
+
+    Args:
+        past: how far past the edge of the sheet it lies, as the class writes it; empty for one on the sheet.
+    """
+    return f"to the {point}", f"{past} past the edge" if past else ""

@@ -1,0 +1,79 @@
+/** Where texts stand beside the lengths of a step, and at arrows to points beyond its picture. In units of the drawing. */
+import type { Beyond, Dimension, Place } from '@/api/types'
+
+import type { ViewBox } from './transform'
+
+export interface BesideText {
+  rows: string[]
+  x: number
+  y: number
+  size: number
+  anchor: 'start' | 'middle' | 'end'
+  /** The lines that are drawn with it, as the data of a path. */
+  d: string
+}
+
+/** Width of the rim of paper about a text, as a share of its size. */
+export const RIM = 0.2
+
+const ASIDE_PX = 9
+const TICK_PX = 5
+const ARROW_PX = 16
+const GAP_PX = 4
+
+/** A length as a line beside what is measured, with ticks at its ends and its measure at the outer side. */
+export function placedDimension(
+  { from, to, out, text }: Dimension,
+  at: (place: Place) => Place,
+  mmPerPx: number,
+  sizePx: number,
+): BesideText {
+  const size = sizePx * mmPerPx
+  const [dx, dy] = [out[0], -out[1]]
+  const aside = ASIDE_PX * mmPerPx
+  const tick = TICK_PX * mmPerPx
+  const ends = [at(from as Place), at(to as Place)].map(([x, y]) => [x + aside * dx, y + aside * dy] as const)
+  const [a, b] = ends as [Place, Place]
+  const ticks = ends.map(([x, y]) => `M${x - tick * dx} ${y - tick * dy}L${x + tick * dx} ${y + tick * dy}`).join('')
+  const gap = tick + GAP_PX * mmPerPx
+  const middle = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const
+  const isAside = Math.abs(dx) > Math.abs(dy)
+  return {
+    rows: [text],
+    x: isAside ? middle[0] + Math.sign(dx) * gap : middle[0],
+    y: isAside ? middle[1] + size * 0.36 : dy > 0 ? middle[1] + gap + size * 0.75 : middle[1] - gap,
+    size,
+    anchor: !isAside ? 'middle' : dx > 0 ? 'start' : 'end',
+    d: `M${a.join(' ')}L${b.join(' ')}${ticks}`,
+  }
+}
+
+/** An arrow head where lines leave the picture, and within it where they run to. */
+export function placedBeyond(
+  { at: rim, way, side, text, past }: Beyond,
+  at: (place: Place) => Place,
+  box: ViewBox,
+  mmPerPx: number,
+  sizePx: number,
+): BesideText {
+  const size = sizePx * mmPerPx
+  const long = ARROW_PX * mmPerPx
+  const [x, y] = at(rim as Place)
+  const [dx, dy] = [way[0], -way[1]]
+  const back = [x - long * dx, y - long * dy] as const
+  const wide = 0.35 * long
+  const rows = [text, past].filter(Boolean)
+  const tall = rows.length * size * 1.15
+  const gap = GAP_PX * mmPerPx
+  // Over lines that run there from below, under those that come from above.
+  const top = dy <= 0 ? y - tall - gap : y + gap
+  const isRight = side === 'right' || (side !== 'left' && x > box.x + box.width / 2)
+  return {
+    rows,
+    x: isRight ? Math.min(x, box.x + box.width) - long : Math.max(x, box.x) + long,
+    y: Math.min(Math.max(top, box.y + gap), box.y + box.height - tall - gap) + size * 0.9,
+    size,
+    anchor: isRight ? 'end' : 'start',
+    d: `M${x} ${y}L${back[0] - wide * dy} ${back[1] + wide * dx}L${back[0] + wide * dy} ${back[1] - wide * dx}Z`,
+  }
+}

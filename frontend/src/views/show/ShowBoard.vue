@@ -1,0 +1,101 @@
+<script setup lang="ts">
+/** The drawing of a step as the class sees it: the whole sheet, or a part of it large with a small whole beside it. */
+import { useWindowSize } from '@vueuse/core'
+import { computed } from 'vue'
+
+import type { Box, Drawing, Step } from '@/api/types'
+import SheetBeyond from '@/sheet/SheetBeyond.vue'
+import SheetDimensions from '@/sheet/SheetDimensions.vue'
+import SheetFaces from '@/sheet/SheetFaces.vue'
+import SheetLetters from '@/sheet/SheetLetters.vue'
+import SheetLines from '@/sheet/SheetLines.vue'
+import SheetPart from '@/sheet/SheetPart.vue'
+import SheetPoints from '@/sheet/SheetPoints.vue'
+import SheetScales from '@/sheet/SheetScales.vue'
+import SheetView from '@/sheet/SheetView.vue'
+
+import type { Looks } from './looks'
+import ShowHand from './ShowHand.vue'
+import { NOTHING, type Showing } from './showing'
+import SpotLight from './SpotLight.vue'
+
+const props = defineProps<{
+  drawing: Drawing
+  step: Step
+  number: number
+  showing: Showing
+  looks: Looks
+  seeThrough: boolean
+}>()
+
+const { shown, ghost, hand, moving } = props.showing
+const part = computed(() => (props.looks.closeUp ? ((props.step.close_up ?? null) as Box | null) : null))
+const { width } = useWindowSize()
+/** Figures grow with the wall. */
+const size = computed(() => Math.max(17, Math.round(width.value * 0.0135)))
+const hidden = computed(() => {
+  const all = props.drawing.lines.filter((line) => line.role !== 'detail').map((line) => line.id)
+  return { ...NOTHING, light: new Set(all) }
+})
+</script>
+
+<template>
+  <div class="board" :class="{ split: part }">
+    <SheetView
+      v-if="part"
+      class="whole"
+      :picture="drawing"
+      label="The whole sheet"
+      :padding="7"
+      reach
+      :points="shown.points"
+    >
+      <SheetFaces v-if="shown.toned" />
+      <SheetLines :stage="shown" :weight="0.8" />
+      <SheetPart :part="part" />
+    </SheetView>
+    <SheetView
+      class="large"
+      :picture="drawing"
+      :label="`Step ${number}: ${step.title}`"
+      :padding="7"
+      reach
+      :points="shown.points"
+      :part="part"
+    >
+      <SheetFaces v-if="shown.toned" />
+      <SheetLines v-if="seeThrough" :stage="hidden" :weight="1.4" />
+      <g v-if="looks.ghost && !moving" class="ghost"><SheetLines :stage="ghost" :weight="1.9" /></g>
+      <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
+      <SheetPoints :marks="moving || step.letters.length ? [] : shown.marks" :only="shown.points" :size="11" />
+      <SpotLight v-if="looks.spotlight" :step="step" />
+      <SheetDimensions :dimensions="step.dimensions" :size="size" />
+      <SheetScales :scales="step.scales" :size="size" :clear="step.letters.length ? size * 1.4 : 0" />
+      <SheetLetters :letters="step.letters" :size="size + 2" />
+      <SheetBeyond v-if="part" :beyond="step.beyond" :size="size" />
+      <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
+    </SheetView>
+  </div>
+</template>
+
+<style scoped>
+.board {
+  min-height: 0;
+  padding: 4px;
+}
+
+.split {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) minmax(0, 4fr);
+  gap: 4px;
+}
+
+.split .whole {
+  height: auto;
+  max-height: 46%;
+}
+
+.ghost {
+  opacity: 0.38;
+}
+</style>

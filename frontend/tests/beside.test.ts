@@ -1,0 +1,81 @@
+import { describe, expect, it } from 'vitest'
+
+import type { Beyond, Dimension } from '@/api/types'
+import { placedBeyond, placedDimension } from '@/sheet/beside'
+import { partBox, toDrawing, type ViewBox } from '@/sheet/transform'
+
+const HEIGHT = 300
+const at = (place: [number, number]) => toDrawing(place, HEIGHT)
+const box: ViewBox = { x: 0, y: 0, width: 400, height: 300 }
+
+describe('a measure beside what it measures', () => {
+  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], text: '100 mm' }
+  const upright: Dimension = { from: [20, 50], to: [20, 90], out: [-1, 0], text: '40 mm' }
+
+  it('stands over a level length, in its middle, on the outer side', () => {
+    const text = placedDimension(level, at, 0.5, 16)
+    expect(text.anchor).toBe('middle')
+    expect(text.x).toBe(70)
+    expect(text.y).toBeLessThan(at([0, 50])[1])
+    const under = placedDimension({ ...level, out: [0, -1] }, at, 0.5, 16)
+    expect(under.y - under.size * 0.75).toBeGreaterThan(at([0, 50])[1])
+  })
+
+  it('ends at the left of an upright one', () => {
+    const text = placedDimension(upright, at, 0.5, 16)
+    expect(text.anchor).toBe('end')
+    expect(text.x).toBeLessThan(20)
+  })
+
+  it('keeps its size on the screen however much is enlarged', () => {
+    const near = placedDimension(level, at, 0.1, 16)
+    const far = placedDimension(level, at, 0.8, 16)
+    expect(near.size / 0.1).toBeCloseTo(far.size / 0.8)
+  })
+
+  it('draws the length as long as it is', () => {
+    const [, x1, y1, x2, y2] = placedDimension(upright, at, 0.5, 16)
+      .d.match(/^M(\S+) (\S+)L(\S+?) (\S+?)M/)!
+      .map(Number)
+    expect(Math.hypot(x2! - x1!, y2! - y1!)).toBeCloseTo(40)
+  })
+})
+
+describe('an arrow to a point beyond the picture', () => {
+  const right: Beyond = {
+    at: [400, 120],
+    way: [1, 0],
+    side: 'right',
+    text: 'to the right point',
+    past: '90 mm past the edge',
+  }
+
+  it('has its tip on the rim, and its words within the picture', () => {
+    const arrow = placedBeyond(right, at, box, 0.5, 16)
+    expect(arrow.d.startsWith(`M400 ${HEIGHT - 120}L`)).toBe(true)
+    expect(arrow.anchor).toBe('end')
+    expect(arrow.x).toBeLessThan(400)
+    expect(arrow.rows).toEqual(['to the right point', '90 mm past the edge'])
+    expect(placedBeyond({ ...right, past: '' }, at, box, 0.5, 16).rows).toEqual(['to the right point'])
+  })
+
+  it('writes over lines that come from below, and under those that come from above', () => {
+    const rim = HEIGHT - 120
+    const rising = placedBeyond({ ...right, way: [0.9, 0.1] }, at, box, 0.5, 16)
+    const falling = placedBeyond({ ...right, way: [0.9, -0.1] }, at, box, 0.5, 16)
+    expect(rising.y).toBeLessThan(rim)
+    expect(falling.y).toBeGreaterThan(rim)
+  })
+
+  it('keeps its words in the picture at a corner of it', () => {
+    const high = placedBeyond({ ...right, at: [400, 299], way: [0.7, 0.7], side: 'top' }, at, box, 0.5, 16)
+    expect(high.y - high.size).toBeGreaterThan(0)
+    const left = placedBeyond({ ...right, at: [0, 2], way: [-0.7, -0.7], side: 'left' }, at, box, 0.5, 16)
+    expect(left.anchor).toBe('start')
+    expect(left.y).toBeLessThan(HEIGHT)
+  })
+})
+
+it('shows a part of the page with y turned down', () => {
+  expect(partBox([10, 20, 110, 95], HEIGHT)).toEqual({ x: 10, y: 205, width: 100, height: 75 })
+})

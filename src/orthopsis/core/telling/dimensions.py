@@ -1,0 +1,69 @@
+"""Which lengths does a step lay off, each as a line on its picture with its measure beside it?
+
+Only lengths that a ruler measures on the page: from the edges of the sheet, along an edge or a light line, level.
+"""
+
+import math
+from collections.abc import Iterator, Sequence
+
+from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, MeasureAside, Shift, Side
+from orthopsis.core.drawing.answer import Dimension, Place
+from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
+
+MOST = 5
+"""More measures than this in one picture would lie on each other: then scales or letters carry them (no source)."""
+
+_Span = tuple[Place, Place, float]
+"""From where to where, and how long it is told to be, mm."""
+
+
+def dimensions(solved: Solved, acts: Sequence[Act]) -> list[Dimension]:
+    """Return the lengths that a step lays off; none where there are too many for one picture."""
+    sheet = solved.prepared.sheet
+    spans = [
+        span
+        for act in acts
+        for span in _spans(solved, act)
+        if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2])
+    ]
+    if not spans or len(spans) > MOST:
+        return []
+    places = [place for start, end, _ in spans for place in (start, end)]
+    middle = (sum(x for x, _ in places) / len(places), sum(y for _, y in places) / len(places))
+    return [
+        Dimension(start=start, end=end, out=_out(start, end, middle), text=solved.prepared.length(mm))
+        for start, end, mm in spans
+        if math.dist(start, end) > 0
+    ]
+
+
+def _spans(solved: Solved, act: Act) -> Iterator[_Span]:
+    points, lines = solved.board.points, solved.board.lines
+    match act:
+        case Measure(makes, across, up):
+            x, y = points[makes].xy
+            if 0 < across < solved.prepared.sheet.width_mm - SAME_POINT_MM:  # else it is marked on the edge itself
+                yield (0.0, y), (x, y), across
+            if up > 0:
+                yield (x, 0.0), (x, y), up
+        case Side():
+            yield points[act.start].xy, points[act.makes_point].xy, abs(act.length_mm)
+        case MeasureAlong():
+            yield lines[act.line].start.xy, points[act.makes].xy, abs(act.length_mm)
+        case MeasureAside():
+            start, made = lines[act.line].start.xy, points[act.makes].xy
+            yield (start[0], made[1]), made, abs(act.across_mm)
+        case Shift():
+            yield points[act.start].xy, points[act.makes].xy, abs(act.across_mm)
+
+
+def _out(start: Place, end: Place, middle: Place) -> Place:
+    """Return to which side of a length its measure stands: away from the middle of all, else up or to the left."""
+    dx, dy = end[0] - start[0], end[1] - start[1]
+    long = math.hypot(dx, dy) or 1.0
+    normal = (-dy / long, dx / long)
+    away = (start[0] + end[0]) / 2 - middle[0], (start[1] + end[1]) / 2 - middle[1]
+    aside = normal[0] * away[0] + normal[1] * away[1]
+    sign = math.copysign(1.0, aside if abs(aside) > 1.0 else normal[1] - normal[0])
+    return sign * normal[0], sign * normal[1]
