@@ -40,11 +40,18 @@ afterEach(() => {
 describe('printing', () => {
   /** Two of them set up the sheet. */
   const stepsOf = (count: number): object[] =>
-    Array.from({ length: count }, (_, i) => ({ title: `Act ${i + 1}`, phase: i < 2 ? 'setup' : 'front' }))
+    Array.from({ length: count }, (_, i) => ({
+      title: `Act ${i + 1}`,
+      phase: i < 2 ? 'setup' : 'front',
+      extra: extra && i > 6,
+    }))
+
+  let strips: object[] = []
+  let extra = false
 
   async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4', level = 'middle'): Promise<void> {
     const sheet = { width_mm: 419.1, height_mm: 266.7, units, division_mm: 1, fold_mm: null }
-    const drawing = { sheet, steps: stepsOf(steps), is_personal: isPersonal }
+    const drawing = { sheet, steps: stepsOf(steps), strips, is_personal: isPersonal }
     application({
       'GET /api/exercises/4': { id: 4, version: 1, exercise: { title: 'Crates', wording: { level } } },
       'POST /api/desk/draw': { exercise: {}, drawing },
@@ -52,6 +59,11 @@ describe('printing', () => {
     })
     view = await shown(PrintView, { id: '4' }, at)
   }
+
+  beforeEach(() => {
+    strips = []
+    extra = false
+  })
 
   const choose = (kind: string) => view.find(`input[value=${kind}]`).setValue(true)
   const address = (): URL => new URL(view.find('a[target=_blank]').attributes('href')!, 'http://x')
@@ -63,6 +75,56 @@ describe('printing', () => {
     await choose('steps')
     expect(says()).toContain('3 pages on A4 paper.')
     expect(says()).not.toContain('Print at 100 %')
+  })
+
+  it('lays a large sheet over pages of the printer’s paper, and remembers that', async () => {
+    await open()
+    expect(address().searchParams.get('tiled')).toBeNull()
+    select('Large sheet').vm.$emit('update:value', 'tiled')
+    await flushPromises()
+    expect(address().searchParams.get('tiled')).toBe('true')
+    expect(address().searchParams.get('paper')).toBe('a4')
+    expect(says()).toContain('Each sheet over several pages on A4 paper.')
+    await choose('steps')
+    expect(address().searchParams.get('tiled'), 'steps are read, not drawn on').toBeNull()
+    view.unmount()
+    await open()
+    expect(address().searchParams.get('tiled')).toBe('true')
+  })
+
+  it('prints strips and ticks only where points lie off the sheet, for nobody in particular', async () => {
+    await open()
+    expect(view.find('input[value=strips]').exists()).toBe(false)
+    view.unmount()
+    strips = [{ side: 'left', aims: ['left'], at: [-130, 110], width_mm: 130, height_mm: 80 }]
+    await open()
+    await choose('ticks')
+    expect(address().pathname).toContain('/print/ticks.pdf')
+    expect(address().searchParams.get('copies')).toBeNull()
+    expect(says()).toContain('As many pages as the pieces take on A4 paper. Print at 100 %')
+  })
+
+  it('prints the steps in words for another age, with type as large as that needs', async () => {
+    await open()
+    await choose('steps')
+    select('Words for which age').vm.$emit('update:value', 'youngest')
+    await flushPromises()
+    expect(address().searchParams.get('level')).toBe('youngest')
+    expect(address().searchParams.get('type_pt')).toBe('14')
+    await choose('starter')
+    expect(address().searchParams.get('level'), 'a starter sheet has no words').toBeNull()
+  })
+
+  it('leaves extra steps out where there are any and the teacher wants it', async () => {
+    await open()
+    await choose('steps')
+    expect(says()).not.toContain('Extra steps')
+    view.unmount()
+    extra = true
+    await open()
+    await choose('steps')
+    await view.find('.n-checkbox').trigger('click')
+    expect(address().searchParams.get('only_required')).toBe('true')
   })
 
   it('speaks of inches and letter paper to a class that measures in inches', async () => {

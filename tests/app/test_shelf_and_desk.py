@@ -10,6 +10,7 @@ from starlette.websockets import WebSocketDisconnect
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.ready import READY
 
 
 def added(teacher: TestClient, exercise: Exercise) -> int:
@@ -296,3 +297,34 @@ def test_a_lesson_sheet_is_for_a_class_or_for_so_many(teacher: TestClient, crate
     empty = teacher.post("/api/classes", json={"name": "Nobody"}).json()["id"]
     refused = teacher.get(f"/api/exercises/{number}/print/lesson.pdf?class_id={empty}")
     assert (refused.status_code, refused.json()["code"]) == (409, "empty_class")
+
+
+def test_pieces_tiles_and_words_for_another_age_are_printed(teacher: TestClient, crates: Exercise) -> None:
+    def printed(number: int, what: str) -> list[str]:
+        answer = teacher.get(f"/api/exercises/{number}/print/{what}")
+        assert answer.status_code == 200, answer.text
+        return [page.extract_text() for page in pypdf.PdfReader(io.BytesIO(answer.content)).pages]
+
+    own = teacher.post("/api/exercises", json={"exercise": crates.document()}).json()["id"]
+    assert len(printed(own, "answer.pdf")) == 1
+    assert len(printed(own, "answer.pdf?tiled=true&paper=a4")) == 4
+    assert len(printed(own, "answer.pdf?tiled=true&paper=a4&copies=3")) == 12
+    nothing = teacher.get(f"/api/exercises/{own}/print/strips.pdf")
+    assert nothing.status_code == 409
+    assert "lie on the sheet" in nothing.json()["why"]
+
+    ready = next(r for r in READY if "Chests by the boathouse" in r["title"])
+    chests = teacher.post("/api/exercises", json={"exercise": ready}).json()["id"]
+    assert "left point" in " ".join(printed(chests, "strips.pdf"))
+    assert "join like numbers" in " ".join(printed(chests, "ticks.pdf"))
+    words = {level: " ".join(printed(chests, f"steps.pdf?level={level}")) for level in ("youngest", "oldest")}
+    assert words["youngest"] != words["oldest"]
+    assert teacher.get(f"/api/exercises/{chests}/print/steps.pdf?level=wise").status_code == 422
+
+    drawn = teacher.post("/api/desk/draw", json={"exercise": crates.document()}).json()["drawing"]
+    act = {"op": "step", "key": drawn["steps"][4]["key"], "change": "extra"}
+    changed = teacher.post("/api/desk/act", json={"exercise": crates.document(), "act": act}).json()["exercise"]
+    number = teacher.post("/api/exercises", json={"exercise": changed}).json()["id"]
+    title = drawn["steps"][4]["title"].replace("\N{NO-BREAK SPACE}", " ")
+    assert f"5 {title} (extra)" in " ".join(" ".join(printed(number, "steps.pdf")).split())
+    assert f"5 {title}" not in " ".join(" ".join(printed(number, "steps.pdf?only_required=true")).split())

@@ -41,6 +41,11 @@ def press(key: str) -> Callable[[Page], None]:
     return lambda page: page.keyboard.press(key)
 
 
+def choose(kind: str) -> Callable[[Page], None]:
+    """Return an act: choose what is printed."""
+    return lambda page: page.locator(f"input[value={kind}]").check()
+
+
 def nothing(page: Page) -> None:
     """Leave the view as it opens."""
 
@@ -97,6 +102,7 @@ SCREENS: list[tuple[str, str, Callable[[Page], None]]] = [
     ("class window", "/show/1/class", nothing),
     ("print chosen", "/print", nothing),
     ("print", "/print/1", nothing),
+    ("print, strips", "/print/5", choose("strips")),
     ("piles", "/check", nothing),
     ("pile", "/check/2", read_pile),
     ("corners", "/check/2", place_corners),

@@ -469,7 +469,7 @@ export interface paths {
         };
         /**
          * Print Pdf
-         * @description Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
+         * @description Return a PDF: starter, steps, answer, overlay, strips or ticks for points off the sheet.
          *
          *     ``lesson`` is the page for who gives it, for a class or for as many students as there are copies.
          *     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
@@ -5495,16 +5495,19 @@ export interface operations {
                 class_id?: number | null;
                 student_id?: number | null;
                 copies?: number;
+                tiled?: boolean;
+                level?: ("youngest" | "middle" | "oldest") | null;
                 per_page?: number;
                 first?: number;
                 without_starter?: boolean;
                 paper?: ("a4" | "letter") | null;
                 type_pt?: number;
+                only_required?: boolean;
             };
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay" | "whole" | "lesson";
+                kind: "starter" | "steps" | "answer" | "overlay" | "strips" | "ticks" | "whole" | "lesson";
             };
             cookie?: {
                 orthopsis_session?: string | null;
@@ -5597,17 +5600,21 @@ export interface operations {
         parameters: {
             query?: {
                 class_id?: number | null;
+                student_id?: number | null;
                 copies?: number;
+                tiled?: boolean;
+                level?: ("youngest" | "middle" | "oldest") | null;
                 per_page?: number;
                 first?: number;
                 without_starter?: boolean;
                 paper?: ("a4" | "letter") | null;
                 type_pt?: number;
+                only_required?: boolean;
             };
             header?: never;
             path: {
                 exercise_id: number;
-                kind: "starter" | "steps" | "answer" | "overlay" | "whole" | "lesson";
+                kind: "starter" | "steps" | "answer" | "overlay" | "strips" | "ticks" | "whole" | "lesson";
             };
             cookie?: {
                 orthopsis_session?: string | null;

@@ -15,6 +15,7 @@ from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.wording.vocabulary import Level
 from orthopsis.paperwork import thumb
 from orthopsis.paperwork.handout import Handout
 from orthopsis.paperwork.raster import png_of_pdf
@@ -220,49 +221,44 @@ def step_pages(
     without_starter: bool = False,
     paper: Handout | None = None,
     type_pt: Annotated[float, Query(ge=8, le=24)] = 11.0,
+    only_required: bool = False,
 ) -> StepPages:
     """How step sheets are wanted: how many on a page, from which one on, on which paper, in type of which size."""
-    return StepPages(per_page, first, without_starter, paper, type_pt)
+    return StepPages(per_page, first, without_starter, paper, type_pt, only_required)
 
 
-HowSteps = Annotated[StepPages, Depends(step_pages)]
-
-
-@router.get("/{exercise_id}/print/{kind}.pdf", response_class=Response)
-def print_pdf(
-    exercise_id: int,
+def print_order(
     kind: PrintName,
-    db: Db,
-    teacher: Me,
-    steps: HowSteps,
+    steps: Annotated[StepPages, Depends(step_pages)],
     class_id: int | None = None,
     student_id: int | None = None,
     copies: CopyCount = 1,
-) -> Response:
-    """Return a PDF: starter, steps, answer or overlay; with a class, a sheet for each student or for one of them.
+    tiled: bool = False,
+    level: Level | None = None,
+) -> PrintOrder:
+    """What is printed, and for whom: with a class, a sheet for each student or for one of them."""
+    return PrintOrder(kind, class_id, student_id, copies, steps, tiled, level)
+
+
+Order = Annotated[PrintOrder, Depends(print_order)]
+
+
+@router.get("/{exercise_id}/print/{kind}.pdf", response_class=Response)
+def print_pdf(exercise_id: int, db: Db, teacher: Me, order: Order) -> Response:
+    """Return a PDF: starter, steps, answer, overlay, strips or ticks for points off the sheet.
 
     ``lesson`` is the page for who gives it, for a class or for as many students as there are copies.
     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
     """
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    order = PrintOrder(kind, class_id, student_id, copies, steps)
-    return _file(printed(db, teacher.id, row, order), "application/pdf", f"{row.title} {kind}.pdf", inline=True)
+    return _file(printed(db, teacher.id, row, order), "application/pdf", f"{row.title} {order.kind}.pdf", inline=True)
 
 
 @router.get("/{exercise_id}/print/{kind}.png", response_class=Response)
-def print_preview(
-    exercise_id: int,
-    kind: PrintName,
-    request: Request,
-    db: Db,
-    teacher: Me,
-    steps: HowSteps,
-    class_id: int | None = None,
-    copies: CopyCount = 1,
-) -> Response:
+def print_preview(exercise_id: int, request: Request, db: Db, teacher: Me, order: Order) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    pdf = printed(db, teacher.id, row, PrintOrder(kind, class_id, None, copies, steps), only_first=True)
+    pdf = printed(db, teacher.id, row, order, only_first=True)
     png = request.app.state.files.do(png_of_pdf, pdf, PREVIEW_DPI)
     return Response(png, media_type="image/png", headers={"Cache-Control": "no-store"})
 

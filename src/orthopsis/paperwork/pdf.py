@@ -1,6 +1,8 @@
 """Pages of a PDF, true to size: millimetres on the page are millimetres on the paper."""
 
 import io
+from collections.abc import Iterator
+from contextlib import contextmanager
 from itertools import groupby
 from pathlib import Path
 
@@ -60,13 +62,29 @@ class Pages:
         Args:
             pens: how many times as wide its pens are, so that lines stay clear where it is shown small.
         """
+        with self.recorded(art.width_mm, art.height_mm) as name:
+            draw_art(self.canvas, art, pens)
+        return name
+
+    @contextmanager
+    def recorded(self, width_mm: float, height_mm: float) -> Iterator[str]:
+        """Record what is drawn meanwhile, to be shown on pages; yield its name."""
         self._forms += 1
         name = f"art{self._forms}"
-        self.canvas.beginForm(name, 0, 0, art.width_mm, art.height_mm)
+        self.canvas.beginForm(name, 0, 0, width_mm, height_mm)
         self.canvas.setLineCap(1)
-        draw_art(self.canvas, art, pens)
+        yield name
         self.canvas.endForm()
-        return name
+
+    @contextmanager
+    def clipped(self, left: float, low: float, wide: float, tall: float) -> Iterator[None]:
+        """Show of what is drawn meanwhile only what lies in a rectangle."""
+        self.canvas.saveState()
+        path = self.canvas.beginPath()
+        path.rect(left, low, wide, tall)
+        self.canvas.clipPath(path, stroke=0, fill=0)
+        yield
+        self.canvas.restoreState()
 
     def show(self, name: str, x: float = 0.0, y: float = 0.0, scale: float = 1.0) -> None:
         """Show a recorded drawing with its lower left corner at a place (mm)."""
@@ -75,6 +93,19 @@ class Pages:
         self.canvas.scale(scale, scale)
         self.canvas.doForm(name)
         self.canvas.restoreState()
+
+    @contextmanager
+    def moved(self, x: float, y: float) -> Iterator[None]:
+        """Count from another place (mm) meanwhile."""
+        self.canvas.saveState()
+        self.canvas.translate(x, y)
+        yield
+        self.canvas.restoreState()
+
+    def turn(self, height_mm: float) -> None:
+        """Lay what follows, and is so high, on its side: its upper side to the left."""
+        self.canvas.translate(height_mm, 0)
+        self.canvas.rotate(90)
 
     def text(self, x: float, y: float, words: str, size_mm: float, font: str = REGULAR, grey: float = 0.15) -> None:
         """Write one line of text; ``size_mm`` is the type size."""

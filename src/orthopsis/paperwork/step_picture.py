@@ -85,12 +85,8 @@ def _fitted(box: Box, left: float, top: float, wide: float, tall: float) -> _Win
 def _show(pages: Pages, drawing: Drawing, count: int, window: _Window) -> None:
     """Draw what of the sheet a window shows, in a frame that is dashed where the sheet goes on."""
     canvas, (wide, tall), (left, low) = pages.canvas, window.size, (window.left, window.low)
-    canvas.saveState()
-    path = canvas.beginPath()
-    path.rect(left, low, wide, tall)
-    canvas.clipPath(path, stroke=0, fill=0)
-    pages.show(pages.keep(step_art(drawing, count), _PENS / window.scale), *window.origin, window.scale)
-    canvas.restoreState()
+    with pages.clipped(left, low, wide, tall):
+        pages.show(pages.keep(step_art(drawing, count), _PENS / window.scale), *window.origin, window.scale)
     canvas.setStrokeGray(0.6)
     canvas.setLineWidth(0.2)
     box, sheet = window.box, drawing.sheet

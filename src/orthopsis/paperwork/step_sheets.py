@@ -42,6 +42,7 @@ class StepPages:
         without_starter: whether the steps are left out that a starter sheet has already.
         paper: none: as the class measures.
         type_pt: size of the type, points.
+        only_required: whether steps that are extra are left out.
     """
 
     per_page: int = 4
@@ -49,11 +50,17 @@ class StepPages:
     without_starter: bool = False
     paper: Handout | None = None
     type_pt: float = _USUAL_PT
+    only_required: bool = False
 
     def begin(self, drawing: Drawing) -> int:
         """Return the number of the first step that is printed, of those that there are."""
         first = max(self.first, set_up_steps(drawing) + 1 if self.without_starter else 1)
         return min(first, len(drawing.steps))
+
+    def numbered(self, drawing: Drawing) -> list[tuple[int, Step]]:
+        """Return the steps that are printed, with their numbers."""
+        steps = list(enumerate(drawing.steps, start=1))[self.begin(drawing) - 1 :]
+        return [(number, step) for number, step in steps if not (step.extra and self.only_required)]
 
 
 @dataclass(frozen=True, slots=True)
@@ -111,7 +118,7 @@ def layout_of(drawing: Drawing, wanted: StepPages) -> Layout:
 def _largest(drawing: Drawing, wanted: StepPages, per_page: int) -> Layout:
     short, long = handout_mm(drawing.sheet.units, wanted.paper)
     size = wanted.type_pt * _POINT_MM * (1.0 if per_page <= _MOST_AT_FULL_SIZE else _CLOSER)
-    shown, steps = _shown_mm(drawing), drawing.steps[wanted.begin(drawing) - 1 :]
+    shown, steps = _shown_mm(drawing), [step for _, step in wanted.numbered(drawing)]
     found = []
     for width, height in ((short, long), (long, short)):
         for columns in range(1, per_page + 1):
@@ -133,7 +140,7 @@ def _shown_mm(drawing: Drawing) -> float:
 def _words(step: Step, size: float) -> list[tuple[str, str, float]]:
     """Return the paragraphs under a picture: text, font, size."""
     return [
-        (step.title, BOLD, size),
+        (f"{step.title} (extra)" if step.extra else step.title, BOLD, size),
         (f"{step.text} {step.after}".strip(), REGULAR, size),
         (f"Watch for: {step.slip}", REGULAR, size * 0.9),
     ]
@@ -148,7 +155,7 @@ def _words_mm(step: Step, size: float, wide: float) -> float:
 def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> None:
     """Add step sheets to a PDF."""
     layout = layout_of(drawing, wanted)
-    numbered = list(enumerate(drawing.steps, start=1))[wanted.begin(drawing) - 1 :]
+    numbered = wanted.numbered(drawing)
     sheets = [numbered[i : i + layout.per_page] for i in range(0, len(numbered), layout.per_page)]
     for number, chunk in enumerate(sheets, start=1):
         pages.begin(layout.width, layout.height)

@@ -20,8 +20,10 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 from orthopsis.core.plane.triangle import orthocentre
 from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.sheet.edge_ticks import far_spacing_mm
+from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.view.frame import Frame, measuring_point, three_point_frame, two_point_frame
-from orthopsis.core.view.placing import corner_angle_deg, edge_ticks
+from orthopsis.core.view.placing import corner_angle_deg
 from orthopsis.core.view.slope import slope_points
 from orthopsis.core.view.stance import Stance, level_points, stance_of, third_point
 
@@ -139,7 +141,7 @@ def test_a_right_angle_looks_blunt_exactly_inside_the_circle_over_both_points(x:
 
 
 def test_ticks_on_both_edges_lead_to_a_point_off_the_sheet() -> None:
-    spacing = edge_ticks(-130.0, 420.0, 20.0)
+    spacing = far_spacing_mm((-130.0, 150.0), Sheet(420.0, 297.0), 20.0)
     for n in (1, 2, 5):
         slope = (n * spacing - n * 20.0) / 420.0
         assert n * 20.0 - slope * 130.0 == pytest.approx(0.0), "the line through like ticks meets the eye level there"

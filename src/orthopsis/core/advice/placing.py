@@ -13,13 +13,14 @@ from orthopsis.core.lesson.materials import RULERS_MM, ruler_for
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared, prepare
+from orthopsis.core.sheet.edge_ticks import far_spacing_mm, ticked_edges
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
 from orthopsis.core.view.aim import Aim
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
-from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, edge_ticks, least_third_mm, points_moved_out
+from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, least_third_mm, points_moved_out
 from orthopsis.core.view.stance import stance_of
 from orthopsis.core.wording.vocabulary import listed
 
@@ -114,14 +115,14 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
     ruler = ruler_for(farthest)
     longest = max(strips, key=lambda strip: strip.length_mm)
     farthest_out = _beyond(longest, aims)
-    other, at, size = _across_from(longest, farthest_out.at, sheet)
-    far = round_to(edge_ticks(at, size, TICKS_MM), sheet.division_mm)
+    near_edge, far_edge = ticked_edges(farthest_out.at.xy, sheet, TICKS_MM)
+    far = round_to(far_spacing_mm(farthest_out.at.xy, sheet, TICKS_MM), sheet.division_mm)
     shown = {
         "strips": listed(list(dict.fromkeys(_strip_words(prepared, strip) for strip in strips))),
         "reach": prepared.length(round_to(farthest, sheet.division_mm)),
         "ruler": f"{ruler / 10:.0f} cm",
-        "side": longest.side,
-        "other": other,
+        "side": near_edge.side,
+        "other": far_edge.side,
         "near_ticks": prepared.length(TICKS_MM),
         "far_ticks": prepared.length(far),
         "aim": prepared.point_words(farthest_out.name),
@@ -155,15 +156,6 @@ def _beyond(strip: Strip, aims: Sequence[Aim]) -> Aim:
     """Return the point that lies farthest out on a strip's side."""
     reach = {"left": lambda p: -p.x, "right": lambda p: p.x, "top": lambda p: p.y, "bottom": lambda p: -p.y}
     return max(aims, key=lambda aim: reach[strip.side](aim.at))
-
-
-def _across_from(strip: Strip, at: Point, sheet: Sheet) -> tuple[str, float, float]:
-    """Return the edge across the sheet from a strip, and along that way the strip's point and the sheet's size, mm."""
-    if strip.side in ("left", "right"):
-        other = "right" if strip.side == "left" else "left"
-        return other, at.x, sheet.width_mm
-    other = "bottom" if strip.side == "top" else "top"
-    return other, at.y, sheet.height_mm
 
 
 def _strip_words(prepared: Prepared, strip: Strip) -> str:

@@ -50,13 +50,13 @@ def strips_for(places: Iterable[tuple[float, float]], sheet: Sheet) -> list[Stri
     """Return the strips that carry these points, each as long as its farthest point needs."""
     given = list(places)
     strips: list[Strip] = []
-    for reach, side, at in sorted((_beyond(at, sheet) for at in given), key=lambda out: -out[0]):
+    for reach, side, at in sorted((beyond(at, sheet) for at in given), key=lambda out: -out[0]):
         if reach > 0 and not any(strip.carries(at) for strip in strips):
             strips.append(_strip(side, reach + BEYOND_MM, at, sheet))
     return sorted(strips, key=lambda strip: next(i for i, at in enumerate(given) if strip.carries(at)))
 
 
-def _beyond(at: tuple[float, float], sheet: Sheet) -> tuple[float, Side, tuple[float, float]]:
+def beyond(at: tuple[float, float], sheet: Sheet) -> tuple[float, Side, tuple[float, float]]:
     """Return how far a point lies beyond the sheet, on the side where that is most; at most 0 on the sheet."""
     x, y = at
     beyond: dict[Side, float] = {"left": -x, "right": x - sheet.width_mm, "top": y - sheet.height_mm, "bottom": -y}

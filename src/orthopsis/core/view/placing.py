@@ -67,12 +67,3 @@ def least_third_mm(left: Point, right: Point, third: Point) -> float:
     The triangle is acute at the third point exactly from there on (Thales' circle).
     """
     return math.sqrt(max(0.0, (third.x - left.x) * (right.x - third.x)))
-
-
-def edge_ticks(x: float, sheet_width_mm: float, near_spacing_mm: float) -> float:
-    """Return the spacing of ticks on the far edge of the sheet that go with ticks on the near edge.
-
-    Joining like ticks, counted from the eye level, gives lines to a point at ``x`` beyond the near edge.
-    """
-    near = -x if x < 0 else x - sheet_width_mm
-    return near_spacing_mm * (near + sheet_width_mm) / near
