@@ -44,14 +44,18 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
         assert {ids[number] for number in dark} == stage.dark
         assert {ids[number] for number in step["fresh"]} == stage.fresh
         assert step["text"].startswith(drawing.steps[count - 1].text)
-        shown = [text for *_, text in step["texts"]]
+        shown = [text for *_, text in step["texts"] if text]
         told = drawing.steps[count - 1]
+        assert step["part"] == (
+            told.close_up and [pytest.approx(list(told.close_up[i : i + 2]), abs=0.01) for i in (0, 2)]
+        )
         assert shown == [
             *(
                 mark.text
                 for scale in told.scales
                 for mark in sorted(scale.marks, key=lambda m: m.at[scale.side != "below"])
             ),
+            *(dimension.text for dimension in told.dimensions),
             *(letter.text for letter in told.letters),
         ]
     assert [len(way) for _, way in held["lines"]] == [2 + len(line.bend) for line in drawing.lines]

@@ -8,15 +8,13 @@ from dataclasses import dataclass
 from orthopsis.core.drawing.answer import Beyond, Box, Dimension, Drawing, Place, Step
 from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.pdf import BOLD, Pages
-from orthopsis.paperwork.step_scales import CLEAR, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import CLEAR, dimension_text, letter_texts, scale_texts
 
 _PENS = 0.7
 """Of their width on the sheet itself the pens of step pictures have this share, however small those are (no source)."""
 _LARGE, _SMALL = 0.74, 0.23
 """What an enlarged part and the small whole beside it take of a picture's width."""
 _ARROW_MM = 2.4
-_ASIDE_MM, _TICK_MM = 1.6, 0.8
-"""How far beside a length its line is drawn, and half the length of the ticks at its ends."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -132,22 +130,14 @@ def _write(pages: Pages, step: Step, window: _Window, size: float) -> None:
 
 def _dimension(pages: Pages, dimension: Dimension, window: _Window, size: float) -> None:
     """Draw a length beside what is measured, with its measure."""
-    canvas, (dx, dy) = pages.canvas, dimension.out
-    start, end = ((x + _ASIDE_MM * dx, y + _ASIDE_MM * dy) for x, y in map(window.at, (dimension.start, dimension.end)))
+    canvas, (left, low) = pages.canvas, window.origin
+    text, ticks = dimension_text(dimension, left, low, window.scale, size)
     canvas.setStrokeGray(0.4)
     canvas.setLineWidth(0.15)
-    canvas.line(*start, *end)
-    for x, y in (start, end):
-        canvas.line(x - _TICK_MM * dx, y - _TICK_MM * dy, x + _TICK_MM * dx, y + _TICK_MM * dy)
-    wide, gap = pages.width_of(dimension.text, size), _TICK_MM + 0.3
-    x, y = (start[0] + end[0]) / 2, (start[1] + end[1]) / 2
-    if abs(dx) > abs(dy):
-        left, low = (x + gap if dx > 0 else x - gap - wide), y - 0.36 * size
-    else:
-        left, low = x - wide / 2, (y + gap if dy > 0 else y - gap - 0.75 * size)
-    _on_paper(
-        pages, min(max(left, window.left + 0.5), window.left + window.size[0] - wide - 0.5), low, dimension.text, size
-    )
+    for start, end in ((text.start, text.end), *ticks):
+        canvas.line(*start, *end)
+    most = window.left + window.size[0] - pages.width_of(text.text, size) - 0.5
+    _on_paper(pages, min(max(text.left, window.left + 0.5), most), text.low, text.text, size)
 
 
 def _arrow(pages: Pages, beyond: Beyond, window: _Window, size: float) -> None:

@@ -7,7 +7,7 @@ import math
 from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
-from orthopsis.core.drawing.answer import Place, PointLetter, Scale
+from orthopsis.core.drawing.answer import Dimension, Place, PointLetter, Scale
 
 SIZE_MM = 2.5
 """How tall the figures and letters of a picture are, beside type of 11 points."""
@@ -17,6 +17,8 @@ CLEAR = 1.28
 """How much room a letter takes beside its point, as a share of its size."""
 AWAY = 0.85
 """How far from its point the middle of a letter stands, as a share of its size."""
+ASIDE, TICK = 0.64, 0.32
+"""How far beside a length its line is drawn, and half of the ticks at its ends, as shares of the size of its text."""
 WIDE = 0.6
 """How wide a figure of the shipped typeface is, as a share of its size."""
 
@@ -59,6 +61,29 @@ def scale_texts(
             yield ScaleText(text, (x, y), (x - out, y), x - out - GAP_MM - _wide(text, size), y - size * 0.36)
         else:
             yield ScaleText(text, (x, y), (x + out, y), x + out + GAP_MM, y - size * 0.36)
+
+
+def dimension_text(
+    dimension: Dimension, left: float, low: float, factor: float, size: float = SIZE_MM
+) -> tuple[ScaleText, list[tuple[Place, Place]]]:
+    """Return a length as a line beside what is measured, with its measure at the outer side, and the ticks at its ends.
+
+    Args:
+        left, low, factor, size: as ``scale_texts``.
+    """
+    dx, dy = dimension.out
+    aside, half = ASIDE * size, TICK * size
+    start, end = (
+        (left + factor * x + aside * dx, low + factor * y + aside * dy) for x, y in (dimension.start, dimension.end)
+    )
+    ticks = [((x - half * dx, y - half * dy), (x + half * dx, y + half * dy)) for x, y in (start, end)]
+    wide, gap = _wide(dimension.text, size), half + 0.12 * size
+    x, y = (start[0] + end[0]) / 2, (start[1] + end[1]) / 2
+    if abs(dx) > abs(dy):
+        at = (x + gap if dx > 0 else x - gap - wide), y - 0.36 * size
+    else:
+        at = x - wide / 2, (y + gap if dy > 0 else y - gap - 0.75 * size)
+    return ScaleText(dimension.text, start, end, *at), ticks
 
 
 def letter_texts(

@@ -13,7 +13,7 @@ from pathlib import Path
 from orthopsis.core.drawing.answer import Drawing, DrawnLine, Place, Step
 from orthopsis.core.drawing.stage import new_lines
 from orthopsis.paperwork.art import TONE_GREY
-from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, dimension_text, letter_texts, scale_texts
 
 _PAGE = Path(__file__).with_name("pages") / "take_home.html"
 _ROWS = 34
@@ -25,7 +25,6 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
     """Return the file."""
     numbers = {line.id: number for number, line in enumerate(drawing.lines)}
     low, high = _box(drawing)
-    figure_mm = (high[1] - low[1]) / _ROWS
     data = {
         "size": _place((drawing.sheet.width_mm, drawing.sheet.height_mm)),
         "box": [_place(low), _place(high)],
@@ -35,7 +34,7 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
             [_grey(TONE_GREY[face.tone]), [[_place(place) for place in loop] for loop in face.loops]]
             for face in drawing.faces
         ],
-        "steps": [_step(drawing, step, numbers, figure_mm) for step in drawing.steps],
+        "steps": [_step(drawing, step, numbers, high[1] - low[1]) for step in drawing.steps],
     }
     # A script ends where "</" stands in it, whatever the quotes: titles and names are people's own.
     written = json.dumps(data, separators=(",", ":"), ensure_ascii=False).replace("<", "\\u003c")
@@ -56,8 +55,15 @@ def _box(drawing: Drawing) -> tuple[Place, Place]:
     return (min(xs) - _MARGIN_MM, min(ys) - _MARGIN_MM), (max(xs) + _MARGIN_MM, max(ys) + _MARGIN_MM)
 
 
-def _step(drawing: Drawing, step: Step, numbers: dict[int, int], figure_mm: float) -> dict[str, object]:
+def _step(drawing: Drawing, step: Step, numbers: dict[int, int], tall_mm: float) -> dict[str, object]:
+    """Return what the page's script needs of a step.
+
+    Args:
+        tall_mm: how tall the picture of the whole sheet is.
+    """
     points = {**drawing.points, **drawing.vanishing_points}
+    part = step.close_up
+    figure_mm = (tall_mm if part is None else part[3] - part[1]) / _ROWS
     return {
         "title": step.title,
         "text": f"{step.text} {step.after}".strip(),
@@ -69,6 +75,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], figure_mm: floa
         "fresh": sorted(numbers[line] for line in new_lines(step)),
         "dark": [numbers[line] for line in step.darkens],
         "toned": step.tones,
+        "part": [_place(part[:2]), _place(part[2:])] if part is not None else None,
         "marks": [_place(points[name]) for name in step.marks if name in points],
         "texts": list(_texts(step, figure_mm)),
     }
@@ -86,6 +93,12 @@ def _texts(step: Step, figure_mm: float) -> Iterator[list[object]]:
             *_place((middle, one.low / scale)),
             one.text,
         ]
+    for dimension in step.dimensions:
+        one, ticks = dimension_text(dimension, 0.0, 0.0, scale)
+        at = ((one.left + len(one.text) * 0.3 * SIZE_MM) / scale, one.low / scale)
+        ends = [_place(_scaled(end, scale)) for end in (one.start, one.end)]
+        yield [*ends, *_place(at), one.text]
+        yield from ([_place(_scaled(start, scale)), _place(_scaled(end, scale)), 0, 0, ""] for start, end in ticks)
     for one in letter_texts(step.letters, 0.0, 0.0, scale):
         yield [None, None, *_place(((one.left + 0.3 * SIZE_MM) / scale, one.low / scale)), one.text]
 
