@@ -467,8 +467,13 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         nothing_yet,
     ),
     (
-        r"Carry the height round the nearest edge to the block's end, then back to the shape's point, until the guide "
-        r"line\.",
+        r"From a on the nearest edge draw a light line to the \w+ point: it meets the end of the block at b\. From b "
+        r"draw a light line to the \w+ point, until the guide line at c: a corner of the back\.",
+        nothing_yet,
+    ),
+    (
+        r"From a, where the block ends, draw a light line to the \w+ point, until the guide line at b: a corner of the "
+        r"back\.",
         nothing_yet,
     ),
     (r"Erase what cannot be seen: .*", nothing),

@@ -7,9 +7,10 @@ by letters, in the order in which they are joined.
 from collections.abc import Sequence
 from string import ascii_lowercase, ascii_uppercase
 
-from orthopsis.core.construct.moves import Act, Cross, Offset, Rule
+from orthopsis.core.construct.moves import Act, Cross, Offset, Rule, RuleToPoint, Run
 from orthopsis.core.drawing.answer import PointLetter
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.sheet.ruler import round_to
 
 MOST_IN_WORDS = 4
 """So many values stand in a sentence at most: more are not remembered on the way to the paper (no source)."""
@@ -42,6 +43,40 @@ def figures(solved: Solved, mark: Mark) -> tuple[str, str]:
         return solved.prepared.figure(mark.across_mm), solved.prepared.figure(mark.up_mm)
     along, up = mark.counted or (0, 0)
     return str(along), str(up)
+
+
+def is_by_way(template: str) -> bool:
+    """Tell whether words lead from point to point by letters."""
+    return "{way_0}" in template
+
+
+def way_of(acts: Sequence[Act]) -> list[str]:
+    """Return the points over which the lines of a step lead, by full name, in order."""
+    found = list[str]()
+    for act in acts:
+        match act:
+            case RuleToPoint():
+                found.append(act.start)
+            case Cross():
+                found.append(act.makes)
+            case Run():
+                found += [act.start, act.makes_point]
+    return list(dict.fromkeys(found))
+
+
+def way_letters(acts: Sequence[Act]) -> dict[str, object]:
+    """Return the letters of these points, by what words call them: ``way_0``, ``way_1``."""
+    return {f"way_{i}": letter for i, (letter, _) in enumerate(zip(_LETTERS, way_of(acts), strict=False))}
+
+
+def lettered_way(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
+    """Return the points over which the lines of a step lead, with their letters, and where they lie on the sheet."""
+    result = []
+    for letter, name in zip(_LETTERS, way_of(acts), strict=False):
+        x, y = solved.board.points[name].xy
+        across, up = (solved.prepared.figure(round_to(mm, solved.prepared.sheet.division_mm)) for mm in (x, y))
+        result.append(PointLetter(at=(x, y), text=letter, across=across, up=up))
+    return result
 
 
 def lettered(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:

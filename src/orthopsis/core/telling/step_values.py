@@ -32,6 +32,7 @@ from orthopsis.core.telling.letters import (
     letter_words,
     loops_of,
     marks_of,
+    way_letters,
 )
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.parameters import Length
@@ -51,8 +52,9 @@ class StepValues(dict[str, object]):
     def __init__(self, solved: Solved, breath: Breath, strokes: Strokes, whole: "StepValues | None" = None) -> None:
         super().__init__()
         self._solved, self._breath, self._whole = solved, breath, whole
-        self._acts = [move.act for move in breath.moves]
-        self._found, self._still = list[Mapping[str, object]](), _in_order(solved, breath, self._acts, strokes)
+        self.acts = [move.act for move in breath.moves]
+        self.way = way_letters(self.acts)
+        self._found, self._still = list[Mapping[str, object]](), _in_order(solved, breath, self.acts, strokes)
 
     def __missing__(self, name: str) -> object:
         found = list(islice(self._own(name), 1))
@@ -65,8 +67,10 @@ class StepValues(dict[str, object]):
 
     def _own(self, name: str) -> Iterator[object]:
         """Yield the value of that name, if there is one."""
-        if name in _VALUES:
-            yield _VALUES[name](self._solved, self._breath, self._acts)
+        if self._whole is None and name in self.way:
+            yield self.way[name]
+        elif name in _VALUES:
+            yield _VALUES[name](self._solved, self._breath, self.acts)
         else:
             yield from (group[name] for group in self._groups() if name in group)
 
@@ -129,10 +133,17 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "marks": lambda solved, breath, acts: _curve_marks(solved, acts),
     "length_marks": lambda solved, breath, acts: _length_marks(solved, acts),
     "whence": lambda solved, breath, acts: _whence(acts),
+    "over_point": lambda solved, breath, acts: _run_to(solved, [a.point for a in acts if isinstance(a, RuleToPoint)]),
+    "back_point": lambda solved, breath, acts: _run_to(solved, [a.runs for a in acts if isinstance(a, Run)]),
     "level": lambda solved, breath, acts: _level(solved, acts),
     "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
 }
 """The values that stand for themselves."""
+
+
+def _run_to(solved: Solved, families: Sequence[str]) -> str:
+    """Return how the class calls the point to which the last of some lines run; empty if there is none."""
+    return solved.prepared.point_words(families[-1]) if families else ""
 
 
 def _whence(acts: Sequence[Act]) -> str:

@@ -12,7 +12,7 @@ from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.dimensions import dimensions
-from orthopsis.core.telling.letters import is_by_letters, lettered
+from orthopsis.core.telling.letters import is_by_letters, is_by_way, lettered, lettered_way
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
@@ -117,6 +117,8 @@ def _built_step(
     instruction = phrases.instruction(words)
     scaled = scales(solved, breath, instruction)
     letters = lettered(solved, acts) if is_by_letters(instruction) else []
+    if is_by_way(instruction):
+        letters = lettered_way(solved, whole.acts if whole is not None else acts)
     return Step(
         key=key,
         phase=breath.phase,

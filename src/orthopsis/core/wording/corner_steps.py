@@ -267,16 +267,30 @@ CORNER: dict[str, StepPhrases] = {
     "back.round": StepPhrases(
         "carry a height round the corner",
         (
-            "Take the height round the nearest edge to the end of the block, and from there to the point of the "
-            "shape's "
-            "side. Where it meets the light line is a back corner.",
-            "Carry the height round the nearest edge to the block's end, then back to the shape's point, until the "
-            "[guide line].",
-            "Carry the height round the corner to the block's end and back to the first point: it cuts the [guide "
-            "line].",
+            "Begin at {way_0} on the nearest edge. Draw a light line to the {over_point}. It meets the end of "
+            "the block at {way_1}. From {way_1} draw a light line to the {back_point}. Stop at the light line there: "
+            "that is {way_2}, a back corner.",
+            "From {way_0} on the nearest edge draw a light line to the {over_point}: it meets the end of "
+            "the block at {way_1}. From {way_1} draw a light line to the {back_point}, until the [guide line] at "
+            "{way_2}: a corner of the back.",
+            "Carry {way_0} round the corner to {way_1} at the block's end, then to the {back_point}: it cuts the "
+            "[guide line] at {way_2}.",
         ),
         "Same height at another place: run it along, and back again.",
         "Stopping at the wrong [guide line].",
         "ruler on the points, pencil light",
+    ),
+    "back.round_at_end": StepPhrases(
+        "from the block's end to a corner of the back",
+        (
+            "Begin at {way_0}, the end of the block. Draw a light line to the {back_point}. Stop at the light line "
+            "there: that is {way_1}, a back corner.",
+            "From {way_0}, where the block ends, draw a light line to the {back_point}, until the [guide line] at "
+            "{way_1}: a corner of the back.",
+            "From {way_0} at the block's end to the {back_point}: it cuts the [guide line] at {way_1}.",
+        ),
+        "Same height at another place: run it along, and back again.",
+        "Stopping at the wrong [guide line].",
+        "ruler on the point, pencil light",
     ),
 }

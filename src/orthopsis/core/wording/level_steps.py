@@ -57,14 +57,29 @@ LEVEL: dict[str, StepPhrases] = {
     "back.round_level": StepPhrases(
         "carry a place round the rim",
         (
-            "Take the place from the {edge} to the other end of the block, and from there along to the same point as "
-            "the {face}. Where it meets the light line is a back corner.",
-            "Carry the place from the {edge} down its side to the block's other end, then along like the {face}, "
-            "until the [guide line].",
-            "Carry the place round the {edge} to the block's other end and along from there: it cuts the [guide line].",
+            "Begin at {way_0} on the {edge}. Draw a light line down its side to the other end of the block: there is "
+            "{way_1}. From {way_1} draw along, to the same point as the {face}. Stop at the light line there: that is "
+            "{way_2}, a back corner.",
+            "From {way_0} on the {edge} draw a light line down its side, to {way_1} at the block's other end. From "
+            "{way_1} draw along like the {face}, until the [guide line] at {way_2}: a corner of the back.",
+            "Carry {way_0} round the {edge} to {way_1} at the block's other end and along from there: it cuts the "
+            "[guide line] at {way_2}.",
         ),
         "Same place at another level: run it down, and along again.",
         "Stopping at the wrong [guide line].",
         "ruler on the points, pencil light",
+    ),
+    "back.round_level_at_end": StepPhrases(
+        "from the block's other end to a corner of the back",
+        (
+            "Begin at {way_0}, the other end of the block. Draw a light line along, to the same point as the {face}. "
+            "Stop at the light line there: that is {way_1}, a back corner.",
+            "From {way_0}, the block's other end, draw a light line along like the {face}, until the [guide line] at "
+            "{way_1}: a corner of the back.",
+            "From {way_0} at the block's other end along like the {face}: it cuts the [guide line] at {way_1}.",
+        ),
+        "Same place at another level: run it down, and along again.",
+        "Stopping at the wrong [guide line].",
+        "ruler on the point, pencil light",
     ),
 }

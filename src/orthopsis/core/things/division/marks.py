@@ -7,6 +7,7 @@ Marks are called ``foot.1`` and so on along its lower edge, ``start.1`` up its f
 from collections.abc import Callable, Mapping
 
 from orthopsis.core.construct.grid import Grid, ruled_along, tick
+from orthopsis.core.construct.measuring import measuring_line
 from orthopsis.core.construct.moves import (
     EYE_LEVEL,
     Act,
@@ -21,7 +22,6 @@ from orthopsis.core.construct.moves import (
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import distance
-from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.division.parts import are_equal
 from orthopsis.core.things.division.shares import Divided
 from orthopsis.core.things.setting import Setting
@@ -121,21 +121,29 @@ def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -
             about="way",
             nearest="by ticks and the diagonal",
         )
-    division, parts, way = setting.sheet.division_mm, len(at.along) + 1, 1 if far.x >= low.x else -1
+    parts = len(at.along) + 1
     step = parts if are_equal(list(at.along)) else 1
-    length = max(round_to(panel.bottom_mm / step, division), division) * step
-    marks = {f"measure.mark.{i}": share * length for i, share in enumerate((*at.along, 1.0), start=1)}
+    line = measuring_line(low, far, setting.frame.level_mm, setting.sheet, step)
+    if line is None:
+        raise GeometryError(
+            "no_room_to_measure",
+            f"A measuring line for the lower edge of the {panel.says} has no room on the sheet.",
+            "Divide it by ticks and the diagonal.",
+            about="way",
+            nearest="by ticks and the diagonal",
+        )
+    marks = {f"measure.mark.{i}": share * line.length_mm for i, share in enumerate((*at.along, 1.0), start=1)}
     last = n(f"measure.mark.{parts}")
-    told: Told = [("face.measuring", Shift(n(name), panel.low, way * mm)) for name, mm in marks.items()]
+    told: Told = [("face.measuring", Shift(n(name), panel.low, mm)) for name, mm in marks.items()]
     told.append(("face.measuring", Rule(n("construction.measuring"), panel.low, last, "level", "construction")))
     pivot, laid = n("measure.pivot"), n("construction.laid")
     told.append(("face.pivot", Rule(laid, last, panel.far_low, "free", "unseen")))
     told.append(("face.pivot", Cross(pivot, laid, EYE_LEVEL)))
     told.append(("face.pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")))
     for i in range(1, parts):
-        line = n(f"construction.carry.{i}")
-        told.append(("face.carry", Rule(line, n(f"measure.mark.{i}"), pivot, "free", "construction")))
-        told.append(("face.carry", Cross(n(f"foot.{i}"), line, panel.bottom)))
+        carry = n(f"construction.carry.{i}")
+        told.append(("face.carry", Rule(carry, n(f"measure.mark.{i}"), pivot, "free", "construction")))
+        told.append(("face.carry", Cross(n(f"foot.{i}"), carry, panel.bottom)))
     return told + _ticks(values, panel, at)
 
 

@@ -22,6 +22,7 @@ _TOLD = {
     "guides": ("guides.profile_side", "guides.profile_level", "guides.profile_upright"),
     "depth": ("depth.profile_side", "depth.profile_level", "depth.profile_level"),
     "round": ("back.round", "back.round_level", "back.round_level"),
+    "round_at_end": ("back.round_at_end", "back.round_level_at_end", "back.round_level_at_end"),
 }
 """The words for a part of the work: on a side, on a level face with a third point, and on one without."""
 

@@ -219,7 +219,8 @@ class SideProfile(OfBlock):
             self.outline.guide(number),
             "construction",
         )
-        return [self.values.move("back", cut.told("round"), act) for act in (*carried, run)]
+        told = cut.told("round_at_end" if cut.ready_at(share) is not None else "round")
+        return [self.values.move("back", told, act) for act in (*carried, run)]
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
