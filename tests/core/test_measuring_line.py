@@ -43,5 +43,5 @@ def test_the_usual_one_is_as_long_as_its_edge_toward_the_side_to_which_that_runs
 
 
 def test_none_has_room_where_a_short_steep_edge_stands_at_the_rim() -> None:
-    assert measuring_line(Point(3, 20), Point(5, 30), LEVEL, SHEET, 1) is None
-    assert measuring_line(Point(203, 20), Point(205, 30), LEVEL, SHEET, 1) is not None
+    assert measuring_line(Point(1, 20), Point(2, 30), LEVEL, SHEET, 1) is None
+    assert measuring_line(Point(201, 20), Point(202, 30), LEVEL, SHEET, 1) is not None
