@@ -26,7 +26,7 @@ from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.lesson.hands import HAND_ERROR_MM
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.prepared import prepare, sheet_of
 from orthopsis.paperwork.marks import SheetCode
@@ -120,7 +120,7 @@ def _compare_tones(result: Tally, photo: Photo, checked: Checked, seed: int) -> 
 
 def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], checked: Checked, seed: int) -> None:
     prepared = prepare(exercise)
-    sigma = HAND_ERROR_MM[exercise.wording.level]
+    sigma = RULES[exercise.wording.level].hand_error_mm
     targets = {name: point for frame in prepared.frames for name, point in frame.vanishing.items()}
     expected = {e.name: e for e in expected_lines(draw(exercise), ())}
     verdicts: dict[str, set[str]] = {}

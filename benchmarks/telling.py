@@ -6,6 +6,7 @@ counted for words of four letters, whose outlines have the most.
 
 import re
 import sys
+import warnings
 from pathlib import Path
 
 from hypothesis import HealthCheck, Phase, given, settings
@@ -16,10 +17,12 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.telling.completeness import gaps
 from orthopsis.core.telling.told import tell
-from report import report
+from orthopsis.core.wording.vocabulary import LEVELS
+from report import percentile, report
 
 MANY = 3000
 MOST_IN_WORDS = 4
@@ -59,8 +62,28 @@ def random_gaps() -> tuple[int, int]:
     return counted[0], counted[1]
 
 
+def readability() -> None:
+    """Print which school grade the words of the ready exercises ask for, each read as one text, level by level."""
+    with warnings.catch_warnings():
+        warnings.simplefilter("ignore")
+        import textstat
+    for level in LEVELS:
+        grades, single = list[float](), list[float]()
+        for ready in READY:
+            exercise = read_exercise({**ready, "wording": {**ready.get("wording", {}), "level": level}})
+            texts = [step.text for step in draw(exercise).steps]
+            grades.append(textstat.flesch_kincaid_grade(" ".join(texts)))
+            single += [textstat.flesch_kincaid_grade(text) for text in texts]
+        most, bar = max(grades), RULES[level].grade
+        on = f"Flesch-Kincaid, the hardest of {len(READY)} ready exercises, each as one text"
+        report(f"telling.grade_{level}", most, "grade", f"<={bar}", most <= bar, on)
+        ninth = percentile(single, 90)
+        report(f"telling.grade_step_{level}", ninth, "grade", "-", True, "single steps, nine of ten ask for no more")
+
+
 def main() -> None:
-    """Print the gaps of random and of ready exercises, and the figures in the sentences of words."""
+    """Print gaps, how hard the words are to read, and the figures in the sentences of words."""
+    readability()
     told, found = random_gaps()
     report("telling.gaps_random", found, "gaps", "<=0", found == 0, f"{told} random exercises of all kinds of things")
     ready = sum(missing(read_exercise(one)) for one in READY)
@@ -83,7 +106,5 @@ def main() -> None:
 
 
 if __name__ == "__main__":
-    import warnings
-
     warnings.simplefilter("ignore", HypothesisWarning)
     main()

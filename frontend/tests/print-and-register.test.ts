@@ -56,6 +56,10 @@ describe('printing', () => {
       'GET /api/exercises/4': { id: 4, version: 1, exercise: { title: 'Crates', wording: { level } } },
       'POST /api/desk/draw': { exercise: {}, drawing },
       'GET /api/classes': [{ id: 2, name: 'Terns', students: 24 }],
+      'GET /api/desk/levels': [
+        { level: 'youngest', says: 'the youngest', type_pt: 14 },
+        { level: 'middle', says: 'middle', type_pt: 11 },
+      ],
     })
     view = await shown(PrintView, { id: '4' }, at)
   }

@@ -13,7 +13,7 @@ from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.lesson.hands import HAND_ERROR_MM
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.wording.vocabulary import LEVELS, Level
 
@@ -123,7 +123,7 @@ def test_a_missing_line_is_missed_and_a_free_depth_is_not_blamed(crates: Exercis
 def test_hand_error_alone_is_never_held_against_a_student(crates: Exercise, level: Level) -> None:
     """Each end misses by the level's own hand error; the tolerance is twice that, so some lines are slightly off."""
     exercise = crates.model_copy(update={"wording": crates.wording.model_copy(update={"level": level})})
-    rng, sigma = np.random.default_rng(11), HAND_ERROR_MM[level]
+    rng, sigma = np.random.default_rng(11), RULES[level].hand_error_mm
     slight = judged = missing = 0
     for _ in range(40):
         shaken = [

@@ -384,8 +384,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         side_level,
     ),
     (
-        rf"Mark {MM} along the guide line from the (top|foot) of the nearest edge to the (left|right) point, and draw "
-        r"the end of the (left|right) side from there toward the third point, to the other guide line\.",
+        rf"Mark {MM} along the guide line from the (top|foot) of the nearest edge to the (left|right) point\. "
+        r"From there draw the end of the (left|right) side toward the third point, to the other guide line\.",
         side_along,
     ),
     (
@@ -415,7 +415,8 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         letter_back,
     ),
     (
-        r"From a corner of the back that is marked draw lightly, over the front, to the guide line of the next one: "
+        r"Begin at a corner of the back that is marked\. Draw lightly, over the front, to the guide line of the next "
+        r"corner: "
         r"(.*)\.",
         nothing_yet,
     ),

@@ -21,9 +21,10 @@ const { data, failure } = useLoad(async () => {
   const kept = await ask(api.GET('/api/exercises/{exercise_id}', { params: { path } }))
   const { drawing } = await ask(api.POST('/api/desk/draw', { body: { exercise: kept.exercise } }))
   const classes = await ask(api.GET('/api/classes'))
+  const levels = await ask(api.GET('/api/desk/levels'))
   setTitle(String(kept.exercise.title))
   const { level } = kept.exercise.wording as { level: Level }
-  return { title: String(kept.exercise.title), drawing, classes, level, isPersonal: drawing.is_personal }
+  return { title: String(kept.exercise.title), drawing, classes, level, levels, isPersonal: drawing.is_personal }
 })
 const order = usePrintOrder(props.id, data, Number(route.query.class) || 0)
 const { kind, whose, ownSteps, isLesson, isPieces, hasSheet, isOwn, tiles, readOn, pages, addressFor } = order

@@ -19,7 +19,10 @@ from orthopsis.core.exercise.edit_steps import bring_back, change_step, forget_u
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.set_down import set_down
 from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.things.registry import KINDS
+from orthopsis.core.wording.exercise import OPTIONS
+from orthopsis.core.wording.vocabulary import LEVELS, Level
 
 router = APIRouter(prefix="/api/desk", tags=["desk"], responses=PROBLEMS, dependencies=[Depends(signed_in)])
 Document = dict[str, Any]
@@ -225,6 +228,21 @@ class KindLine(BaseModel):
 def kinds() -> list[KindLine]:
     """Return the kinds of things."""
     return [KindLine(kind=k.kind, title=k.title, adds=k.adds, hangs=bool(k.hangs)) for k in KINDS.values()]
+
+
+class LevelLine(BaseModel):
+    """A level of readers: how it is called, and how large the type of its step sheets is, points."""
+
+    level: Level
+    says: str
+    type_pt: float
+
+
+@router.get("/levels")
+def levels() -> list[LevelLine]:
+    """Return the levels of readers, the youngest first."""
+    said = OPTIONS["wording.level"]
+    return [LevelLine(level=level, says=said[level], type_pt=RULES[level].type_pt) for level in LEVELS]
 
 
 @router.post("/draw", response_model=DeskAnswer)

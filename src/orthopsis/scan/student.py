@@ -16,7 +16,7 @@ from orthopsis.core.check.tones import ToneArea, tone_areas
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
-from orthopsis.core.lesson.hands import HAND_ERROR_MM
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.scene.prepared import adornments, prepare
 
@@ -87,7 +87,7 @@ def tone_as_student(exercise: Exercise, rng: np.random.Generator, *, one_differs
 def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequence[str]) -> StudentSheet:
     """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
     prepared = prepare(exercise)
-    sigma = HAND_ERROR_MM[exercise.wording.level]
+    sigma = RULES[exercise.wording.level].hand_error_mm
     wanted = [e for e in expected_lines(picture(solve(prepared)), prepared.things, adornments(prepared)) if e.is_asked]
     points = {name: aim.at for name, aim in prepared.aims.items() if aim.is_vanishing}
     guilty = _choose(wanted, points, mistakes, rng)

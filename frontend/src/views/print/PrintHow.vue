@@ -36,12 +36,10 @@ const HANDOUTS = [
   { label: 'A4', value: 'a4' },
   { label: 'letter', value: 'letter' },
 ]
-const AGES: { label: string; value: Level | '' }[] = [
+const levels = computed<{ label: string; value: Level | '' }[]>(() => [
   { label: 'as the exercise says', value: '' },
-  { label: 'the youngest', value: 'youngest' },
-  { label: 'the middle', value: 'middle' },
-  { label: 'the oldest', value: 'oldest' },
-]
+  ...props.data.levels.map(({ level, says }) => ({ label: says, value: level })),
+])
 const PIECES = computed(() => [
   { label: 'in one piece', value: 'whole' },
   { label: `over pages of ${readOn.value === 'letter' ? 'letter' : 'A4'} paper`, value: 'tiled' },
@@ -67,7 +65,7 @@ const PIECES = computed(() => [
     </template>
     <template v-if="hasWords">
       <span>Words for</span>
-      <NSelect v-model:value="level" :options="AGES" aria-label="Words for which age" />
+      <NSelect v-model:value="level" :options="levels" aria-label="Words for which age" />
     </template>
     <template v-if="hasSteps && hasExtra">
       <span>Extra steps</span>

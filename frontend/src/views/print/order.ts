@@ -2,15 +2,16 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch, type Ref } from 'vue'
 
-import type { Drawing } from '@/api/types'
+import type { Drawing, LevelLine } from '@/api/types'
 
 export type Kind = 'starter' | 'steps' | 'answer' | 'overlay' | 'strips' | 'ticks' | 'whole' | 'lesson'
-export type Level = 'youngest' | 'middle' | 'oldest'
+export type Level = LevelLine['level']
 
 export interface Printable {
   drawing: Drawing
   classes: { id: number; name: string; students: number }[]
   level: Level
+  levels: LevelLine[]
   isPersonal: boolean
 }
 
@@ -18,8 +19,8 @@ export interface Printable {
 export const AFTER_STARTER = 0
 /** Size of the type of step sheets as the age of the class asks. */
 export const AS_USUAL = 0
-const SIZE_OF_YOUNGEST = 14
-const SIZE_OF_OTHERS = 11
+/** In larger type than this the words decide how many steps have room on a page, points. */
+const COUNTED_TO = 11
 /** The longer side of the printers' papers, mm. */
 const LONGEST_MM = 297
 
@@ -54,9 +55,10 @@ export function usePrintOrder(id: string, data: Ref<Printable | null | undefined
     return Boolean(sheet && Math.max(sheet.width_mm, sheet.height_mm) > LONGEST_MM + 1)
   })
   const tiles = computed(() => hasSheet.value && isLarge.value && isTiled.value)
-  const usualType = computed(() =>
-    (level.value || data.value?.level) === 'youngest' ? SIZE_OF_YOUNGEST : SIZE_OF_OTHERS,
-  )
+  const usualType = computed(() => {
+    const read = level.value || data.value?.level
+    return data.value?.levels.find((one) => one.level === read)?.type_pt ?? COUNTED_TO
+  })
   /** The paper for what is read and not drawn on. */
   const readOn = computed(() => handout.value || (data.value?.drawing.sheet.units === 'in' ? 'letter' : 'a4'))
 
@@ -70,8 +72,7 @@ export function usePrintOrder(id: string, data: Ref<Printable | null | undefined
     if (isLesson.value || isPieces.value || tiles.value) return 0
     const chosen = data.value?.classes.find((c) => c.id === whose.value)
     if (!hasSteps.value) return chosen ? chosen.students : copies.value
-    // The words decide how many steps have room.
-    if ((type.value || usualType.value) > SIZE_OF_OTHERS || onlyRequired.value) return 0
+    if ((type.value || usualType.value) > COUNTED_TO || onlyRequired.value) return 0
     const steps = isOwn.value ? ownSteps.value : [data.value?.drawing.steps.length ?? 0]
     const more = kind.value === 'whole' ? 2 : 0
     return steps.reduce((sum, count) => sum + Math.ceil((count - skipped.value) / perPage.value) + more, 0)

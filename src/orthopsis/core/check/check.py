@@ -19,7 +19,7 @@ from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
-from orthopsis.core.lesson.hands import HAND_ERROR_MM
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import adornments, prepare
 
@@ -43,7 +43,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
     expected = expected_lines(drawing, prepared.things, adornments(prepared))
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
-    sigma = HAND_ERROR_MM[prepared.wording.level]
+    sigma = RULES[prepared.wording.level].hand_error_mm
     answer = Finished(drawing, sigma)
     matches = match(strokes, expected, frames, answer.explains, sigma)
     parts = split_overhangs(strokes, matches, expected, set(frames))

@@ -4,6 +4,7 @@ Seconds for each light line or dark line, and for each mark, for a class of the 
 the oldest less. Common practice, no source: teachers correct them by experience.
 """
 
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.wording.vocabulary import Level
 
 _BASE_S = {
@@ -34,11 +35,10 @@ _EACH_S = {
 }
 _MARK_S = {"divide": 5, "pattern": 1}
 """Where marks are made quicker than lines."""
-_FACTOR: dict[Level, float] = {"youngest": 1.6, "middle": 1.0, "oldest": 0.75}
 
 
 def step_minutes(phase: str, lines: int, level: Level, marks: int = 0) -> float:
     """Return the minutes of a step with so many lines and marks, to the half minute, at least half a minute."""
     each = _EACH_S[phase]
-    seconds = (_BASE_S[phase] + each * lines + _MARK_S.get(phase, each) * marks) * _FACTOR[level]
+    seconds = (_BASE_S[phase] + each * lines + _MARK_S.get(phase, each) * marks) * RULES[level].times_as_long
     return max(0.5, round(seconds / 30) / 2)

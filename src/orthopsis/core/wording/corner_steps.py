@@ -31,9 +31,8 @@ def _side(role: str) -> dict[str, StepPhrases]:
                 f"Measure {{length}} along the line from the {{first}} of the nearest edge to the {point}. From that "
                 f"mark "
                 "draw the end of the side, aimed at the [third point], to the other line.",
-                f"Mark {{length}} along the [guide line] from the {{first}} of the nearest edge to the {point}, and "
-                f"draw the "
-                f"end of the {role} side from there {{upright}}, to the other [guide line].",
+                f"Mark {{length}} along the [guide line] from the {{first}} of the nearest edge to the {point}. "
+                f"From there draw the end of the {role} side {{upright}}, to the other [guide line].",
                 f"Cut the {role} side {{length}} along the [guide line] of the {{first}} of the nearest edge; its "
                 f"end runs "
                 "{upright} to the other [guide line].",
@@ -229,8 +228,8 @@ CORNER: dict[str, StepPhrases] = {
             "along and up: {crossings}. Draw the shape: {rule_count} lines.",
             "Count the light lines from the nearest edge and from the foot, which are 0. Corners of {thing}, along "
             "and up: {crossings}. Mark them, and draw the outline: {rules}.",
-            "Draw the outline of {thing} from crossing to crossing, light lines counted along from the nearest edge "
-            "and up from the foot, which are 0: {crossings}; {rules}.",
+            "Draw the outline of {thing} from crossing to crossing: {crossings}; {rules}. Light lines are counted "
+            "along from the nearest edge and up from the foot, which are 0.",
         ),
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",

@@ -203,8 +203,8 @@ FACE: dict[str, StepPhrases] = {
             "Count the light lines on the {face} of {other} along from the {edge} and from its {first_end}, which are "
             "0. "
             "Corners of {thing}: {crossings}. Mark them, and draw the outline: {rules}.",
-            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing, light lines counted "
-            "along from the {edge} and from its {first_end}, which are 0: {crossings}; {rules}.",
+            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing: {crossings}; {rules}. "
+            "Light lines are counted along from the {edge} and from its {first_end}, which are 0.",
         ),
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",

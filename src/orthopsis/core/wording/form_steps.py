@@ -29,8 +29,8 @@ FORM: dict[str, StepPhrases] = {
             "Mark the corners where they cross: {crossings}. Join them with light lines: {rule_count}.",
             "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
             "{crossings}. Mark them and join them lightly: {rules}.",
-            "The first rectangle lightly, from crossing to crossing, light lines counted along from the {edge} and "
-            "from its {first_end}, which are 0: {crossings}; {rules}.",
+            "The first rectangle lightly, from crossing to crossing: {crossings}; {rules}. Light lines are counted "
+            "along from the {edge} and from its {first_end}, which are 0.",
         ),
         "Whatever is round or pointed is first its rectangle.",
         "Drawing these lines dark: they only help.",

@@ -116,8 +116,8 @@ FRONT: dict[str, StepPhrases] = {
             "ruler.",
             "Mark the lower left of {thing}, {start}. From there measure its corners, across and up: {offsets}. "
             "Draw the front: {rules}.",
-            "Draw the front of {thing} true, its lower left {start}, its corners across and up from there: {offsets}; "
-            "{rules}.",
+            "Draw the front of {thing} true, its lower left {start}: {rules}. Its corners lie across and up from "
+            "there: {offsets}.",
         ),
         "The front is drawn as it is; strokes of one shape are equally thick.",
         "Adding up measures: measure each corner from the same edge.",
@@ -179,8 +179,8 @@ FRONT: dict[str, StepPhrases] = {
         (
             "Draw lightly, over the front: {ways}. Begin at a corner of the back that is marked. Stop at the light "
             "line of the next corner. Count: {count}.",
-            "From a corner of the back that is marked draw lightly, over the front, to the [guide line] of the next "
-            "one: {ways}.",
+            "Begin at a corner of the back that is marked. Draw lightly, over the front, to the [guide line] of the "
+            "next corner: {ways}.",
             "Carry the back on behind the front, lightly: {ways}, each to the [guide line] of the next corner.",
         ),
         "From one corner of the back any other can be found: the line between them runs as on the front.",

@@ -10,8 +10,8 @@ LEVEL: dict[str, StepPhrases] = {
             "lines cross, along and up: {crossings}. Draw the shape: {rule_count} lines.",
             "Count the light lines on the {face} from the {edge} and from its {first_end}, which are 0. Corners of "
             "{thing}, along and up: {crossings}. Mark them, and draw the outline: {rules}.",
-            "Draw the outline of {thing} on the {face} from crossing to crossing, light lines counted from the {edge} "
-            "and from its {first_end}, which are 0: {crossings}; {rules}.",
+            "Draw the outline of {thing} on the {face} from crossing to crossing: {crossings}; {rules}. Light lines "
+            "are counted from the {edge} and from its {first_end}, which are 0.",
         ),
         "Strokes are equally thick in perspective: wider near, narrower far.",
         "Losing the place among the light lines: mark the corners first.",

@@ -11,8 +11,8 @@ RECTANGLE: dict[str, StepPhrases] = {
             "the corners where they cross: {crossings}. Join them: {rule_count} lines.",
             "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
             "{crossings}. Mark them and join them: {rules}.",
-            "The first one, from crossing to crossing, light lines counted along from the {edge} and from its "
-            "{first_end}, which are 0: {crossings}; {rules}.",
+            "The first one, from crossing to crossing: {crossings}; {rules}. Light lines are counted along from the "
+            "{edge} and from its {first_end}, which are 0.",
         ),
         "Its sides run as the edges of the face do.",
         "Losing the place among the light lines: mark the corners first.",

@@ -76,8 +76,8 @@ ROW: dict[str, StepPhrases] = {
             "From the lower left of its place measure the corners of {thing}, across and up: {offsets}. Draw the "
             "front: "
             "{rules}.",
-            "Draw the front of {thing} true in its place, its corners across and up from the lower left: {offsets}; "
-            "{rules}.",
+            "Draw the front of {thing} true in its place: {rules}. Its corners lie across and up from the lower left: "
+            "{offsets}.",
         ),
         "Farther back the same letter is smaller; it is drawn true all the same.",
         "Adding up measures: measure each corner from the same edge.",
