@@ -1,10 +1,15 @@
 """A measuring line has room on the sheet, its marks are on the ruler, and it divides truly."""
 
+from typing import Any
+
 import pytest
 from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from orthopsis.core.construct.measuring import measuring_line
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.cross_ratio import cross_ratio
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet
 from orthopsis.core.sheet.paper import Sheet
@@ -45,3 +50,24 @@ def test_the_usual_one_is_as_long_as_its_edge_toward_the_side_to_which_that_runs
 def test_none_has_room_where_a_short_steep_edge_stands_at_the_rim() -> None:
     assert measuring_line(Point(1, 20), Point(2, 30), LEVEL, SHEET, 1) is None
     assert measuring_line(Point(201, 20), Point(202, 30), LEVEL, SHEET, 1) is not None
+
+
+@pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
+def test_no_share_of_an_edge_is_told_where_its_line_runs_to_the_eye_level(ready: dict[str, Any]) -> None:
+    drawing = draw(read_exercise(ready))
+    is_level = all(abs(aim.at[1] - drawing.eye_level_mm) < 1e-6 for aim in drawing.aims)
+    for step in drawing.steps:
+        shown = [mark.text for scale in step.scales for mark in scale.marks]
+        assert not is_level or "%" not in step.text + "".join(shown), step.text
+
+
+def test_marks_of_a_letter_that_lies_on_the_quay_are_on_the_ruler() -> None:
+    steps = draw(read_exercise(next(r for r in READY if r["title"] == "H lying on the quay, two points"))).steps
+    laid = next(step for step in steps if "measuring line" in step.title)
+    figures = [mark.text for scale in laid.scales for mark in scale.marks]
+    assert figures
+    assert all(figure.isdigit() for figure in figures), "whole millimetres"
+    titles = [step.title for step in steps]
+    at = titles.index(laid.title)
+    assert "carries them over" in titles[at + 1]
+    assert "carry the marks over" in titles[at + 2]

@@ -6,6 +6,7 @@ the face; where its diagonal meets them are the places along it.
 
 from collections.abc import Iterable
 
+from orthopsis.core.construct.measuring import DrawnLevel, first_edge_by_line
 from orthopsis.core.construct.moves import (
     Act,
     Cross,
@@ -32,8 +33,8 @@ class Grid:
         columns: shares of the way along at which there are lines like the first edge.
     """
 
-    def __init__(self, thing: str, panel: Panel, places: Iterable[FacePlace], told_as: str = "divide") -> None:
-        self._thing, self._panel, self._told_as = thing, panel, told_as
+    def __init__(self, thing: str, panel: Panel, places: Iterable[FacePlace], told_as: str, level: DrawnLevel) -> None:
+        self._thing, self._panel, self._told_as, self._level = thing, panel, told_as, level
         marked = list(places)
         self.columns = _inner(along for along, _ in marked)
         self.ticks = _inner([*(up for _, up in marked), *self.columns])
@@ -42,8 +43,11 @@ class Grid:
         """Return the moves that draw the lines."""
         n, panel = self._full, self._panel
         breath = "ticks" if panel.up.goal.is_ideal else "ticks_measured"
-        marks = {f"measure.tick.{i}": share for i, share in enumerate(self.ticks)}
-        told = [self._move(breath, tick(panel, n(name), share)) for name, share in marks.items()]
+        marks = {n(f"measure.tick.{i}"): share for i, share in enumerate(self.ticks)}
+        laid = first_edge_by_line(panel, self._level, marks, n)
+        told = [self._move(way, act) for way, act in laid]
+        if not laid:
+            told = [self._move(breath, tick(panel, name, share)) for name, share in marks.items()]
         for i in range(len(self.ticks)):
             ends = n(f"measure.tick.{i}"), n(f"measure.end.{i}")
             told.append(self._move("levels", ruled_along(panel, n(f"construction.level.{i}"), *ends)))

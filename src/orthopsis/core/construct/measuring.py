@@ -5,10 +5,15 @@ other end of the edge meets the eye level in the point that carries all marks ov
 Source: division of a line by a measuring line (any textbook of perspective; from memory).
 """
 
-from collections.abc import Iterator
+import math
+from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
+from fractions import Fraction
 
+from orthopsis.core.construct.moves import EYE_LEVEL, Act, Cross, Rule, Shift
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import HORIZONTAL, Point, join, meet
+from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 
@@ -53,3 +58,66 @@ def _tried(start: Point, end: Point, level_mm: float, sheet: Sheet, step: int) -
 
 def _has_room(line: MeasuringLine, start: Point, sheet: Sheet) -> bool:
     return sheet.holds(start.x + line.length_mm, start.y) and sheet.holds(*line.pivot.xy)
+
+
+@dataclass(frozen=True, slots=True)
+class DrawnLevel:
+    """The eye level on its sheet: how high it lies, mm."""
+
+    sheet: Sheet
+    height_mm: float
+
+
+MOST_PARTS = 60
+"""Shares of an edge with more parts than this are measured wherever they come to lie (no source)."""
+
+
+def first_edge_by_line(
+    panel: Panel, level: DrawnLevel, ticks: Mapping[str, float], n: Callable[[str], str]
+) -> list[tuple[str, Act]]:
+    """Return the acts that tick the first edge of a face by a measuring line, each with its breath.
+
+    There are none where the edge does not run to the eye level, or no line has room on the sheet.
+
+    Args:
+        ticks: by their full names, the shares of the edge at which they lie, from its lower end.
+        n: from a name within the thing to the full one.
+    """
+    goal = panel.up.goal
+    if goal.is_ideal or abs(goal.y - level.height_mm) > SAME_POINT_MM or not ticks:
+        return []
+    low, _, _, high = panel.page
+    is_low = panel.drawn_from == "low"
+    (start, begin), (end, to) = (
+        ((panel.low, low), (panel.high, high)) if is_low else ((panel.high, high), (panel.low, low))
+    )
+    shares = {name: share if is_low else 1 - share for name, share in ticks.items()}
+    line = measuring_line(begin, to, level.height_mm, level.sheet, _parts(list(shares.values())))
+    if line is None:
+        return []
+    marks = {name: n(f"measure.laid.{i}") for i, name in enumerate(shares)}
+    last, laid, pivot = n("measure.laid.last"), n("construction.sighted"), n("measure.pivot")
+    told: list[tuple[str, Act]] = [
+        ("ticks_laid", Shift(marks[name], start, share * line.length_mm)) for name, share in shares.items()
+    ]
+    told.append(("ticks_laid", Shift(last, start, line.length_mm)))
+    told.append(("ticks_laid", Rule(n("construction.laid"), start, last, "level", "construction")))
+    told.append(("ticks_pivot", Rule(laid, last, end, "free", "unseen")))
+    told.append(("ticks_pivot", Cross(pivot, laid, EYE_LEVEL)))
+    told.append(("ticks_pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")))
+    for i, name in enumerate(shares):
+        carry = n(f"construction.carry.{i}")
+        told.append(("ticks_carried", Rule(carry, marks[name], pivot, "free", "construction")))
+        told.append(("ticks_carried", Cross(name, carry, panel.first)))
+    return told
+
+
+def _parts(shares: list[float]) -> int:
+    """Return into how many equal parts a line is divided so that all shares of it are ends of parts; 1 if into none."""
+    parts = 1
+    for share in shares:
+        fraction = Fraction(share).limit_denominator(MOST_PARTS)
+        if abs(float(fraction) - share) > SAME_SHARE:
+            return 1
+        parts = math.lcm(parts, fraction.denominator)
+    return parts if parts <= MOST_PARTS else 1

@@ -161,14 +161,13 @@ def forget() -> None:
 
 
 def _given_lines(setting: Setting) -> dict[str, Ruled]:
-    """Return the lines that a thing that hangs on another may use: the eye level, and the edges of its face."""
-    if setting.anchor is None:
-        return {}
-    other, level = setting.anchor.thing, setting.frame.level_mm
+    """Return the lines that a thing may use: the eye level, and where it hangs on another the edges of its face."""
+    level = setting.frame.level_mm
     ends = Point(0.0, level), Point(setting.sheet.width_mm, level)
     lines = {EYE_LEVEL: Ruled(EYE_LEVEL, join(*ends), *ends, "level", "construction", "")}
-    if setting.anchor.panel is None:
+    if setting.anchor is None or setting.anchor.panel is None:
         return lines
+    other = setting.anchor.thing
     for name, (start, end, way) in setting.anchor.panel.lines.items():
         if name in setting.anchor.lightly:
             continue

@@ -97,7 +97,7 @@ class FlatOutlines(Standing):
         """The hand's moves: the face divided, and from crossing to crossing each outline."""
         panel, n, outlines = self.panel, self.values.full, self.outlines
         places = (place for _, own in outlines for loop in own for _, place in loop)
-        grid = Grid(self.values.name, panel, places, "face")
+        grid = Grid(self.values.name, panel, places, "face", self.setting.level)
         moves = [] if panel.is_true else grid.moves()
         breath = f"{self.told}.{'measured' if panel.is_true else 'counted'}"
         for part, own in outlines:

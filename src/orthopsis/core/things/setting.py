@@ -6,6 +6,7 @@ from typing import TYPE_CHECKING
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move, outputs
+from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
@@ -90,6 +91,11 @@ class Setting:
     def panel(self) -> Panel | None:
         """The face of another thing on which a thing lies; None where it lies on none, or on one that is not drawn."""
         return self.anchor.panel if self.anchor is not None else None
+
+    @property
+    def level(self) -> DrawnLevel:
+        """The eye level on the sheet."""
+        return DrawnLevel(self.sheet, self.frame.level_mm)
 
     def across(self, share: float) -> float:
         """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""

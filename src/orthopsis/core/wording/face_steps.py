@@ -44,6 +44,42 @@ FACE: dict[str, StepPhrases] = {
         "Measuring on the edge itself.",
         "ruler",
     ),
+    "face.ticks_laid": StepPhrases(
+        "a measuring line for the {edge}",
+        (
+            "From the near end of the {edge} of {other} draw a level line. Mark on it, from that end: {length_marks}.",
+            "Draw a level line from the near end of the {edge} of {other}. Measured from there, mark on it "
+            "{length_marks}.",
+            "Lay off on a measuring line through the near end of the {edge} of {other}: {length_marks}.",
+        ),
+        "Parts are measured on a line that does not go away.",
+        "Measuring on the edge that goes away.",
+        "ruler",
+    ),
+    "face.ticks_pivot": StepPhrases(
+        "the point that carries them over",
+        (
+            "Draw a light line from the last mark through the far end of the {edge}, up to the [eye level].",
+            "Rule from the last mark through the far end of the {edge} to the [eye level]. From that point all marks "
+            "are carried over.",
+            "The line from the last mark through the edge's far end meets the [eye level] in the measuring point.",
+        ),
+        "Lines from the marks to one point of the [eye level] are parallel in truth.",
+        "Stopping at the edge: the line goes on to the [eye level].",
+        "ruler",
+    ),
+    "face.ticks_carried": StepPhrases(
+        "carry the marks over to the {edge}",
+        (
+            "Draw a light line from each mark to that point. Where it crosses the {edge} make a small tick. Count: "
+            "{count}.",
+            "Carry each mark to that point: where the line crosses the {edge} is a tick. {lines}.",
+            "Carry the marks over from there to the {edge}: {lines}.",
+        ),
+        "One point carries all the marks of one measuring line.",
+        "Carrying them over upright.",
+        "ruler, pencil light",
+    ),
     "face.levels": StepPhrases(
         "{lines} along the {face}",
         (

@@ -7,7 +7,7 @@ Marks are called ``foot.1`` and so on along its lower edge, ``start.1`` up its f
 from collections.abc import Callable, Mapping
 
 from orthopsis.core.construct.grid import Grid, ruled_along, tick
-from orthopsis.core.construct.measuring import measuring_line
+from orthopsis.core.construct.measuring import first_edge_by_line, measuring_line
 from orthopsis.core.construct.moves import (
     EYE_LEVEL,
     Act,
@@ -47,7 +47,9 @@ def mark_moves(values: Values, setting: Setting, panel: Panel, at: Divided) -> l
 
 
 def _by_diagonal(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
-    grid = Grid(values.name, panel, [*((along, 0.0) for along in at.along), *((0.0, up) for up in at.up)], "face")
+    grid = Grid(
+        values.name, panel, [*((along, 0.0) for along in at.along), *((0.0, up) for up in at.up)], "face", setting.level
+    )
     told: Told = [(move.breath, move.act) for move in grid.moves()]
     feet = enumerate(at.along, start=1)
     told += [("", Cross(values.full(f"foot.{i}"), grid.column(share), panel.bottom)) for i, share in feet]
@@ -144,12 +146,12 @@ def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -
         carry = n(f"construction.carry.{i}")
         told.append(("face.carry", Rule(carry, n(f"measure.mark.{i}"), pivot, "free", "construction")))
         told.append(("face.carry", Cross(n(f"foot.{i}"), carry, panel.bottom)))
-    return told + _ticks(values, panel, at)
+    return told + _ticks(values, setting, panel, at)
 
 
 def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
     if not at.along:
-        return _ticks(values, panel, at)
+        return _ticks(values, setting, panel, at)
     n, is_near, count = values.full, values.word("way") == "repeat_near", len(at.along)
     told: Told = []
     order = range(1, count + 1) if is_near else range(count, 0, -1)
@@ -172,13 +174,13 @@ def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -
             told.append(("face.repeat", Cross(foot, bay, panel.bottom)))
             told.append(("face.repeat", Rule(whole, head, foot, "free", "construction")))
             head = top
-    return told + _ticks(values, panel, at)
+    return told + _ticks(values, setting, panel, at)
 
 
 def _by_ruler(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
     feet = ((i, panel.page_share(share) * panel.bottom_mm) for i, share in enumerate(at.along, start=1))
     told: Told = [("face.by_ruler", MeasureAlong(values.full(f"foot.{i}"), panel.bottom, mm)) for i, mm in feet]
-    return told + _ticks(values, panel, at)
+    return told + _ticks(values, setting, panel, at)
 
 
 def _by_eye(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
@@ -187,13 +189,17 @@ def _by_eye(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told
     reach = panel.bottom_mm if goal.is_ideal else distance(low, goal)
     feet = ((i, panel.page_share(share) * panel.bottom_mm / reach) for i, share in enumerate(at.along, start=1))
     told: Told = [("face.by_eye", ShareAlong(values.full(f"foot.{i}"), panel.bottom, share)) for i, share in feet]
-    return told + _ticks(values, panel, at)
+    return told + _ticks(values, setting, panel, at)
 
 
-def _ticks(values: Values, panel: Panel, at: Divided) -> Told:
+def _ticks(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
     """Return the marks on the first edge."""
+    marks = {values.full(f"start.{j}"): share for j, share in enumerate(at.up, start=1)}
+    laid = first_edge_by_line(panel, setting.level, marks, lambda name: values.full(f"up.{name}"))
+    if laid:
+        return [(f"face.{way}", act) for way, act in laid]
     breath = "face.ticks" if panel.up.goal.is_ideal else "face.ticks_measured"
-    return [(breath, tick(panel, values.full(f"start.{j}"), share)) for j, share in enumerate(at.up, start=1)]
+    return [(breath, tick(panel, name, share)) for name, share in marks.items()]
 
 
 _WAYS: Mapping[str, Callable[[Values, Setting, Panel, Divided], Told]] = {

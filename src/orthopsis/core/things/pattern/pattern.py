@@ -8,6 +8,7 @@ import shapely
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
@@ -56,7 +57,7 @@ class Pattern(Standing):
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves: on each face the grid, and from crossing to crossing the pattern of each part."""
         faces = itertools.groupby(self.drawn, key=lambda one: one.net.mark)
-        return tuple(move for _, done in faces for move in _moves(self.values, list(done)))
+        return tuple(move for _, done in faces for move in _moves(self.values, self.setting.level, list(done)))
 
     def turned(self) -> Mapping[str, Value]:
         """Return it with what is along up, and what is up along."""
@@ -88,10 +89,10 @@ def _family(panel: Panel, stroke: PatternLine) -> str:
     return {"along": panel.along.family, "up": panel.up.family}.get(stroke.runs, "free")
 
 
-def _moves(values: Values, done: Sequence[Drawn]) -> list[Move]:
+def _moves(values: Values, level: DrawnLevel, done: Sequence[Drawn]) -> list[Move]:
     """Return the moves on one face."""
     panel, nodes = done[0].panel, _nodes(done)
-    grid = Grid(values.name, panel, nodes.values(), "face")
+    grid = Grid(values.name, panel, nodes.values(), "face", level)
     moves = [] if panel.is_true else grid.moves()
     made: set[str] = set()
     for one in done:

@@ -178,7 +178,7 @@ class SideProfile(OfBlock):
         shares, cut = self.shares, self.cut
         rounded = (place for r in shares.rounded.values() for place in (r.start, r.end, r.centre))
         places = (cut.on_panel(place) for place in (*shares.corners.values(), *rounded))
-        return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide")
+        return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide", self.setting.level)
 
     def _back(self, found: set[int], guided: Sequence[int], seen: SeenBack) -> tuple[list[Move], Back]:
         """Cut the guide lines of the corners at the face's rims where the block ends; the rest follows.

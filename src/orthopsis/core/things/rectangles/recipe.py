@@ -20,7 +20,7 @@ def recipe(shapes: CarriedShapes) -> list[Move]:
     panel, layout = shapes.panel, shapes.layout.rectangles
     marked = [corner for corners in layout for corner in corners]
     marked += [place for number in range(len(layout)) for _, place in twelve_places(shapes, number)]
-    grid = Grid(shapes.values.name, panel, marked, "face")
+    grid = Grid(shapes.values.name, panel, marked, "face", shapes.setting.level)
     moves = [] if panel.is_true else grid.moves()
     how, is_whole = "measured" if panel.is_true else "counted", shapes.form.is_whole
     moves += _each(shapes, "divide", f"_{how}", lambda number: _flat(shapes, grid, number))
