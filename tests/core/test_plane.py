@@ -77,6 +77,8 @@ def test_a_corner_sees_inside_only_between_its_edges() -> None:
     assert not inside_starts(corners_of([square]), Point(20, 0))[0], "along its own edge is not inside"
     assert not inside_starts(corners_of([square]), Point(0, 0))[0], "a line to itself starts nowhere"
     both = inside_starts(corners_of([square, square[::-1]]), Point(20, 12))
+    with pytest.raises(CoincidentPoints):
+        corners_of([[*square, square[-1]]])
     assert both.tolist() == [*starts, *starts[::-1]], "whichever way round each outline runs"
     corners = [point.xy for point in square]
     assert is_inside((5, 5), [corners], 0.0)

@@ -8,7 +8,7 @@ from collections.abc import Collection, Sequence
 import numpy as np
 
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.plane.polygon import Corners, Mask, Places, corners_of, cross, inside_starts
+from orthopsis.core.plane.polygon import Corners, Mask, Places, check_apart, corners_of, cross, inside_starts
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 
 PENCIL_MM = 0.7
@@ -26,10 +26,14 @@ def guide_corners(loops: Sequence[Sequence[Point]], goal: Point, holes: Collecti
 
     Args:
         loops: the corners of the outlines of the front face on the page, and of its holes.
-        goal: the vanishing point, finite or ideal; no corner lies on it.
+        goal: the vanishing point, finite or ideal.
         holes: numbers of the loops that are holes.
+
+    Raises:
+        CoincidentPoints: a corner lies on the goal, or on the next one.
     """
     corners = corners_of(loops)
+    check_apart(corners.ways(goal))
     is_hole = np.repeat([number in holes for number in range(len(loops))], [len(loop) for loop in loops])
     free = inside_starts(corners, goal) == is_hole
     for beside in (corners.following, corners.before):

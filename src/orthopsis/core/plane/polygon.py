@@ -10,8 +10,9 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
+from orthopsis.core.errors import CoincidentPoints
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.plane.tolerance import INSIDE_MM
+from orthopsis.core.plane.tolerance import INSIDE_MM, SAME_POINT_MM
 
 Floats = NDArray[np.float64]
 Places = Floats
@@ -46,16 +47,31 @@ class Corners:
 
 
 def corners_of(loops: Sequence[Sequence[Point]]) -> Corners:
-    """Return the corners of loops of at least three corners each, either way round."""
+    """Return the corners of loops of at least three corners each, either way round.
+
+    Raises:
+        CoincidentPoints: a corner lies on the next one.
+    """
     at = np.array([point.xy for loop in loops for point in loop])
     counts = np.array([len(loop) for loop in loops])
     begins = np.cumsum(counts) - counts
     row = np.arange(len(at))
     following, before = row + 1, row - 1
     following[begins + counts - 1], before[begins] = begins, begins + counts - 1
+    check_apart(at[following] - at)
     area = np.add.reduceat(cross(at, at[following]), begins)
     turned = np.repeat(area < 0, counts)
     return Corners(at, at[np.where(turned, before, following)], at[np.where(turned, following, before)])
+
+
+def check_apart(ways: Places) -> None:
+    """Refuse ways without length.
+
+    Raises:
+        CoincidentPoints: one begins and ends in one place.
+    """
+    if np.any(np.hypot(*ways.T) <= SAME_POINT_MM):
+        raise CoincidentPoints("no_direction", "A direction needs two different points.", "Move one of them.")
 
 
 def inside_starts(corners: Corners, goal: Point) -> Mask:

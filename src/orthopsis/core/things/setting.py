@@ -5,8 +5,8 @@ from typing import TYPE_CHECKING
 
 from propcache.api import cached_property
 
-from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.measuring import DrawnLevel
+from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
