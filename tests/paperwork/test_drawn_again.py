@@ -31,6 +31,7 @@ THERE = re.compile(
 
 SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
 LETTERED = re.compile(rf"({SPAN}(?:, then on its own {SPAN})*),? on the picture")
+CORNER = re.compile(r"the corner ([a-z])( of [\w ]+ of \w+)\b")
 MEASURED = re.compile(r"(?:at )?the \d+ measures on the picture")
 
 
@@ -65,6 +66,10 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
             assert {figure for name in loop for figure in figures[name]} <= scaled | {"0"}, "read off the scales"
             assert {*loop} <= shown
         text = text.replace(found[0], "; then on its own ".join(loops))
+    if (corner := CORNER.search(text)) is not None:
+        across, up = figures[corner[1]]
+        assert corner[1] in shown
+        text = text.replace(corner[0], f"the corner{corner[2]} at {across} across, {up} up")
     if MEASURED.search(text):
         text = MEASURED.sub(listed([f"{figure} mm" for figure in beside[0]]), text)
     if "numbered light lines" in text:

@@ -7,7 +7,7 @@ by letters, in the order in which they are joined.
 from collections.abc import Sequence
 from string import ascii_lowercase, ascii_uppercase
 
-from orthopsis.core.construct.moves import Act, Cross, Offset, Rule, RuleToPoint, Run
+from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Offset, Rule, RuleToPoint, Run, ShareAlong
 from orthopsis.core.drawing.answer import PointLetter
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.sheet.ruler import round_to
@@ -43,6 +43,27 @@ def figures(solved: Solved, mark: Mark) -> tuple[str, str]:
         return solved.prepared.figure(mark.across_mm), solved.prepared.figure(mark.up_mm)
     along, up = mark.counted or (0, 0)
     return str(along), str(up)
+
+
+CORNER_LETTER = "a"
+"""How a corner of an outline is called along whose light line a depth is cut."""
+
+
+def is_by_corner(template: str) -> bool:
+    """Tell whether words name one corner of an outline."""
+    return "{profile_corner}" in template
+
+
+def lettered_corner(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
+    """Return the corner of an outline along whose light line a step cuts a depth; none where words can tell it."""
+    lines = [act.line for act in acts if isinstance(act, MeasureAlong | ShareAlong)]
+    corners = {solved.board.lines[line].turns_to for line in lines[:1]}
+    offsets = [m.act for m in solved.moves if isinstance(m.act, Offset) and m.act.makes in corners]
+    return [
+        PointLetter(at=solved.board.points[offset.makes].xy, text=CORNER_LETTER, across=across, up=up)
+        for offset in offsets[:1]
+        for across, up in [figures(solved, offset)]
+    ]
 
 
 def is_by_way(template: str) -> bool:

@@ -26,6 +26,7 @@ from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
 from orthopsis.core.telling.letters import (
+    CORNER_LETTER,
     MOST_IN_WORDS,
     figures,
     has_letters,
@@ -264,11 +265,10 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
     said = _corner(solved, corner)
     marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
     move = next(marked, None)
-    if move is None or not isinstance(move.act, Offset):
+    if move is None:
         return f"the {said} corner" if said else "the corner"
     of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
-    across, up = solved.prepared.figure(move.act.across_mm), solved.prepared.figure(move.act.up_mm)
-    return f"the corner{of} at {across} across, {up} up"
+    return f"the corner {CORNER_LETTER}{of}"
 
 
 def _curve_marks(solved: Solved, acts: Sequence[Act]) -> str:

@@ -1,18 +1,25 @@
 """From the moves of an exercise to its steps, as the handbook orders them and before a teacher changes anything."""
 
 from collections import Counter
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
-from orthopsis.core.construct.moves import Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
+from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.document import StepRef
-from orthopsis.core.drawing.answer import Step
+from orthopsis.core.drawing.answer import PointLetter, Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.dimensions import dimensions
-from orthopsis.core.telling.letters import is_by_letters, is_by_way, lettered, lettered_way
+from orthopsis.core.telling.letters import (
+    is_by_corner,
+    is_by_letters,
+    is_by_way,
+    lettered,
+    lettered_corner,
+    lettered_way,
+)
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
@@ -116,9 +123,7 @@ def _built_step(
     title = _of_view(solved, breath, words.say(phrases.title, values))
     instruction = phrases.instruction(words)
     scaled = scales(solved, breath, instruction)
-    letters = lettered(solved, acts) if is_by_letters(instruction) else []
-    if is_by_way(instruction):
-        letters = lettered_way(solved, whole.acts if whole is not None else acts)
+    letters = _letters(solved, acts if whole is None or not is_by_way(instruction) else whole.acts, instruction)
     return Step(
         key=key,
         phase=breath.phase,
@@ -128,7 +133,7 @@ def _built_step(
         text=words.say(instruction, values),
         scales=scaled,
         letters=letters,
-        dimensions=[] if scaled or letters else dimensions(solved, acts),
+        dimensions=[] if scaled or is_by_letters(instruction) else dimensions(solved, acts),
         tool=phrases.tool,
         rests_on=rests,
         count=count,
@@ -142,6 +147,15 @@ def _built_step(
         darkens=[],
         tones=False,
     )
+
+
+def _letters(solved: Solved, acts: Sequence[Act], instruction: str) -> list[PointLetter]:
+    """Return the points of a step that its words call by letters."""
+    if is_by_way(instruction):
+        return lettered_way(solved, acts)
+    if is_by_corner(instruction):
+        return lettered_corner(solved, acts)
+    return lettered(solved, acts) if is_by_letters(instruction) else []
 
 
 def _of_view(solved: Solved, breath: Breath, title: str) -> str:
