@@ -7,7 +7,6 @@ from orthopsis.core.construct.moves import (
     Act,
     Cross,
     Curve,
-    Divide,
     Measure,
     MeasureAlong,
     MeasureAside,
@@ -25,6 +24,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.telling.face_values import face_values, upright_words
+from orthopsis.core.telling.length_values import curve_marks, length_marks, marks_on_line, tick_start, ticks
 from orthopsis.core.telling.letters import (
     CORNER_LETTER,
     MOST_IN_WORDS,
@@ -92,7 +92,7 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
     yield _cube(solved, acts)
     yield _in_line(solved, breath)
     yield face_values(solved, breath)
-    yield _marks_on_line(solved, acts)
+    yield marks_on_line(solved, acts)
     yield _own_lengths(solved, breath)
 
 
@@ -122,8 +122,8 @@ def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stroke
 
 _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "thing": lambda solved, breath, acts: part_words(breath.part, breath.thing),
-    "ticks": lambda solved, breath, acts: _ticks(solved, acts),
-    "tick_start": lambda solved, breath, acts: _tick_start(solved, acts),
+    "ticks": lambda solved, breath, acts: ticks(solved, acts),
+    "tick_start": lambda solved, breath, acts: tick_start(solved, acts),
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
     "start": lambda solved, breath, acts: _start(solved, breath),
@@ -131,8 +131,8 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
     "rows": lambda solved, breath, acts: _rows(acts),
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
-    "marks": lambda solved, breath, acts: _curve_marks(solved, acts),
-    "length_marks": lambda solved, breath, acts: _length_marks(solved, acts),
+    "marks": lambda solved, breath, acts: curve_marks(solved, acts),
+    "length_marks": lambda solved, breath, acts: length_marks(solved, acts),
     "whence": lambda solved, breath, acts: _whence(acts),
     "over_point": lambda solved, breath, acts: _run_to(solved, [a.point for a in acts if isinstance(a, RuleToPoint)]),
     "back_point": lambda solved, breath, acts: _run_to(solved, [a.runs for a in acts if isinstance(a, Run)]),
@@ -174,43 +174,6 @@ def _shape_lines(straight: int, curves: int) -> str:
     return listed(said + ([counted(curves, "curve")] if curves else []))
 
 
-def _marks_on_line(solved: Solved, acts: Sequence[Act]) -> dict[str, object]:
-    """Return how many equal steps are laid off, how far apart, and to which side; nothing where none are."""
-    steps = [act.across_mm for act in acts if isinstance(act, Shift)]
-    if not steps:
-        return {}
-    return {
-        "mark_count": counted(len(steps), "mark"),
-        "mark_step": solved.prepared.length(min(map(abs, steps))),
-        "mark_side": "right" if steps[0] > 0 else "left",
-    }
-
-
-def _laid_off(acts: Sequence[Act]) -> list[float]:
-    """Return the different lengths that are laid off on a level line, mm, the shortest first."""
-    return sorted({round(abs(act.across_mm), 6) for act in acts if isinstance(act, Shift)})
-
-
-def _tick_start(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return from which end of its line a tick is measured."""
-    line = next((act.line for act in acts if isinstance(act, MeasureAlong)), "")
-    if not line:
-        return "nearer end"
-    start, end = solved.board.lines[line].start, solved.board.lines[line].end
-    if abs(end.x - start.x) > abs(end.y - start.y):
-        return "left end" if start.x < end.x else "right end"
-    return "foot" if start.y < end.y else "top"
-
-
-def _ticks(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return where ticks are made along an edge: measured, or as parts of it; on the picture where they are many."""
-    texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
-    shares = [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
-    if len(texts) > MOST_IN_WORDS:
-        return f"at the {len(texts)} measures on the picture"
-    return f"the {len(shares)} shares on the picture" if len(shares) > MOST_IN_WORDS else listed(texts + shares)
-
-
 def _corners(solved: Solved, acts: Sequence[Act]) -> str:
     """Return the corners that are marked, each by its two figures, loop by loop; by letters where they are many."""
     if has_letters(acts):
@@ -218,12 +181,6 @@ def _corners(solved: Solved, acts: Sequence[Act]) -> str:
     marks = marks_of(acts)
     loops = [[" ".join(figures(solved, marks[i])) for i in loop] for loop in loops_of(acts)]
     return "; then on its own ".join("; ".join(loop) for loop in loops)
-
-
-def _length_marks(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return the different lengths that are laid off on a level line; on the picture where they are many."""
-    lengths = [solved.prepared.length(mm) for mm in _laid_off(acts)]
-    return f"the {len(lengths)} measures on the picture" if len(lengths) > MOST_IN_WORDS else listed(lengths)
 
 
 def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
@@ -269,20 +226,6 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
         return f"the {said} corner" if said else "the corner"
     of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
     return f"the corner {CORNER_LETTER}{of}"
-
-
-def _curve_marks(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return how far from its corner each curve begins: level and upright, on a front that is drawn true."""
-    if not any(isinstance(act, Offset) for act in acts):
-        return ""
-    points, found = solved.board.points, []
-    for act in acts:
-        if isinstance(act, Curve):
-            pole, ends = points[act.pole], (points[act.start], points[act.end])
-            level, upright = (max(abs(getattr(end, axis) - getattr(pole, axis)) for end in ends) for axis in "xy")
-            found.append(f"{solved.prepared.length(level)} across and {solved.prepared.length(upright)} up or down")
-    different = list(dict.fromkeys(found))
-    return f", {different[0]} from it" if len(different) == 1 else ", as far from it as the picture shows"
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:
