@@ -64,3 +64,24 @@ def test_on_a_phone_all_of_it_has_room(at_home: Page) -> None:
         sheet = at_home.locator("#sheet").bounding_box()
         assert sheet is not None
         assert sheet["height"] > 200
+
+
+def test_one_finger_turns_a_step_and_two_do_not(at_home: Page) -> None:
+    def swipe(fingers: int) -> None:
+        at_home.evaluate(
+            """(fingers) => {
+              const at = (x) => Array.from({ length: fingers }, (_, identifier) =>
+                new Touch({ identifier, target: document.body, clientX: x, clientY: 200 + 40 * identifier }))
+              const send = (type, x, left) => window.dispatchEvent(new TouchEvent(type, {
+                changedTouches: at(x), touches: left ? at(x) : [] }))
+              send('touchstart', 300, true)
+              send('touchend', 120, false)
+            }""",
+            fingers,
+        )
+
+    expect(at_home.locator("#title")).to_contain_text("Step 1 of")
+    swipe(2)
+    expect(at_home.locator("#title")).to_contain_text("Step 1 of")
+    swipe(1)
+    expect(at_home.locator("#title")).to_contain_text("Step 2 of")
