@@ -10,31 +10,38 @@ const box: ViewBox = { x: 0, y: 0, width: 400, height: 300 }
 
 describe('a measure beside what it measures', () => {
   const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], text: '100 mm' }
-  const upright: Dimension = { from: [20, 50], to: [20, 90], out: [-1, 0], text: '40 mm' }
+  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], text: '40 mm' }
 
   it('stands over a level length, in its middle, on the outer side', () => {
-    const text = placedDimension(level, at, 0.5, 16)
+    const text = placedDimension(level, at, box, 0.5, 16)
     expect(text.anchor).toBe('middle')
     expect(text.x).toBe(70)
     expect(text.y).toBeLessThan(at([0, 50])[1])
-    const under = placedDimension({ ...level, out: [0, -1] }, at, 0.5, 16)
+    const under = placedDimension({ ...level, out: [0, -1] }, at, box, 0.5, 16)
     expect(under.y - under.size * 0.75).toBeGreaterThan(at([0, 50])[1])
   })
 
   it('ends at the left of an upright one', () => {
-    const text = placedDimension(upright, at, 0.5, 16)
+    const text = placedDimension(upright, at, box, 0.5, 16)
     expect(text.anchor).toBe('end')
-    expect(text.x).toBeLessThan(20)
+    expect(text.x).toBeLessThan(80)
   })
 
   it('keeps its size on the screen however much is enlarged', () => {
-    const near = placedDimension(level, at, 0.1, 16)
-    const far = placedDimension(level, at, 0.8, 16)
+    const near = placedDimension(level, at, box, 0.1, 16)
+    const far = placedDimension(level, at, box, 0.8, 16)
     expect(near.size / 0.1).toBeCloseTo(far.size / 0.8)
   })
 
+  it('changes sides where it would stand over the rim of the picture', () => {
+    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], text: '100 mm' }
+    expect(placedDimension(high, at, box, 0.5, 16).y).toBeGreaterThan(at([0, 296])[1])
+    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], text: '40 mm' }
+    expect(placedDimension(aside, at, box, 0.5, 16).anchor).toBe('start')
+  })
+
   it('draws the length as long as it is', () => {
-    const [, x1, y1, x2, y2] = placedDimension(upright, at, 0.5, 16)
+    const [, x1, y1, x2, y2] = placedDimension(upright, at, box, 0.5, 16)
       .d.match(/^M(\S+) (\S+)L(\S+?) (\S+?)M/)!
       .map(Number)
     expect(Math.hypot(x2! - x1!, y2! - y1!)).toBeCloseTo(40)

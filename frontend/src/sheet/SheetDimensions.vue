@@ -9,8 +9,10 @@ import { useSheet } from './context'
 import SheetTexts from './SheetTexts.vue'
 
 const props = withDefaults(defineProps<{ dimensions: Dimension[]; size?: number }>(), { size: 17 })
-const { at, mmPerPx } = useSheet()
-const texts = computed(() => props.dimensions.map((one) => placedDimension(one, at, mmPerPx.value, props.size)))
+const { at, box, mmPerPx } = useSheet()
+const texts = computed(() =>
+  props.dimensions.map((one) => placedDimension(one, at, box.value, mmPerPx.value, props.size)),
+)
 </script>
 
 <template>

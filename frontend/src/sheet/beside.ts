@@ -16,6 +16,8 @@ export interface BesideText {
 /** Width of the rim of paper about a text, as a share of its size. */
 export const RIM = 0.2
 
+/** How wide a figure of the shipped typeface is, as a share of the size of the text. */
+const WIDE = 0.6
 const ASIDE_PX = 9
 const TICK_PX = 5
 const ARROW_PX = 16
@@ -23,6 +25,25 @@ const GAP_PX = 4
 
 /** A length as a line beside what is measured, with ticks at its ends and its measure at the outer side. */
 export function placedDimension(
+  dimension: Dimension,
+  at: (place: Place) => Place,
+  box: ViewBox,
+  mmPerPx: number,
+  sizePx: number,
+): BesideText {
+  const placed = beside(dimension, at, mmPerPx, sizePx)
+  if (isWithin(placed, box)) return placed
+  const [x, y] = dimension.out
+  return beside({ ...dimension, out: [-x, -y] }, at, mmPerPx, sizePx)
+}
+
+function isWithin({ x, y, size, anchor, rows }: BesideText, box: ViewBox): boolean {
+  const wide = Math.max(...rows.map((row) => row.length)) * WIDE * size
+  const left = anchor === 'start' ? x : anchor === 'end' ? x - wide : x - wide / 2
+  return left >= box.x && left + wide <= box.x + box.width && y - size >= box.y && y <= box.y + box.height
+}
+
+function beside(
   { from, to, out, text }: Dimension,
   at: (place: Place) => Place,
   mmPerPx: number,

@@ -47,6 +47,11 @@ class _Window:
         """Where the lower left corner of the sheet would lie on the page."""
         return self.left - self.scale * self.box[0], self.low - self.scale * self.box[1]
 
+    def holds(self, left: float, low: float, wide: float, tall: float) -> bool:
+        """Tell whether a text of that size has room in it."""
+        across, up = left - self.left, low - self.low
+        return across >= 0 and up >= 0 and across + wide <= self.size[0] and up + tall <= self.size[1]
+
     def at(self, place: Place) -> Place:
         """Return where a place of the sheet lies on the page."""
         left, low = self.origin
@@ -132,6 +137,10 @@ def _dimension(pages: Pages, dimension: Dimension, window: _Window, size: float)
     """Draw a length beside what is measured, with its measure."""
     canvas, (left, low) = pages.canvas, window.origin
     text, ticks = dimension_text(dimension, left, low, window.scale, size)
+    if not window.holds(text.left, text.low, pages.width_of(text.text, size), size):
+        x, y = dimension.out
+        turned = dimension.model_copy(update={"out": (-x, -y)})
+        text, ticks = dimension_text(turned, left, low, window.scale, size)
     canvas.setStrokeGray(0.4)
     canvas.setLineWidth(0.15)
     for start, end in ((text.start, text.end), *ticks):

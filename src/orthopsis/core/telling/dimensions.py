@@ -18,15 +18,22 @@ _Span = tuple[Place, Place, float]
 """From where to where, and how long it is told to be, mm."""
 
 
-def dimensions(solved: Solved, acts: Sequence[Act]) -> list[Dimension]:
-    """Return the lengths that a step lays off; none where there are too many for one picture."""
+def dimensions(solved: Solved, acts: Sequence[Act], text: str) -> list[Dimension]:
+    """Return the lengths that a step lays off and tells; none where there are too many for one picture.
+
+    Of equal ones that run the same way, such as both sides of a front, one is enough.
+
+    Args:
+        text: the words of the step.
+    """
     sheet = solved.prepared.sheet
-    spans = [
-        span
+    found = {
+        (solved.prepared.length(span[2]), _way(*span[:2])): span
         for act in acts
         for span in _spans(solved, act)
-        if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2])
-    ]
+        if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2]) and math.dist(*span[:2]) > 0
+    }
+    spans = [span for (said, _), span in found.items() if said in text]
     if not spans or len(spans) > MOST:
         return []
     places = [place for start, end, _ in spans for place in (start, end)]
@@ -34,7 +41,6 @@ def dimensions(solved: Solved, acts: Sequence[Act]) -> list[Dimension]:
     return [
         Dimension(start=start, end=end, out=_out(start, end, middle), text=solved.prepared.length(mm))
         for start, end, mm in spans
-        if math.dist(start, end) > 0
     ]
 
 
@@ -56,6 +62,11 @@ def _spans(solved: Solved, act: Act) -> Iterator[_Span]:
             yield (start[0], made[1]), made, abs(act.across_mm)
         case Shift():
             yield points[act.start].xy, points[act.makes].xy, abs(act.across_mm)
+
+
+def _way(start: Place, end: Place) -> float:
+    """Return which way a length runs, to a tenth of a radian, whichever of its ends comes first."""
+    return round(math.atan2(end[1] - start[1], end[0] - start[0]) % math.pi, 1) % round(math.pi, 1)
 
 
 def _out(start: Place, end: Place, middle: Place) -> Place:

@@ -122,7 +122,7 @@ def _built_step(
     words, phrases = solved.prepared.wording, STEPS[breath.name]
     title = _of_view(solved, breath, words.say(phrases.title, values))
     instruction = phrases.instruction(words)
-    scaled = scales(solved, breath, instruction)
+    text, scaled = words.say(instruction, values), scales(solved, breath, instruction)
     letters = _letters(solved, acts if whole is None or not is_by_way(instruction) else whole.acts, instruction)
     return Step(
         key=key,
@@ -130,10 +130,10 @@ def _built_step(
         thing=breath.thing,
         title=f"{values['thing']}: {title}" if breath.thing else title,
         short=f"{breath.part}: {title}" if breath.part else title,
-        text=words.say(instruction, values),
+        text=text,
         scales=scaled,
         letters=letters,
-        dimensions=[] if scaled or is_by_letters(instruction) else dimensions(solved, acts),
+        dimensions=[] if scaled or is_by_letters(instruction) else dimensions(solved, acts, text),
         tool=phrases.tool,
         rests_on=rests,
         count=count,
