@@ -105,10 +105,10 @@ def ready(page: Page) -> None:
     page.wait_for_load_state("networkidle")
 
 
-def show_two_points(page: Page) -> None:
-    page.goto("/show/10?step=11")
+def show_close_up(page: Page) -> None:
+    page.goto("/show/9?step=3")
     page.locator(".ruler").wait_for()
-    page.wait_for_timeout(2600)
+    page.wait_for_timeout(6200)
 
 
 def shelf(page: Page) -> None:
@@ -124,7 +124,7 @@ def show(page: Page) -> None:
 
 
 def print_view(page: Page) -> None:
-    page.goto("/print/1")
+    page.goto("/print/5")
     page.locator(".preview img").wait_for()
     page.get_by_text("Answer").click()
     page.wait_for_load_state("networkidle")
@@ -156,7 +156,7 @@ VIEWS: dict[str, Callable[[Page], None]] = {
     "desk-letters": desk_letters, "desk-part": desk_part, "desk-gate": desk_gate,
     "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
-    "show-two-points": show_two_points, "shelf": shelf, "show": show,
+    "show-close-up": show_close_up, "shelf": shelf, "show": show,
     "print": print_view, "step-sheet": step_sheet, "check": check, "register": register,
 }  # fmt: skip
 
