@@ -70,11 +70,15 @@ def _way(start: Place, end: Place) -> float:
 
 
 def _out(start: Place, end: Place, middle: Place) -> Place:
-    """Return to which side of a length its measure stands: away from the middle of all, else up or to the left."""
+    """Return to which side of a length its measure stands: away from the middle of all, else up or to the left.
+
+    What is measured from an edge of the sheet has its measure up or to the left, where the other one from there is not.
+    """
     dx, dy = end[0] - start[0], end[1] - start[1]
     long = math.hypot(dx, dy) or 1.0
     normal = (-dy / long, dx / long)
     away = (start[0] + end[0]) / 2 - middle[0], (start[1] + end[1]) / 2 - middle[1]
     aside = normal[0] * away[0] + normal[1] * away[1]
-    sign = math.copysign(1.0, aside if abs(aside) > 1.0 else normal[1] - normal[0])
+    is_from_edge = 0.0 in (start[0], start[1])
+    sign = math.copysign(1.0, aside if abs(aside) > 1.0 and not is_from_edge else normal[1] - normal[0])
     return sign * normal[0], sign * normal[1]
