@@ -50,8 +50,7 @@ def test_a_close_up_holds_all_that_its_step_does_and_lies_on_the_sheet(exercise:
 
 @settings(max_examples=60)
 @given(ANY)
-def test_what_fills_an_eighth_of_the_sheet_at_most_is_shown_large(exercise: Exercise) -> None:
-    """With the room about it that is less than a quarter, where nothing is thin: then its length counts."""
+def test_what_is_short_against_the_sheet_is_shown_large(exercise: Exercise) -> None:
     drawing = draw(exercise)
     sheet = drawing.sheet
     for step in drawing.steps:

@@ -42,7 +42,7 @@ def test_ticks_are_equally_far_apart_and_as_many_as_the_far_edge_holds(at: tuple
     for edge in (near, far):
         places = [mm for _, mm in edge.ticks]
         gaps = [b - a for a, b in itertools.pairwise(places)]
-        assert gaps == pytest.approx([gaps[0]] * len(gaps)) if gaps else True
+        assert gaps == pytest.approx(gaps[:1] * len(gaps))
     if len(far.ticks) > 1:
         step = far.ticks[1][1] - far.ticks[0][1]
         assert step > spacing, "the far edge is farther from the point"

@@ -3,37 +3,22 @@
 import { useEventListener, useFullscreen } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 
-import { ProblemError } from '@/api/client'
-import { setTitle } from '@/router'
 import EmptyState from '@/shell/EmptyState.vue'
-import { useExercise } from '@/stores/exercise'
 
-import { useBoard } from './show/board'
 import { USUAL } from './show/looks'
 import ShowBoard from './show/ShowBoard.vue'
 import { useShowing } from './show/showing'
+import { useShown } from './show/shown'
 import { useSteered } from './show/steering'
 
 const props = defineProps<{ id: string }>()
-const exercise = useExercise()
-const failure = ref('')
 const { state, press } = useSteered(props.id)
 const { toggle: fill } = useFullscreen()
 
-exercise.load(Number(props.id)).catch((error: unknown) => {
-  if (!(error instanceof ProblemError)) throw error
-  failure.value = error.message
-})
-watch(
-  () => exercise.title,
-  (title) => setTitle(title),
-  { immediate: true },
-)
-
 const number = ref(1)
 const looks = computed(() => state.value?.looks ?? USUAL)
-const { drawing } = useBoard(
-  exercise,
+const { drawing, failure } = useShown(
+  props.id,
   computed(() => looks.value.boardMm),
 )
 const showing = useShowing(

@@ -101,17 +101,19 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
             >
           </label>
           <PrintHow :data="data" :order="order" />
-          <p>
-            {{ many }} on {{ paper }}.
-            <template v-if="kind !== 'steps' && !isLesson"
-              >Print at 100 %, not “fit to page”{{
-                isPieces ? '' : ': the line at the bottom must measure 10 cm'
-              }}.</template
+          <div class="act">
+            <p>
+              {{ many }} on {{ paper }}.
+              <template v-if="kind !== 'steps' && !isLesson"
+                >Print at 100 %, not “fit to page”{{
+                  isPieces ? '' : ': the line at the bottom must measure 10 cm'
+                }}.</template
+              >
+            </p>
+            <NButton tag="a" type="primary" size="large" :href="address" target="_blank" rel="noopener"
+              >Open the PDF to print</NButton
             >
-          </p>
-          <NButton tag="a" type="primary" size="large" :href="address" target="_blank" rel="noopener"
-            >Open the PDF to print</NButton
-          >
+          </div>
           <p class="files quiet">
             As a file:
             <a
@@ -168,6 +170,14 @@ input[type='radio'] {
   height: 18px;
   margin-top: 3px;
   flex: none;
+}
+
+/* With many choices the button would lie under the window's edge. */
+.act {
+  position: sticky;
+  bottom: 0;
+  padding: 2px 0 10px;
+  background: var(--desk);
 }
 
 .files a {

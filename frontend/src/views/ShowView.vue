@@ -1,30 +1,26 @@
 <script setup lang="ts">
 /** The class display: one step at a time, large, the ruler and the pencil moving as the hand does. */
-import { useEventListener, useFullscreen, useSwipe } from '@vueuse/core'
+import { useFullscreen, useSwipe } from '@vueuse/core'
 import { computed, ref, watch } from 'vue'
 import { useRoute, useRouter } from 'vue-router'
 
-import { ProblemError } from '@/api/client'
-import { setTitle } from '@/router'
 import EmptyState from '@/shell/EmptyState.vue'
 import KeyList from '@/shell/KeyList.vue'
-import { useExercise } from '@/stores/exercise'
 
-import { useBoard } from './show/board'
+import { useKeys } from './show/keys'
 import { useLooks, type Looks } from './show/looks'
 import ShowBoard from './show/ShowBoard.vue'
 import ShowLooks from './show/ShowLooks.vue'
 import { useShowing } from './show/showing'
+import { useShown } from './show/shown'
 import { useSteering } from './show/steering'
 import StepList from './show/StepList.vue'
 import StepWords from './show/StepWords.vue'
 
 const props = defineProps<{ id: string }>()
-const exercise = useExercise()
 const route = useRoute()
 const router = useRouter()
 const root = ref<HTMLElement>()
-const failure = ref('')
 const number = ref(Math.max(1, Number(route.query.step) || 1))
 const seeThrough = ref(false)
 const covered = ref(false)
@@ -32,21 +28,8 @@ const allKeys = ref(false)
 const looks = useLooks()
 const { isSupported: canFill, toggle: fill } = useFullscreen()
 
-exercise.load(Number(props.id)).catch((error: unknown) => {
-  if (!(error instanceof ProblemError)) throw error
-  failure.value = error.message
-})
-watch(
-  () => exercise.title,
-  (title) => setTitle(title),
-  { immediate: true },
-)
-const {
-  drawing,
-  problem,
-  width: boardWidth,
-} = useBoard(
-  exercise,
+const { drawing, failure, problem, boardWidth } = useShown(
+  props.id,
   computed(() => looks.value.boardMm),
 )
 const showing = useShowing(
@@ -58,18 +41,6 @@ const { steps, step, moving, drawn, begun, since, replay, go, next, toPart } = s
 const inches = computed(() => drawing.value?.sheet.units === 'in')
 
 watch(number, (n) => void router.replace({ query: { ...route.query, step: n } }))
-
-const { isSupported: canSteer, watched } = useSteering(
-  props.id,
-  computed(() => ({
-    number: number.value,
-    begun: begun.value,
-    seeThrough: seeThrough.value,
-    covered: covered.value,
-    looks: looks.value,
-  })),
-  press,
-)
 
 function openClassWindow(): void {
   window.open(
@@ -94,7 +65,7 @@ function pace(by: 1 | -1): void {
 }
 
 /** What a presenter's remote sends is among them: Page down and up, and a full stop or B for a dark screen. */
-const KEYS: Record<string, () => void> = {
+const KEYS = {
   ArrowRight: next,
   ' ': next,
   PageDown: next,
@@ -107,7 +78,7 @@ const KEYS: Record<string, () => void> = {
   End: () => go(steps.value.length),
   Escape: leave,
 }
-const LETTERS: Record<string, () => void> = {
+const LETTERS = {
   r: replay,
   s: () => (seeThrough.value = !seeThrough.value),
   f: () => void fill(),
@@ -122,24 +93,24 @@ const LETTERS: Record<string, () => void> = {
   '+': () => pace(1),
   '?': () => (allKeys.value = true),
 }
+const { press } = useKeys(
+  KEYS,
+  LETTERS,
+  computed(() => looks.value.keys),
+)
 
-function actOf(key: string): (() => void) | undefined {
-  return KEYS[key] ?? (looks.value.keys ? LETTERS[key.toLowerCase()] : undefined)
-}
+const { isSupported: canSteer, watched } = useSteering(
+  props.id,
+  computed(() => ({
+    number: number.value,
+    begun: begun.value,
+    seeThrough: seeThrough.value,
+    covered: covered.value,
+    looks: looks.value,
+  })),
+  (key) => key !== 'Escape' && press(key),
+)
 
-function press(key: string): void {
-  if (key !== 'Escape') actOf(key)?.()
-}
-
-useEventListener('keydown', (event) => {
-  const target = event.target
-  const onButton = target instanceof HTMLButtonElement && (event.key === ' ' || event.key === 'Enter')
-  const typing = target instanceof HTMLInputElement || (target instanceof Element && target.closest('[role="dialog"]'))
-  const act = actOf(event.key)
-  if (!act || onButton || typing || event.ctrlKey || event.metaKey || event.altKey) return
-  event.preventDefault()
-  act()
-})
 useSwipe(root, {
   onSwipeEnd: (_, direction) => {
     if (direction === 'left') next()

@@ -45,7 +45,7 @@ class Grid:
         breath = "ticks" if panel.up.goal.is_ideal else "ticks_measured"
         marks = {n(f"measure.tick.{i}"): share for i, share in enumerate(self.ticks)}
         laid = first_edge_by_line(panel, self._level, marks, n)
-        told = [self._move(way, act) for way, act in laid]
+        told = [self._move(f"ticks_{part}", act) for part, act in laid]
         if not laid:
             told = [self._move(breath, tick(panel, name, share)) for name, share in marks.items()]
         for i in range(len(self.ticks)):

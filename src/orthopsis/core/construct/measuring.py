@@ -9,6 +9,7 @@ import math
 from collections.abc import Callable, Iterator, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
+from typing import Literal
 
 from orthopsis.core.construct.moves import EYE_LEVEL, Act, Cross, Rule, Shift
 from orthopsis.core.construct.panel import Panel
@@ -68,14 +69,16 @@ class DrawnLevel:
     height_mm: float
 
 
+Laid = Literal["laid", "pivot", "carried"]
+"""A part of the work with a measuring line: laying off, finding the point that carries over, carrying over."""
 MOST_PARTS = 60
 """Shares of an edge with more parts than this are measured wherever they come to lie (no source)."""
 
 
 def first_edge_by_line(
     panel: Panel, level: DrawnLevel, ticks: Mapping[str, float], n: Callable[[str], str]
-) -> list[tuple[str, Act]]:
-    """Return the acts that tick the first edge of a face by a measuring line, each with its breath.
+) -> list[tuple[Laid, Act]]:
+    """Return the acts that tick the first edge of a face by a measuring line, as ``laid_off``.
 
     There are none where the edge does not run to the eye level, or no line has room on the sheet.
 
@@ -95,21 +98,32 @@ def first_edge_by_line(
     line = measuring_line(begin, to, level.height_mm, level.sheet, _parts(list(shares.values())))
     if line is None:
         return []
-    marks = {name: n(f"measure.laid.{i}") for i, name in enumerate(shares)}
-    last, laid, pivot = n("measure.laid.last"), n("construction.sighted"), n("measure.pivot")
-    told: list[tuple[str, Act]] = [
-        ("ticks_laid", Shift(marks[name], start, share * line.length_mm)) for name, share in shares.items()
-    ]
-    told.append(("ticks_laid", Shift(last, start, line.length_mm)))
-    told.append(("ticks_laid", Rule(n("construction.laid"), start, last, "level", "construction")))
-    told.append(("ticks_pivot", Rule(laid, last, end, "free", "unseen")))
-    told.append(("ticks_pivot", Cross(pivot, laid, EYE_LEVEL)))
-    told.append(("ticks_pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")))
-    for i, name in enumerate(shares):
+    return list(laid_off(start, end, panel.first, shares, line, n))
+
+
+def laid_off(
+    start: str, end: str, edge: str, shares: Mapping[str, float], line: MeasuringLine, n: Callable[[str], str]
+) -> Iterator[tuple[Laid, Act]]:
+    """Yield the acts that divide an edge by a measuring line, each with the part of the work that it belongs to.
+
+    Args:
+        start, end, edge: full names of its ends and of itself; the line begins at ``start``.
+        shares: where it is divided, as shares of it from its start, by the full names of the places.
+        n: from a name within the thing to the full one.
+    """
+    marks = {name: n(f"measure.mark.{i}") for i, name in enumerate(shares, start=1)}
+    last, sighted, pivot = n(f"measure.mark.{len(shares) + 1}"), n("construction.laid"), n("measure.pivot")
+    for name, share in shares.items():
+        yield "laid", Shift(marks[name], start, share * line.length_mm)
+    yield "laid", Shift(last, start, line.length_mm)
+    yield "laid", Rule(n("construction.measuring"), start, last, "level", "construction")
+    yield "pivot", Rule(sighted, last, end, "free", "unseen")
+    yield "pivot", Cross(pivot, sighted, EYE_LEVEL)
+    yield "pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")
+    for i, name in enumerate(shares, start=1):
         carry = n(f"construction.carry.{i}")
-        told.append(("ticks_carried", Rule(carry, marks[name], pivot, "free", "construction")))
-        told.append(("ticks_carried", Cross(name, carry, panel.first)))
-    return told
+        yield "carried", Rule(carry, marks[name], pivot, "free", "construction")
+        yield "carried", Cross(name, carry, edge)
 
 
 def _parts(shares: list[float]) -> int:

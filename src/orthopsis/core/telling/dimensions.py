@@ -4,6 +4,7 @@ Only lengths that a ruler measures on the page: from the edges of the sheet, alo
 """
 
 import math
+import re
 from collections.abc import Iterator, Sequence
 
 from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, MeasureAside, Shift, Side
@@ -33,7 +34,7 @@ def dimensions(solved: Solved, acts: Sequence[Act], text: str) -> list[Dimension
         for span in _spans(solved, act)
         if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2]) and math.dist(*span[:2]) > 0
     }
-    spans = [span for (said, _), span in found.items() if said in text]
+    spans = [span for (said, _), span in found.items() if re.search(rf"(?<!\d)(?<!\d ){re.escape(said)}", text)]
     if not spans or len(spans) > MOST:
         return []
     places = [place for start, end, _ in spans for place in (start, end)]

@@ -7,9 +7,8 @@ Marks are called ``foot.1`` and so on along its lower edge, ``start.1`` up its f
 from collections.abc import Callable, Mapping
 
 from orthopsis.core.construct.grid import Grid, ruled_along, tick
-from orthopsis.core.construct.measuring import first_edge_by_line, measuring_line
+from orthopsis.core.construct.measuring import Laid, first_edge_by_line, laid_off, measuring_line
 from orthopsis.core.construct.moves import (
-    EYE_LEVEL,
     Act,
     Cross,
     MeasureAlong,
@@ -17,7 +16,6 @@ from orthopsis.core.construct.moves import (
     Rule,
     Run,
     ShareAlong,
-    Shift,
 )
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
@@ -30,6 +28,8 @@ from orthopsis.core.things.values import Values
 FLAT_FOOT = 0.02
 """Sine of the angle to a level line under which an edge cannot be divided from it (no source)."""
 HALF = 0.5
+_LAID: Mapping[Laid, str] = {"laid": "face.measuring", "pivot": "face.pivot", "carried": "face.carry"}
+"""What tells the parts of the work with a measuring line under a face."""
 
 Told = list[tuple[str, Act]]
 """Acts with the breaths that tell them; an act without one is what the ruler shows anyway."""
@@ -114,7 +114,7 @@ def _centre(values: Values, name: str, quad: tuple[str, ...], told: Told) -> str
 def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
     if panel.along.goal.is_ideal or not at.along:
         return _by_ruler(values, setting, panel, at)
-    n, (low, far, _, _) = values.full, panel.page
+    low, far, _, _ = panel.page
     if abs(far.y - low.y) < FLAT_FOOT * panel.bottom_mm:
         raise GeometryError(
             "foot_too_flat",
@@ -134,19 +134,9 @@ def _by_measuring(values: Values, setting: Setting, panel: Panel, at: Divided) -
             about="way",
             nearest="by ticks and the diagonal",
         )
-    marks = {f"measure.mark.{i}": share * line.length_mm for i, share in enumerate((*at.along, 1.0), start=1)}
-    last = n(f"measure.mark.{parts}")
-    told: Told = [("face.measuring", Shift(n(name), panel.low, mm)) for name, mm in marks.items()]
-    told.append(("face.measuring", Rule(n("construction.measuring"), panel.low, last, "level", "construction")))
-    pivot, laid = n("measure.pivot"), n("construction.laid")
-    told.append(("face.pivot", Rule(laid, last, panel.far_low, "free", "unseen")))
-    told.append(("face.pivot", Cross(pivot, laid, EYE_LEVEL)))
-    told.append(("face.pivot", Rule(n("construction.pivot"), last, pivot, "free", "construction")))
-    for i in range(1, parts):
-        carry = n(f"construction.carry.{i}")
-        told.append(("face.carry", Rule(carry, n(f"measure.mark.{i}"), pivot, "free", "construction")))
-        told.append(("face.carry", Cross(n(f"foot.{i}"), carry, panel.bottom)))
-    return told + _ticks(values, setting, panel, at)
+    feet = {values.full(f"foot.{i}"): share for i, share in enumerate(at.along, start=1)}
+    laid = laid_off(panel.low, panel.far_low, panel.bottom, feet, line, values.full)
+    return [*((_LAID[part], act) for part, act in laid), *_ticks(values, setting, panel, at)]
 
 
 def _by_repeating(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
@@ -197,7 +187,7 @@ def _ticks(values: Values, setting: Setting, panel: Panel, at: Divided) -> Told:
     marks = {values.full(f"start.{j}"): share for j, share in enumerate(at.up, start=1)}
     laid = first_edge_by_line(panel, setting.level, marks, lambda name: values.full(f"up.{name}"))
     if laid:
-        return [(f"face.{way}", act) for way, act in laid]
+        return [(f"face.ticks_{part}", act) for part, act in laid]
     breath = "face.ticks" if panel.up.goal.is_ideal else "face.ticks_measured"
     return [(breath, tick(panel, name, share)) for name, share in marks.items()]
 

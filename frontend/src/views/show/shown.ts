@@ -1,11 +1,23 @@
-/** The steps with the measures of a board of the teacher's own size, instead of those of the sheet. */
+/** The exercise that is shown: with the measures of its sheet, or of a board of the teacher's own size. */
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 
 import { api, ask, ProblemError } from '@/api/client'
 import type { Drawing } from '@/api/types'
-import type { useExercise } from '@/stores/exercise'
+import { setTitle } from '@/router'
+import { useExercise } from '@/stores/exercise'
 
-export function useBoard(exercise: ReturnType<typeof useExercise>, boardMm: Ref<number>) {
+export function useShown(id: string, boardMm: Ref<number>) {
+  const exercise = useExercise()
+  const failure = ref('')
+  exercise.load(Number(id)).catch((error: unknown) => {
+    if (!(error instanceof ProblemError)) throw error
+    failure.value = error.message
+  })
+  watch(
+    () => exercise.title,
+    (title) => setTitle(title),
+    { immediate: true },
+  )
   const onBoard = shallowRef<Drawing | null>(null)
   const problem = ref('')
   /** How wide the board is, as the class measures; empty without one, or while its measures are not there. */
@@ -34,5 +46,5 @@ export function useBoard(exercise: ReturnType<typeof useExercise>, boardMm: Ref<
     },
     { immediate: true },
   )
-  return { drawing, problem, width }
+  return { drawing, failure, problem, boardWidth: width }
 }
