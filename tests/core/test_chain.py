@@ -71,11 +71,11 @@ def test_changes_of_steps_find_their_steps_again() -> None:
 
 def test_steps_of_letters_and_of_the_same_words_again_are_told_apart() -> None:
     word = {"kind": "letters", "name": "Knot", "text": "KO", "left": 30, "bottom": 30, "width": 50, "height": 60}
-    steps = [{"step": "Knot/front.profile@O", "extra": True}, {"step": "Knot/guides#2@3", "text": "x"}]
+    steps = [{"step": "Knot/guides.profile@O", "extra": True}, {"step": "Knot/guides#2@3", "text": "x"}]
     exercise = read_exercise(first(word, steps=steps))
-    assert exercise.steps[0].step == StepRef(thing=1, words="front.profile", part="O")
+    assert exercise.steps[0].step == StepRef(thing=1, words="guides.profile", part="O")
     drawing = draw(exercise)
-    assert [step.extra for step in drawing.steps if step.key == "Knot/front.profile@O"] == [True]
+    assert [step.extra for step in drawing.steps if step.key == "Knot/guides.profile@O"] == [True]
     assert len(drawing.unused) == 1, "what cannot be understood is kept and said"
 
 

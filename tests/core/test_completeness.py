@@ -21,6 +21,7 @@ from scenes import (
     words,
 )
 
+from conftest import exercise_of
 from orthopsis.core.construct.moves import Act, MeasureAlong, Move, Rule, inputs
 from orthopsis.core.construct.steps import breaths
 from orthopsis.core.document.document import Exercise, read_exercise
@@ -82,6 +83,18 @@ def test_it_stays_whole_when_a_teacher_moves_splits_and_leaves_out_steps(
         for ref in chosen
     ]
     changed = Exercise.model_validate({**exercise.document(), "steps": changes})
+    assert said(missing(solved(changed))) == []
+
+
+def test_a_step_stays_before_one_that_begins_where_it_marked_under_another_name() -> None:
+    """The foot of a dividing line lies where the light line ended: nobody is told of it once more."""
+    box = {"kind": "box", "name": "Crate", "left": 40, "bottom": 30, "width": 60, "height": 50}
+    parts = {"kind": "division", "name": "Parts", "joined_to": "Crate", "joined_by": "face_front", "way": "diagonal"}
+    moved = {"step": {"thing": 2, "words": "face.columns", "turn": 1}, "later": 1}
+    exercise = exercise_of(box, {**parts, "along": "1:2", "stays": "lines"})
+    changed = Exercise.model_validate({**exercise.document(), "steps": [moved]})
+    names = [breath.name for breath in tell(solved(changed)).breaths if breath.name.startswith("face.")]
+    assert names == ["face.ticks", "face.levels", "face.columns", "face.lines"]
     assert said(missing(solved(changed))) == []
 
 

@@ -70,7 +70,7 @@ def test_what_lies_on_a_face_is_where_the_eye_sees_it(exercise: Exercise) -> Non
     try:
         answer = solved(exercise)
     except GeometryError as error:
-        assert error.code in ("bays_too_long", "foot_too_flat", "no_room_to_measure")
+        assert error.code in ("bays_too_long", "foot_too_flat", "no_room_to_measure", "depth_past_point")
         assume(False)
     name = exercise.things[1].name
     for corner, place in answer.seen[1].solid.picture(answer.seen[1].eye).items():

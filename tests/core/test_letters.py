@@ -75,10 +75,10 @@ def guides(drawing: Drawing) -> int:
 
 def test_a_word_is_told_letter_by_letter() -> None:
     titles = [step.title for step in draw(word("OAR", form="round")).steps if step.thing]
-    assert [t.partition(" ")[0] for t in titles if ": the front" in t] == ["O", "A", "R"]
+    assert [t.partition(" ")[0] for t in titles if ": the block" in t] == ["O", "A", "R"]
     rounds = [t for t in titles if "round the corners of the front" in t]
     assert [t[0] for t in rounds] == ["O", "R"], "an A has no round corner"
-    twice = [step.title for step in draw(word("TOOT")).steps if ": the front" in step.title]
+    twice = [step.title for step in draw(word("TOOT")).steps if ": the block" in step.title]
     assert [t.partition(" of")[0] for t in twice] == ["T", "O", "O 2", "T 2"]
 
 

@@ -2,12 +2,63 @@
 
 import re
 from collections.abc import Callable
+from dataclasses import dataclass, field
 
-import pytest
+from shapely import LineString, Polygon, box, unary_union
 from shapely import Point as ShapelyPoint
-from shapely import Polygon, unary_union
+from shapely.ops import polygonize
 
 Place = tuple[float, float]
+
+
+@dataclass
+class Letter:
+    """A letter that is cut out of its block: across and up in what its corners are measured or counted in."""
+
+    on_page: Callable[[Place], Place]
+    paths: list[list[Place]] = field(default_factory=list)
+    cut_away: list[str] = field(default_factory=list)
+    """At which sides pieces were cut away."""
+    is_mirrored: bool = False
+    """Whether it is counted from right to left."""
+    size: Place = (0.0, 0.0)
+    """Of a block that is measured."""
+
+    def on_rim(self, place: Place) -> Place:
+        """Return a measured place, on the block's own side where it is printed a hair beside that."""
+        x, y = (b if b and abs(a - b) < 0.1 else a for a, b in zip(place, self.size, strict=True))
+        return (x, y)
+
+    def loops(self) -> list[list[Place]]:
+        """Return the outlines of what is left of the block, and of its holes, with the corners where they are."""
+        measured = [(0.0, 0.0), self.size] if self.size != (0.0, 0.0) else []
+        across, up = zip(*measured, *(place for path in self.paths for place in path), strict=True)
+        block = box(min(across), min(up), max(across), max(up))
+        sides = {
+            "left": LineString([(min(across), min(up)), (min(across), max(up))]),
+            "right": LineString([(max(across), min(up)), (max(across), max(up))]),
+            "bottom": LineString([(min(across), min(up)), (max(across), min(up))]),
+            "top": LineString([(min(across), max(up)), (max(across), max(up))]),
+        }
+        if self.is_mirrored:
+            sides |= {"left": sides["right"], "right": sides["left"]}
+        drawn = unary_union([LineString(path) for path in self.paths])
+        bare = unary_union([sides[side].difference(drawn) for side in self.cut_away] or [LineString()])
+        holes = [Polygon(path) for path in self.paths if path[0] == path[-1] and len(path) > 2]
+        parts = [
+            part
+            for part in polygonize(unary_union([block.boundary, drawn]))
+            if part.boundary.intersection(bare).length < 0.01 and not any(part.equals(hole) for hole in holes)
+        ]
+        left = unary_union(parts).normalize()
+        rings = [left.exterior, *left.interiors]
+        return [_corners_of(list(ring.coords)[:-1]) for ring in rings]
+
+
+def _corners_of(ring: list[Place]) -> list[Place]:
+    """Return a ring without the places at which it does not turn."""
+    turned = zip((ring[-1], *ring[:-1]), ring, (*ring[1:], ring[0]), strict=True)
+    return [b for a, b, c in turned if abs((b[0] - a[0]) * (c[1] - b[1]) - (b[1] - a[1]) * (c[0] - b[0])) > 1e-6]
 
 
 class Hand:
@@ -20,6 +71,7 @@ class Hand:
         self.light: dict[str, tuple[Place, Place]] = {}
         self.drawn: list[tuple[Place, Place]] = []
         self.letters: dict[str, list[list[Place]]] = {}
+        self.cut: dict[str, Letter] = {}
         self.scanned: list[str] = []
         self.scans = 0
         self.share = 0.0
@@ -165,24 +217,75 @@ def to_the_crossing(hand: Hand, count: str) -> None:
 
 def _loops(corners: str) -> list[list[Place]]:
     """Return the places that a list of corners says, across and up, loop by loop."""
-    return [
-        [(float(pair.split()[0]), float(pair.split()[1])) for pair in loop.split(";")]
-        for loop in corners.split("; then on its own ")
-    ]
+    loops = corners.replace(" and ", " ").replace(" mm", "").replace(", then ", "; ").split("; then on its own ")
+    return [[(float(pair.split()[0]), float(pair.split()[1])) for pair in loop.split(";")] for loop in loops]
 
 
-def letter_front(hand: Hand, letter: str, left: str, up: str, corners: str, count: str) -> None:
-    x, y = float(left), float(up)
-    fronts = [[(x + across, y + over) for across, over in loop] for loop in _loops(corners)]
-    hand.letters[letter] = fronts
-    assert sum(map(len, fronts)) == int(count)
-    for front in fronts:
-        for a, b in zip(front, [*front[1:], front[0]], strict=True):
-            hand.rule(a, b)
+def letter_block(hand: Hand, letter: str, left: str, up: str, wide: str, tall: str) -> None:
+    """Draw a block lightly: what is cut out of it later is not of the letter."""
+    x, y, w, h = map(float, (left, up, wide, tall))
+    hand.cut[letter] = Letter(lambda place: (x + place[0], y + place[1]), size=(w, h))
+
+
+def block_in_place(hand: Hand, letter: str) -> None:
+    """Draw the block of a letter behind: from its first line to its second one, as tall as the upright there."""
+    number = len(hand.cut) - 1
+    foot, head = hand.planes[number]
+    level = (hand.corner, (hand.corner[0] + 1, hand.corner[1]))
+    end = hand.cross(level, (hand.marks[2 * number + 1], hand.at["point"]))
+    wide, tall = end[0] - hand.corner[0], head[1] - foot[1]
+    letter_block(hand, letter, str(hand.corner[0]), str(hand.corner[1]), str(wide), str(tall))
+
+
+def cut_out(hand: Hand, sides: str, letter: str, corners: str, count: str) -> None:
+    """Join the corners of a cut; as many lines as corners go all round."""
+    loops = _loops(corners)
+    drawn = sum(map(len, loops))
+    is_closed = drawn == int(count)
+    assert is_closed or drawn - len(loops) == int(count)
+    loops = [[hand.cut[letter].on_rim(place) for place in loop] for loop in loops]
+    hand.cut[letter].paths += [[*loop, loop[0]] if is_closed else loop for loop in loops]
+    where = re.search(r"at the (?:(lower|upper) )?(left|right|bottom|top)", sides)
+    if where is not None:
+        up = {None: [], "lower": ["bottom"], "upper": ["top"]}[where[1]]
+        hand.cut[letter].cut_away += [*up, where[2]]
+
+
+def cut_on_side(hand: Hand, sides: str, letter: str, crossings: str, count: str) -> None:
+    _letter_on_side(hand, letter)
+    cut_out(hand, sides, letter, crossings, count)
+
+
+def edges_on_block(hand: Hand, letter: str, crossings: str, count: str) -> None:
+    _letter_on_side(hand, letter)
+    cut_out(hand, "", letter, crossings, count)
+
+
+def _letter_on_side(hand: Hand, letter: str) -> None:
+    """Find the corners of a letter where two light lines cross, counted along and up."""
+
+    def on_page(place: Place) -> Place:
+        along, up = round(place[0]), round(place[1])
+        at = hand.cross(hand.columns[along], (hand.ticks[up], hand.at["left"]))
+        hand.rows[at] = hand.ticks[up]
+        return at
+
+    hand.cut.setdefault(letter, Letter(on_page, is_mirrored=True))
+
+
+def finish_letters(hand: Hand) -> None:
+    """Take what is left of each block as its letter."""
+    for name, letter in hand.cut.items():
+        if name not in hand.letters:
+            hand.letters[name] = [[letter.on_page(place) for place in loop] for loop in letter.loops()]
+            for loop in hand.letters[name]:
+                for a, b in zip(loop, [*loop[1:], loop[0]], strict=True):
+                    hand.rule(a, b)
 
 
 def scan_corners(hand: Hand, count: str) -> None:
     """Scan the next letter: a corner gets a line if the line does not begin across the letter or along its edge."""
+    finish_letters(hand)
     letter = list(hand.letters)[hand.scans]
     hand.scans += 1
     outer, *others = hand.letters[letter]
@@ -263,13 +366,6 @@ def letter_place(hand: Hand, letter: str) -> None:
     hand.corner = hand.cross(level, (hand.marks[2 * len(hand.letters) - 2], hand.at["point"]))
 
 
-def letter_in_place(hand: Hand, letter: str, corners: str, count: str) -> None:
-    letter_front(hand, letter, str(hand.corner[0]), str(hand.corner[1]), corners, count)
-    foot, head = hand.planes[len(hand.letters) - 2]
-    tall = max(y for loop in hand.letters[letter] for _, y in loop) - hand.corner[1]
-    assert tall == pytest.approx(head[1] - foot[1], abs=0.1), "as high as the upright at its place"
-
-
 def ticks(hand: Hand, places: str) -> None:
     foot, top = hand.at["foot"], hand.at["top"]
     measured = [float(mm) for mm in re.findall(MM, places)]
@@ -287,24 +383,8 @@ def columns(hand: Hand, rows: str) -> None:
     hand.columns = [hand.upright(at) for at in (hand.at["foot"], *crossings, hand.at["top left"])]
 
 
-def letter_on_side(hand: Hand, letter: str, crossings: str, count: str) -> None:
-    """Find each corner where two light lines cross, counted along and up."""
-    loops = []
-    for group in crossings.split("; then on its own "):
-        loop = []
-        for pair in group.split("; "):
-            along, up = (int(number) for number in pair.split())
-            at = hand.cross(hand.columns[along], (hand.ticks[up], hand.at["left"]))
-            hand.rows[at] = hand.ticks[up]
-            loop.append(at)
-        loops.append(loop)
-        for a, b in zip(loop, [*loop[1:], loop[0]], strict=True):
-            hand.rule(a, b)
-    hand.letters[letter] = loops
-    assert sum(map(len, loops)) == int(count)
-
-
 def scan_from_other_point(hand: Hand, count: str) -> None:
+    finish_letters(hand)
     letter = list(hand.letters)[len(hand.scanned)]
     hand.scanned.append(letter)
     assert int(count) >= 1
@@ -395,9 +475,14 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     ),
     (r"Draw the (\d) lines of the back, from the two ends up to the crossing\.", to_the_crossing),
     (
-        rf"Mark the lower left of ([\w ]+) of \w+, {MM} from the left, {MM} up\. From there measure its corners, "
-        r"across and up: ([\d.; a-z]+)\. Draw the front: (\d+) lines\.",
-        letter_front,
+        rf"Mark the lower left of ([\w ]+) of \w+, {MM} from the left, {MM} up\. From there draw its block lightly, "
+        rf"{MM} wide and {MM} tall\.",
+        letter_block,
+    ),
+    (
+        r"Cut out the ([\w ]+) of ([\w ]+) of \w+\. From the lower left of its block measure, across and up: "
+        r"([\d.;, a-z]+)\. Join them: (\d+) lines?\.",
+        cut_out,
     ),
     (
         r"Scan the corners one by one with the pencil on the point: a corner gets a light line only if the line does "
@@ -442,9 +527,9 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         letter_place,
     ),
     (
-        r"From the lower left of its place measure the corners of ([\w ]+) of \w+, across and up: ([\d.; a-z]+)\. Draw "
-        r"the front: (\d+) lines\.",
-        letter_in_place,
+        r"Draw the block of ([\w ]+) of \w+ lightly in its place: as wide as from line to line, as tall as the upright "
+        r"there\.",
+        block_in_place,
     ),
     (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
     (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
@@ -455,8 +540,13 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     ),
     (
         r"Count the light lines from the nearest edge and from the foot, which are 0\. Corners of ([\w ]+) of \w+, "
-        r"along and up: ([\d; a-z]+)\. Mark them, and draw the outline: (\d+) lines\.",
-        letter_on_side,
+        r"along and up: ([\d;, a-z]+)\. Mark them, and draw the edges on the block: (\d+) lines?\.",
+        edges_on_block,
+    ),
+    (
+        r"Cut out the ([\w ]+) of ([\w ]+) of \w+\. Light lines are counted from the nearest edge and from the foot, "
+        r"which are 0\. Mark where they cross, along and up: ([\d;, a-z]+)\. Join them: (\d+) lines?\.",
+        cut_on_side,
     ),
     (
         r"Scan the corners with the pencil on the other point: a light line from each corner whose line does not cross "

@@ -13,11 +13,14 @@ from dataclasses import dataclass, field, replace
 import numpy as np
 
 from orthopsis.core.construct.count import guide_corners
-from orthopsis.core.construct.moves import Act, Family, Move, Role, Rule, RuleToPoint, Run, full_name
+from orthopsis.core.construct.moves import Act, Cross, Family, Move, Offset, Role, Rule, RuleToPoint, Run, full_name
 from orthopsis.core.errors import CoincidentLines
 from orthopsis.core.plane.arc import Arc, Rounding
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, unit_toward
 from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
+
+Mark = Callable[[int], Offset | Cross]
+"""From a corner to the act that marks it on the front."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -130,6 +133,10 @@ class CarriedOutline:
         """All edges as pairs of corners; an edge is called by its first one."""
         return [pair for loop in self.loops for pair in zip(loop, (*loop[1:], loop[0]), strict=True)]
 
+    def edge(self, a: int, b: int) -> Rule:
+        """Return the act that draws the edge of the front between two marked corners."""
+        return Rule(self.full(f"front.edge.{a}"), self.full(f"front.{a}"), self.full(f"front.{b}"), self.family(a, b))
+
     def full(self, name: str) -> str:
         """Return the full name of a point or line."""
         return full_name(self.thing, name)
@@ -157,20 +164,21 @@ def guided_corners(outline: CarriedOutline) -> list[int]:
     return [corners[i] for i in guide_corners(loops, outline.goal, outline.holes)]
 
 
-def front_moves(outline: CarriedOutline, breath: str, mark: Callable[[int], list[Act]]) -> list[Move]:
+def front_moves(outline: CarriedOutline, breath: str, mark: Mark) -> list[Move]:
     """Return the moves that mark the corners of the outline and draw it, part by part.
 
     Args:
-        mark: from a corner to the acts that mark it on the front.
+        mark: from a corner to the act that marks it on the front.
     """
-    n, following, moves = outline.full, dict(outline.edges), []
-    for part, corners in outline.part_corners:
-        acts: list[Act] = [act for corner in corners for act in mark(corner)]
-        for a in corners:
-            b = following[a]
-            acts.append(Rule(n(f"front.edge.{a}"), n(f"front.{a}"), n(f"front.{b}"), outline.family(a, b)))
-        moves += [Move("front", outline.thing, breath, act, part=part) for act in acts]
-    return moves
+    return [move for part, corners in outline.part_corners for move in part_moves(outline, part, corners, breath, mark)]
+
+
+def part_moves(outline: CarriedOutline, part: str, corners: Sequence[int], breath: str, mark: Mark) -> list[Move]:
+    """Return the moves that mark some corners of a part, all of their loops, and draw the edges between them."""
+    following = dict(outline.edges)
+    acts: list[Act] = [mark(corner) for corner in corners]
+    acts += [outline.edge(a, following[a]) for a in corners]
+    return [Move("front", outline.thing, breath, act, part=part) for act in acts]
 
 
 def guide_moves(

@@ -9,6 +9,8 @@ from collections.abc import Mapping
 from dataclasses import dataclass, fields, replace
 from typing import Any, Literal, get_args
 
+from orthopsis.core.wording.pieces import CutPiece
+
 Phase = Literal[
     "setup", "front", "divide", "guides", "depth", "back", "round", "pattern", "take_away", "darken", "tone"
 ]
@@ -318,6 +320,7 @@ class Move:
         act: what is done.
         view: the view whose points it marks, or empty.
         part: the part of the thing that it belongs to, such as a letter, or empty.
+        piece: which of several pieces that are cut away it belongs to; they are told one by one.
     """
 
     phase: Phase
@@ -326,3 +329,4 @@ class Move:
     act: Act
     view: str = ""
     part: str = ""
+    piece: CutPiece | None = None

@@ -8,7 +8,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.engine import Board, execute
-from orthopsis.core.construct.moves import EYE_LEVEL, Move
+from orthopsis.core.construct.moves import EYE_LEVEL, Cross, Move, Offset
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.built import Built, build, build_moving
 from orthopsis.core.drawing.lines import IDS, LightLines
@@ -67,6 +67,12 @@ class Solved:
     def light_ids(self) -> dict[str, int]:
         """Line id of each ruled line, by its full name."""
         return {name: line.id for names, lines in self.light for name, line in zip(names, lines, strict=True)}
+
+    @cached_property
+    def corner_marks(self) -> dict[str, Offset | Cross]:
+        """The acts that mark a corner by two figures, by what they make: measured, or counted on a divided face."""
+        acts = (move.act for move in self.moves)
+        return {a.makes: a for a in acts if isinstance(a, Offset) or (isinstance(a, Cross) and a.counted is not None)}
 
 
 def solve(prepared: Prepared, *, is_moving: bool = False) -> Solved:

@@ -18,19 +18,21 @@ class LevelRules:
         hand_error_mm: by how much an end of a line misses its place (standard deviation), page mm.
         times_as_long: how long a step takes, against the middle level.
         type_pt: how large the type of step sheets is where nobody says otherwise, points.
+        cuts_at_once: whether all pieces that are cut away from a block are told in one step.
         grade: the school grade whose readers follow the words of an exercise, at most (Flesch-Kincaid).
     """
 
     hand_error_mm: float
     times_as_long: float
     type_pt: float
+    cuts_at_once: bool
     grade: int
 
 
 RULES: Mapping[Level, LevelRules] = {
-    "youngest": LevelRules(hand_error_mm=2.0, times_as_long=1.6, type_pt=14.0, grade=3),
-    "middle": LevelRules(hand_error_mm=1.0, times_as_long=1.0, type_pt=11.0, grade=5),
-    "oldest": LevelRules(hand_error_mm=0.5, times_as_long=0.75, type_pt=11.0, grade=8),
+    "youngest": LevelRules(hand_error_mm=2.0, times_as_long=1.6, type_pt=14.0, cuts_at_once=False, grade=3),
+    "middle": LevelRules(hand_error_mm=1.0, times_as_long=1.0, type_pt=11.0, cuts_at_once=False, grade=5),
+    "oldest": LevelRules(hand_error_mm=0.5, times_as_long=0.75, type_pt=11.0, cuts_at_once=True, grade=8),
 }
 STROKE_ERRORS = 4
 """A letter's stroke is at least as wide as so many errors of the hand: its two sides then stay apart (no source)."""

@@ -7,7 +7,7 @@ import math
 import re
 from collections.abc import Iterator, Sequence
 
-from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, MeasureAside, Shift, Side
+from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, MeasureAside, Offset, Shift, Side
 from orthopsis.core.drawing.answer import Dimension, Place
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
@@ -54,6 +54,10 @@ def _spans(solved: Solved, act: Act) -> Iterator[_Span]:
                 yield (0.0, y), (x, y), across
             if up > 0:
                 yield (x, 0.0), (x, y), up
+        case Offset():
+            (x, y), made = points[act.start].xy, points[act.makes].xy
+            yield (x, y), (made[0], y), abs(act.across_mm)
+            yield (made[0], y), made, abs(act.up_mm)
         case Side():
             yield points[act.start].xy, points[act.makes_point].xy, abs(act.length_mm)
         case MeasureAlong():

@@ -29,7 +29,7 @@ def marks_of(acts: Sequence[Act]) -> list[Mark]:
 
 def is_by_letters(template: str) -> bool:
     """Tell whether words name corners one by one."""
-    return "{offsets}" in template or "{crossings}" in template
+    return any(place in template for place in ("{offsets}", "{crossings}", "{path}"))
 
 
 def has_letters(acts: Sequence[Act]) -> bool:
@@ -58,12 +58,8 @@ def lettered_corner(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
     """Return the corner of an outline along whose light line a step cuts a depth; none where words can tell it."""
     lines = [act.line for act in acts if isinstance(act, MeasureAlong | ShareAlong)]
     corners = {solved.board.lines[line].turns_to for line in lines[:1]}
-    offsets = [m.act for m in solved.moves if isinstance(m.act, Offset) and m.act.makes in corners]
-    return [
-        PointLetter(at=solved.board.points[offset.makes].xy, text=CORNER_LETTER, across=across, up=up)
-        for offset in offsets[:1]
-        for across, up in [figures(solved, offset)]
-    ]
+    marks = [mark for corner in corners if isinstance(mark := solved.corner_marks.get(corner), Offset)]
+    return [_lettered(solved, CORNER_LETTER, mark) for mark in marks]
 
 
 def is_by_way(template: str) -> bool:
@@ -104,11 +100,7 @@ def lettered(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
     """Return the points of a step with their letters; none where words can tell them."""
     if not has_letters(acts):
         return []
-    result = []
-    for letter, mark in zip(_LETTERS, marks_of(acts), strict=False):
-        across, up = figures(solved, mark)
-        result.append(PointLetter(at=solved.board.points[mark.makes].xy, text=letter, across=across, up=up))
-    return result
+    return [_lettered(solved, letter, mark) for letter, mark in zip(_LETTERS, marks_of(acts), strict=False)]
 
 
 def loops_of(acts: Sequence[Act]) -> list[list[int]]:
@@ -124,8 +116,53 @@ def loops_of(acts: Sequence[Act]) -> list[list[int]]:
 
 def letter_words(acts: Sequence[Act]) -> str:
     """Return by which letters the words name a step's points: ``a to d, then on its own e to h, on the picture``."""
-    spans = [(_LETTERS[loop[0]], _LETTERS[loop[-1]]) for loop in loops_of(acts) if loop]
+    return _spans([loop for loop in loops_of(acts) if loop])
+
+
+def _spans(loops: Sequence[Sequence[int]]) -> str:
+    """Return the letters of some points by number, those together that are joined."""
+    spans = [(_LETTERS[loop[0]], _LETTERS[loop[-1]]) for loop in loops]
     said = [first if first == last else f"{first} to {last}" for first, last in spans]
     if len(said) == 1:
         return f"{said[0]} on the picture"
     return f"{', then on its own '.join(said)}, on the picture"
+
+
+def is_by_path(template: str) -> bool:
+    """Tell whether words name the corners over which the edges of a step run, those that are there too."""
+    return "{path}" in template
+
+
+def paths_of(acts: Sequence[Act]) -> list[list[str]]:
+    """Return the points over which the edges of a step run, by full name, those of a run together in order."""
+    following = {act.start: act.end for act in acts if isinstance(act, Rule) and act.role == "edge"}
+    begins = [start for start in following if start not in following.values()]
+    runs = list[list[str]]()
+    for begin in (*begins, *following):
+        run = list[str]()
+        while begin in following:
+            run.append(begin)
+            begin = following.pop(begin)
+        if run:
+            runs.append(run if begin == run[0] else [*run, begin])
+    return runs
+
+
+def lettered_path(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
+    """Return the points over which the edges of a step run, with their letters."""
+    marks, points = solved.corner_marks, [point for run in paths_of(acts) for point in run]
+    return [_lettered(solved, letter, marks[name]) for letter, name in zip(_LETTERS, points, strict=False)]
+
+
+def path_words(acts: Sequence[Act]) -> str:
+    """Return by which letters words name the points over which the edges of a step run: ``a to d on the picture``."""
+    ends, spans = 0, list[range]()
+    for run in paths_of(acts):
+        spans.append(range(ends, ends + len(run)))
+        ends += len(run)
+    return _spans(spans)
+
+
+def _lettered(solved: Solved, letter: str, mark: Mark) -> PointLetter:
+    across, up = figures(solved, mark)
+    return PointLetter(at=solved.board.points[mark.makes].xy, text=letter, across=across, up=up)

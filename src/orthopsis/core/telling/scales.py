@@ -11,7 +11,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.answer import Place, Scale, ScaleMark
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
-from orthopsis.core.telling.letters import MOST_IN_WORDS
+from orthopsis.core.telling.letters import MOST_IN_WORDS, is_by_path, paths_of
 
 
 def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
@@ -20,11 +20,13 @@ def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
     Args:
         template: the words of the step, with the places for what they tell.
     """
-    acts = [move.act for move in breath.moves]
+    acts: Sequence[Act] = [move.act for move in breath.moves]
     if "{ticks}" in template or "{length_marks}" in template:
         return _ticked(solved, acts)
-    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}")):
+    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}")):
         return []
+    if is_by_path(template):
+        acts = [solved.corner_marks[point] for run in paths_of(acts) for point in run]
     crossings = [act for act in acts if isinstance(act, Cross) and act.counted is not None]
     if crossings:
         return _counted(solved, crossings)

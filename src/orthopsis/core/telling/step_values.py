@@ -33,12 +33,14 @@ from orthopsis.core.telling.letters import (
     letter_words,
     loops_of,
     marks_of,
+    path_words,
     way_letters,
 )
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import SIDED_AIDS
 from orthopsis.core.wording.names import part_words
+from orthopsis.core.wording.pieces import piece_words
 from orthopsis.core.wording.vocabulary import counted, listed
 
 
@@ -122,12 +124,17 @@ def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stroke
 
 _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "thing": lambda solved, breath, acts: part_words(breath.part, breath.thing),
+    "piece": lambda solved, breath, acts: piece_words(breath.piece) if breath.piece is not None else "",
+    "cut": lambda solved, breath, acts: piece_words(breath.piece) if breath.piece is not None else "all its gaps",
+    "wide": lambda solved, breath, acts: _farthest(solved, [a.across_mm for a in acts if isinstance(a, Offset)]),
+    "tall": lambda solved, breath, acts: _farthest(solved, [a.up_mm for a in acts if isinstance(a, Offset)]),
     "ticks": lambda solved, breath, acts: ticks(solved, acts),
     "tick_start": lambda solved, breath, acts: tick_start(solved, acts),
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
     "start": lambda solved, breath, acts: _start(solved, breath),
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
+    "path": lambda solved, breath, acts: path_words(acts),
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
     "rows": lambda solved, breath, acts: _rows(acts),
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
@@ -140,6 +147,11 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
 }
 """The values that stand for themselves."""
+
+
+def _farthest(solved: Solved, lengths: Sequence[float]) -> str:
+    """Return the longest of some lengths; empty if there is none."""
+    return solved.prepared.length(max(lengths)) if lengths else ""
 
 
 def _run_to(solved: Solved, families: Sequence[str]) -> str:
@@ -220,11 +232,10 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
         return ""
     corner = solved.board.lines[line].turns_to
     said = _corner(solved, corner)
-    marked = (m for m in solved.moves if isinstance(m.act, Offset) and m.act.makes == corner)
-    move = next(marked, None)
-    if move is None:
+    if not isinstance(mark := solved.corner_marks.get(corner), Offset):
         return f"the {said} corner" if said else "the corner"
-    of = f" of {part_words(move.part, breath.thing)}" if move.part else ""
+    part = next(move.part for move in solved.moves if move.act is mark)
+    of = f" of {part_words(part, breath.thing)}" if part else ""
     return f"the corner {CORNER_LETTER}{of}"
 
 

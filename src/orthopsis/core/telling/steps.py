@@ -9,15 +9,18 @@ from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.document import StepRef
 from orthopsis.core.drawing.answer import PointLetter, Step
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.dimensions import dimensions
 from orthopsis.core.telling.letters import (
     is_by_corner,
     is_by_letters,
+    is_by_path,
     is_by_way,
     lettered,
     lettered_corner,
+    lettered_path,
     lettered_way,
 )
 from orthopsis.core.telling.scales import scales
@@ -54,12 +57,14 @@ def told_steps(solved: Solved, strokes: Strokes) -> list[Told]:
     ids = {thing.name: thing.id for thing in solved.prepared.exercise.things}
     seen: Counter[tuple[str, str, str]] = Counter()
     result = []
-    for breath in breaths(solved.moves):
+    untold = _untold(solved)
+    level = solved.prepared.wording.level
+    for breath in breaths(solved.moves, cuts_at_once=RULES[level].cuts_at_once):
         alike = (breath.thing, breath.name, breath.part)
         seen[alike] += 1
         ref = StepRef(thing=ids.get(breath.thing, 0), words=breath.name, part=breath.part, turn=seen[alike])
         step = _built_step(solved, breath, _key(breath.thing, ref), strokes)
-        result.append(_told(breath, ref, step))
+        result.append(_told(breath, ref, step, untold))
     if solved.prepared.things:
         result += [Told(step, StepRef(words=step.phase)) for step in _finish(solved)]
     return result
@@ -76,20 +81,34 @@ def line_by_line(solved: Solved, told: Told, strokes: Strokes) -> list[Told]:
     assert told.breath is not None
     parts = list(_lines(solved, told.breath))
     whole = StepValues(solved, told.breath, strokes)
-    result = []
+    result, untold = [], _untold(solved)
     for number, part in enumerate(parts, start=1):
         ref = told.ref.model_copy(update={"line": number})
         step = _built_step(solved, part, _key(part.thing, ref), strokes, whole)
         counted_as = f" ({number} of {len(parts)})"
         titles = {"title": told.step.title + counted_as, "short": told.step.short + counted_as}
-        result.append(_told(part, ref, step.model_copy(update=titles)))
+        result.append(_told(part, ref, step.model_copy(update=titles), untold))
     return result
 
 
-def _told(breath: Breath, ref: StepRef, step: Step) -> Told:
+def _untold(solved: Solved) -> dict[str, set[str]]:
+    """Return what lies under the points and lines that nobody is told of, by their names: there they are all the same.
+
+    A point that lies where another one was marked is one such.
+    """
+    return {name: inputs(move.act) for move in solved.moves if not move.breath for name in outputs(move.act)}
+
+
+def _told(breath: Breath, ref: StepRef, step: Step, untold: Mapping[str, set[str]]) -> Told:
     acts = [move.act for move in breath.moves]
     makes = frozenset(name for act in acts for name in outputs(act))
-    return Told(step, ref, frozenset(name for act in acts for name in inputs(act)) - makes, makes, breath)
+    needs, asked = set[str](), [name for act in acts for name in inputs(act)]
+    while asked:
+        name = asked.pop()
+        if name not in needs and name not in makes:
+            needs.add(name)
+            asked += untold.get(name, ())
+    return Told(step, ref, frozenset(needs), makes, breath)
 
 
 def _lines(solved: Solved, breath: Breath) -> Iterator[Breath]:
@@ -155,6 +174,8 @@ def _letters(solved: Solved, acts: Sequence[Act], instruction: str) -> list[Poin
         return lettered_way(solved, acts)
     if is_by_corner(instruction):
         return lettered_corner(solved, acts)
+    if is_by_path(instruction):
+        return lettered_path(solved, acts)
     return lettered(solved, acts) if is_by_letters(instruction) else []
 
 

@@ -221,6 +221,34 @@ CORNER: dict[str, StepPhrases] = {
         "Measuring the places on the page.",
         "ruler and set square",
     ),
+    "front.on_block": StepPhrases(
+        "its edges on the block, {rules}",
+        (
+            "Count the light lines: the nearest edge and the foot are 0. Mark the corners of {thing} where these lines "
+            "cross, along and up: {path}. Draw its edges on the block: {rule_count} lines.",
+            "Count the light lines from the nearest edge and from the foot, which are 0. Corners of {thing}, along "
+            "and up: {path}. Mark them, and draw the edges on the block: {rules}.",
+            "Draw the edges of {thing} on its block: {rules}. Corners, along from the nearest edge and up from the "
+            "foot, which are 0: {path}.",
+        ),
+        "Anything with corners is first its block.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+    ),
+    "front.cut_on_side": StepPhrases(
+        "cut out {cut}",
+        (
+            "Cut out {piece}. Count the light lines: the nearest edge and the foot are 0. Mark where they cross, along "
+            "and up: {path}. Join them. Count: {rule_count}.",
+            "Cut out {piece} of {thing}. Light lines are counted from the nearest edge and from the foot, which are 0. "
+            "Mark where they cross, along and up: {path}. Join them: {rules}.",
+            "Cut {thing} out of its block, from crossing to crossing: {path}; {rules}. Light lines are counted "
+            "along from the nearest edge and up from the foot, which are 0.",
+        ),
+        "Strokes are equally thick in perspective: wider near, narrower far.",
+        "Losing the place among the light lines: mark the corners first.",
+        "ruler",
+    ),
     "front.on_side": StepPhrases(
         "the shape on its side, {rules}",
         (

@@ -109,6 +109,55 @@ FRONT: dict[str, StepPhrases] = {
         "Following the paper by eye: use the see-through ruler against the front edge.",
         "see-through ruler or set square",
     ),
+    "front.block": StepPhrases(
+        "the block, {wide} by {tall}",
+        (
+            "Start {start}. From there draw a light block, {wide} wide and {tall} tall. It will be {thing}.",
+            "Mark the lower left of {thing}, {start}. From there draw its block lightly, {wide} wide and {tall} tall.",
+            "Draw the block of {thing} lightly: its lower left {start}, {wide} wide, {tall} tall.",
+        ),
+        "Anything with corners is first its block.",
+        "A block that leans: set the ruler square on the paper's edge.",
+        "ruler and set square",
+    ),
+    "front.block_in_room": StepPhrases(
+        "the block in its place",
+        (
+            "Draw a light block in its place, from line to line, as tall as the line that stands there. It will be "
+            "{thing}.",
+            "Draw the block of {thing} lightly in its place: as wide as from line to line, as tall as the [upright] "
+            "there.",
+            "The block of {thing} fills its place: from line to line, as tall as the [upright] of its plane.",
+        ),
+        "Farther back the same letter is smaller; it is drawn true all the same.",
+        "A block that leans: set the ruler square on the paper's edge.",
+        "ruler and set square",
+    ),
+    "front.cut": StepPhrases(
+        "cut out {cut}",
+        (
+            "Cut out {piece}. From the lower left of the block measure across and up: {path}. Join them. Count: "
+            "{rule_count}.",
+            "Cut out {piece} of {thing}. From the lower left of its block measure, across and up: {path}. Join them: "
+            "{rules}.",
+            "Cut {thing} out of its block: {rules}. Corners lie across and up from its lower left: {path}.",
+        ),
+        "The front is drawn as it is; strokes of one shape are equally thick.",
+        "Adding up measures: measure each corner from the same edge.",
+        "ruler and set square",
+    ),
+    "front.rest": StepPhrases(
+        "what stands beside it, {rules}",
+        (
+            "From the lower left of {thing} measure across and up: {path}. Draw with the ruler. Count: {rule_count}.",
+            "From the lower left of {thing} measure, across and up: {path}. Draw what stands there: {rules}.",
+            "Draw what stands beside the block of {thing}: {rules}. Corners, across and up from its lower left: "
+            "{path}.",
+        ),
+        "All of a letter is measured from one corner.",
+        "Adding up measures: measure each corner from the same edge.",
+        "ruler and set square",
+    ),
     "front.profile": StepPhrases(
         "the front, {rules}",
         (

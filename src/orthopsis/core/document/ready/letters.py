@@ -135,7 +135,7 @@ LETTERS: tuple[dict[str, Any], ...] = (
         "sheet": {"division": "1 mm", "centre": "diagonals"},
         "views": [{"kind": "one_point", "x_mm": 210}],
         "things": [word("BUOY", "round", 0, 0, 84, width=72, gap=26, layout="about", spread=24, **measured(34))],
-        "minutes": 180,
+        "minutes": 225,
     },
     {
         **HEAD,

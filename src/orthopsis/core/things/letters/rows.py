@@ -60,7 +60,7 @@ def row(values: Values, setting: Setting) -> list[Member]:
         own = replace(own, held={**own.held, "depth_by": "measured", "depth": depth})
         room = tuple(moves[i])
         origin = values.full(f"measure.foot.{i}") if i else ""
-        told = {"front.profile": "front.in_room"} if i else {}
+        told = {"front.profile": "front.in_room", "front.block": "front.block_in_room"} if i else {}
         members.append(Member(letter.name, FrontProfile(own, setting), 1 / scale, letter.name, room, origin, told))
     return members
 

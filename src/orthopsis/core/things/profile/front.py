@@ -1,6 +1,6 @@
 """A profile in one-point perspective: its outline drawn true, every corner carried back to the point."""
 
-from collections.abc import Callable, Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 
 import numpy as np
@@ -9,12 +9,12 @@ from propcache.api import cached_property
 from orthopsis.core.construct.carried_back import SeenBack, back_moves, needed
 from orthopsis.core.construct.carry import (
     CarriedOutline,
-    front_moves,
     guide_moves,
     guided_corners,
     loops_of,
 )
-from orthopsis.core.construct.moves import Act, Measure, Move, Offset
+from orthopsis.core.construct.cut_out import Origin, front_cut_moves
+from orthopsis.core.construct.moves import Measure, Move, Offset
 from orthopsis.core.construct.panel import AROUND_FRONT, Panel, away_from, vector
 from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.errors import GeometryError
@@ -171,7 +171,7 @@ class FrontProfile(Standing):
         back = back_moves(outline, [start], self.guided, seen, None)
         found = {start, *needed(outline, seen, any_way=True)}
         reaching = {c: between(outline.page[c], outline.goal, self.depth_share) for c in found}
-        moves = front_moves(outline, "front.profile", self._marks)
+        moves = self._front_moves()
         moves += guide_moves(outline, self.guided, "guides.profile", reaching=reaching, late=back.late)
         moves.append(cut_move(self.values, "depth.profile", n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
         moves += back.moves
@@ -189,26 +189,28 @@ class FrontProfile(Standing):
         see_through = self.values.is_see_through
         return seen_back(self.outline, block_form, self.solid, self.setting, is_see_through=see_through)
 
-    @property
-    def _marks(self) -> Callable[[int], list[Act]]:
-        """How corners are marked: measured from the lower left of their part, which is marked first."""
-        n, first, page = self.values.full, self.values.first, self.outline.page
-        origins: dict[int, tuple[str, Point]] = {}
-        for number, (_, corners) in enumerate(self.outline.part_corners):
-            name = f"measure.origin.{number + 1}" if number else "measure.origin"
-            low = Point(min(page[c].x for c in corners), min(page[c].y for c in corners)) if number else first
-            origins |= dict.fromkeys(corners, (name, low))
-        begun: set[str] = set()
+    def _front_moves(self) -> list[Move]:
+        """Return the moves that draw the front, measured from the lower left of each part, which is marked first."""
+        n, outline = self.values.full, self.outline
+        moves = list[Move]()
+        for number, (_, corners) in enumerate(outline.part_corners):
+            origin = self._origin(number, corners)
 
-        def mark(corner: int) -> list[Act]:
-            name, low = origins[corner]
-            offset = Offset(n(f"front.{corner}"), n(name), page[corner].x - low.x, page[corner].y - low.y)
-            if name in begun:
-                return [offset]
-            begun.add(name)
-            return [Measure(n(name), *low.xy) if low is not first else self.values.begin(self.setting, name), offset]
+            def mark(corner: int, origin: Origin = origin) -> Offset:
+                at = outline.page[corner]
+                return Offset(n(f"front.{corner}"), origin.name, at.x - origin.at.x, at.y - origin.at.y)
 
-        return mark
+            moves += front_cut_moves(outline, number, origin, mark)
+        return moves
+
+    def _origin(self, number: int, corners: Sequence[int]) -> Origin:
+        """Return from where the corners of a part are measured: of the first one from the place of the whole."""
+        if not number:
+            name, page = "measure.origin", self.values.first
+            return Origin(self.values.begin(self.setting, name), self.values.full(name), page)
+        full, at = self.values.full(f"measure.origin.{number + 1}"), [self.outline.page[c] for c in corners]
+        low = Point(min(p.x for p in at), min(p.y for p in at))
+        return Origin(Measure(full, *low.xy), full, low)
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -14,13 +14,14 @@ from propcache.api import cached_property
 from orthopsis.core.construct.carried_back import Back, SeenBack, back_moves, needed
 from orthopsis.core.construct.carry import (
     CarriedOutline,
-    front_moves,
     guide_moves,
     guided_corners,
     loops_of,
+    part_moves,
 )
+from orthopsis.core.construct.cut_out import side_cut_moves
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.moves import Act, Cross, Move, RuleToPoint, Run
+from orthopsis.core.construct.moves import Act, Cross, Move, Offset, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
@@ -148,11 +149,16 @@ class SideProfile(OfBlock):
         if cut.is_level:
             moves += block_recipe.back_moves(self, (cut.panel.face,))
 
-        def mark(name: str, place: FacePlace) -> Act:
+        def mark(name: str, place: FacePlace) -> Cross | Offset:
             return grid.mark(name, cut.on_panel(place))
 
         moves += grid.moves()
-        moves += front_moves(outline, cut.told("outline"), lambda c: [mark(f"front.{c}", outline.flat[c])])
+        told, on_front = cut.told("outline"), lambda c: mark(f"front.{c}", outline.flat[c])
+        for part, corners in outline.part_corners:
+            if cut.is_level:
+                moves += part_moves(outline, part, corners, told, on_front)
+            else:
+                moves += side_cut_moves(outline, part, corners, told, on_front)
         guided = outline.corners if self.values.is_see_through else guided_corners(outline)
         page, seen = self.block_form.picture(self.setting.frame.eye), self.seen_back
         found = needed(outline, seen, any_way=False)
