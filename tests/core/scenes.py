@@ -249,6 +249,25 @@ def roofed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
+    """Return an exercise with a road over the ground and a box that may stand on it."""
+    view = draw(st.sampled_from(views))
+    boxes = _front_boxes if view == "one_point" else _corner_boxes
+    road = {
+        "kind": "road",
+        "name": "Road",
+        "left": draw(st.integers(0, 260)) + 0.37,
+        "bottom": draw(st.sampled_from([0, 0, 12.5, 40])),
+        "width": draw(st.integers(10, 160)),
+        "to": draw(st.sampled_from(["left", "right"])),
+        "dashes": draw(st.sampled_from(["none", "2", "5"])),
+        "dash": draw(st.integers(2, 20)),
+        "dashes_by": draw(st.sampled_from(["diagonal", "eye"])),
+    }
+    return exercise_of(road, draw(boxes("Box 1", view)), views=[VIEWS[view]])
+
+
+@st.composite
 def rows(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     """Return a box anywhere with a row of copies going away from it."""
     exercise = draw(exercises(most=1, views=views))

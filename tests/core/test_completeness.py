@@ -13,6 +13,7 @@ from scenes import (
     laid_out,
     patterned,
     profiles,
+    roads,
     roofed,
     rounded,
     rows,
@@ -41,6 +42,7 @@ ANY = st.one_of(
     patterned(),
     roofed(),
     rows(),
+    roads(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )
 

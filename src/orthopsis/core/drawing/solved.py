@@ -189,7 +189,7 @@ def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> 
             gone[ends] = WHOLE if spans == WHOLE or gone.get(ends) == WHOLE else (*gone.get(ends, ()), *spans)
     boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
     for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
-        role: Role = "edge" if placed.standing.is_body else "detail"
+        role: Role = "edge" if placed.standing.is_body or placed.standing.lies_on_ground else "detail"
         yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, gone)
 
 

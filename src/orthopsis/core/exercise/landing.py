@@ -112,6 +112,9 @@ def _clear(
             alone = solve(prepare(exercise.model_copy(update={"things": things, "steps": ()})))
         except GeometryError:
             continue
+        if not _drawn(alone):  # it lies on the ground, under all others
+            yield things, alone
+            return
         box = _whole_box(alone)
         last = alone.prepared.things[0].values.first, box
         if _holds(alone.prepared.sheet, box) and not any(_touch(box, other) for other in taken):

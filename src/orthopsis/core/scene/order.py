@@ -19,10 +19,13 @@ from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.scene.whole import Whole, members_of, whole_of
 from orthopsis.core.view.eye import Array
 
-Why = Literal["said", "ground", "depth", "floats", "other_eye", "crossing"]
-"""Why one of two hides the other: the teacher said so; it stands nearer on the ground; each does, where it is nearer;
-or it is listed first, because one of them floats, they have other eyes, or they stand in each other."""
-_STRENGTH: Mapping[Why, int] = {"said": 2, "ground": 1, "depth": 1, "floats": 0, "other_eye": 0, "crossing": 0}
+Why = Literal["said", "ground", "depth", "floats", "other_eye", "crossing", "lies"]
+"""Why one of two hides the other: the teacher said so; the other lies on the ground; it stands nearer on the ground;
+each does, where it is nearer; or it is listed first, because one of them floats, they have other eyes, or they stand in
+each other."""
+_STRENGTH: Mapping[Why, int] = {
+    "said": 2, "lies": 1, "ground": 1, "depth": 1, "floats": 0, "other_eye": 0, "crossing": 0,
+}  # fmt: skip
 
 
 @dataclass(frozen=True, slots=True)
@@ -114,6 +117,8 @@ def _overlap(
     """Return which of two wholes is nearer, and why; the first is listed before the second."""
     if (i, j) in said:
         return Overlap(i, j, "said") if said[i, j] else Overlap(j, i, "said")
+    if wholes[i].is_ground != wholes[j].is_ground:
+        return Overlap(j, i, "lies") if wholes[i].is_ground else Overlap(i, j, "lies")
     one, other = plans[i], plans[j]
     if one is None or other is None:
         return Overlap(i, j, "floats")

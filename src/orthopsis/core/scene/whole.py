@@ -24,12 +24,14 @@ class Whole:
         members: the numbers of all.
         standings: those of them that have faces, where they stand.
         factors: how many times each is enlarged about the eye, so that they touch.
+        is_ground: whether it is drawn on the ground itself.
     """
 
     root: int
     members: tuple[int, ...]
     standings: tuple[Standing, ...]
     factors: tuple[float, ...]
+    is_ground: bool = False
 
     @property
     def plan(self) -> Plan | None:
@@ -54,7 +56,11 @@ def whole_of(things: Sequence[Placed], members: Sequence[int]) -> Whole:
     """Return the whole that some things make which hang together."""
     bodies = [things[i] for i in members if things[i].standing.is_body]
     return Whole(
-        things[members[0]].layer, tuple(members), tuple(b.standing for b in bodies), tuple(b.factor for b in bodies)
+        things[members[0]].layer,
+        tuple(members),
+        tuple(b.standing for b in bodies),
+        tuple(b.factor for b in bodies),
+        things[members[0]].standing.lies_on_ground,
     )
 
 

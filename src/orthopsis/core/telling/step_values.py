@@ -132,6 +132,10 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "tick_start": lambda solved, breath, acts: tick_start(solved, acts),
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
+    "road_point": lambda solved, breath, acts: _road_point(solved, breath),
+    "feet": lambda solved, breath, acts: listed(
+        [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]
+    ),
     "start": lambda solved, breath, acts: _start(solved, breath),
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
     "path": lambda solved, breath, acts: path_words(acts),
@@ -152,6 +156,13 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
 def _farthest(solved: Solved, lengths: Sequence[float]) -> str:
     """Return the longest of some lengths; empty if there is none."""
     return solved.prepared.length(max(lengths)) if lengths else ""
+
+
+def _road_point(solved: Solved, breath: Breath) -> str:
+    """Return how the class calls the point to which all of a thing runs; empty if it has none."""
+    thing = solved.prepared.thing(breath.thing)
+    lines = [m.act for m in solved.moves if m.thing == breath.thing and isinstance(m.act, RuleToPoint)]
+    return solved.prepared.point_words(lines[0].point) if thing is not None and lines else ""
 
 
 def _run_to(solved: Solved, families: Sequence[str]) -> str:

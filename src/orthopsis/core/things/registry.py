@@ -10,10 +10,11 @@ from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 from orthopsis.core.things.rectangles import RECTANGLES
+from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
 
 KINDS: dict[str, ThingKind] = {
     kind.kind: kind
-    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROW, RECTANGLES, DIVISION, SIGN, FIGURE, PATTERN)
+    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROAD, ROW, RECTANGLES, DIVISION, SIGN, FIGURE, PATTERN)
 }

@@ -247,6 +247,11 @@ class Standing:
         return bool(self.solid.faces)
 
     @property
+    def lies_on_ground(self) -> bool:
+        """Whether it is drawn on the ground itself, so that whatever stands there hides it."""
+        return False
+
+    @property
     def may_be_thin(self) -> bool:
         """Whether thin sides are meant so, such as the thickness of a wall, or come by themselves farther away."""
         return False

@@ -19,6 +19,7 @@ TRUE_LENGTHS = {"across": "{mm} wide", "away": "{mm} deep", "up": "{mm} tall"}
 HIDES = {
     "said": "{nearer} stands before {farther}, as you said.",
     "ground": "{nearer} stands before {farther}: its foot is nearer on the ground.",
+    "lies": "{nearer} hides {farther}, which lies on the ground.",
     "depth": "{nearer} and {farther} stand about each other: each hides what is behind it.",
     "floats": "{nearer} stands before {farther}: it is listed first, and one of them has no foot on the ground.",
     "other_eye": "{nearer} stands before {farther}: it is listed first, and they have points of their own.",

@@ -1,0 +1,25 @@
+"""A road over the ground to a vanishing point, or a path, a river, a canal: two lines from the lower part of the sheet.
+
+It knows its sides, and the dashes on its middle line. It lies on the ground: whatever stands there hides it.
+"""
+
+from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
+from orthopsis.core.things.road.road import BY, DASHES, WAYS, LevelRoad, TurnedRoad
+
+ROAD = ThingKind(
+    kind="road",
+    title="Road to the point",
+    parameters=(
+        *FIRST_CORNER,
+        Length("width", "the width at its near end", 100.0, 2.0, 2000.0),
+        Choice("to", "the point to which it runs", {"left": "the left point", "right": "the right point"}, "right"),
+        Choice("what", "what it is", WAYS, "road"),
+        Choice("dashes", "how many dashes it has", DASHES, "none"),
+        Length("dash", "how long the first dash is", 30.0, 1.0, 1000.0),
+        Choice("dashes_by", "how the dashes are found", BY, "diagonal", {"diagonal": ("one_point",)}),
+        Choice(LOOK.name, LOOK.says, {"solid": "Solid"}, "solid"),
+    ),
+    in_view={"one_point": LevelRoad, "two_point": TurnedRoad, "three_point": TurnedRoad},
+    adding="a road",
+)
