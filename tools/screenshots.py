@@ -106,7 +106,7 @@ def ready(page: Page) -> None:
 
 
 def show_close_up(page: Page) -> None:
-    page.goto("/show/9?step=3")
+    page.goto("/show/9?step=4")
     page.locator(".ruler").wait_for()
     page.wait_for_timeout(6200)
 

@@ -249,6 +249,19 @@ def roofed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere with a hip roof or a pyramid on its top, seen or not."""
+    exercise = draw(exercises(most=1, views=views))
+    roof = {
+        "kind": "hip_roof", "name": "Roof", "joined_to": "Box 1", "joined_by": "face_top",
+        "rise": draw(st.floats(2.0, 60.0)), "ridge": draw(st.sampled_from(["ridge", "tip"])),
+    }  # fmt: skip
+    roofed = exercise_of(exercise.things[0].model_dump(mode="json"), roof, views=_views(exercise))
+    assume(not _is_unheld(roofed))
+    return roofed
+
+
+@st.composite
 def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
     """Return an exercise with a road over the ground and a box that may stand on it."""
     view = draw(st.sampled_from(views))

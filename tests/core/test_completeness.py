@@ -10,6 +10,7 @@ from scenes import (
     benches,
     divided,
     exercises,
+    hipped,
     laid_out,
     patterned,
     profiles,
@@ -43,6 +44,7 @@ ANY = st.one_of(
     roofed(),
     rows(),
     roads(),
+    hipped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )
 

@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 import shapely
 from hypothesis import given, settings
-from scenes import VIEWS, assert_same_point, roofed, rows, solved, windowed
+from scenes import VIEWS, assert_same_point, hipped, roofed, rows, solved, windowed
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
@@ -55,8 +55,8 @@ def test_every_point_of_a_roof_is_where_the_eye_sees_it(exercise: Exercise) -> N
         assert distance(ours, theirs) <= 1e-9 * distance(ours, found.board.points["Roof.front.peak"]) ** 2 + 1e-3
 
 
-@settings(max_examples=300)
-@given(roofed())
+@settings(max_examples=400)
+@given(roofed() | hipped())
 def test_every_edge_of_a_roof_that_is_seen_was_made_by_the_hand(exercise: Exercise) -> None:
     found = solved(exercise)
     for placed, pieces in zip(found.prepared.things, Sight(found.seen).pieces(), strict=True):
@@ -77,7 +77,7 @@ def test_every_edge_of_a_roof_that_is_seen_was_made_by_the_hand(exercise: Exerci
 
 
 @settings(max_examples=200)
-@given(roofed() | rows() | windowed())
+@given(roofed() | hipped() | rows() | windowed())
 def test_each_move_takes_up_only_what_is_there_already(exercise: Exercise) -> None:
     found = solved(exercise)
     anchor = found.prepared.things[1].setting.anchor

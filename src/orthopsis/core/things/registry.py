@@ -6,6 +6,7 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
 from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
+from orthopsis.core.things.hip import HIP_ROOF
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
@@ -16,5 +17,19 @@ from orthopsis.core.things.sign import SIGN
 
 KINDS: dict[str, ThingKind] = {
     kind.kind: kind
-    for kind in (BOX, LETTERS, PROFILE, BENCH, GABLE_ROOF, ROAD, ROW, RECTANGLES, DIVISION, SIGN, FIGURE, PATTERN)
+    for kind in (
+        BOX,
+        LETTERS,
+        PROFILE,
+        BENCH,
+        GABLE_ROOF,
+        HIP_ROOF,
+        ROAD,
+        ROW,
+        RECTANGLES,
+        DIVISION,
+        SIGN,
+        FIGURE,
+        PATTERN,
+    )
 }

@@ -6,6 +6,7 @@ from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.form_steps import FORM
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.ground_steps import GROUND
+from orthopsis.core.wording.hip_steps import HIP
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.pattern_steps import PATTERN
 from orthopsis.core.wording.rectangle_steps import RECTANGLE
@@ -29,6 +30,7 @@ STEPS: dict[str, StepPhrases] = {
     **REPEAT,
     **GROUND,
     **ROOF,
+    **HIP,
     **PATTERN,
     **FINISH,
 }

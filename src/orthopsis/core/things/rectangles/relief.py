@@ -5,10 +5,10 @@ from it by lines that run along the face, up it, and out of it.
 """
 
 from collections.abc import Iterator
-from typing import Literal
 
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.moves import Act, MeasureAlong, Role, Rule, RuleToPoint, Run, Side, Touch
+from orthopsis.core.construct.meeting import level_or_upright, meeting
+from orthopsis.core.construct.moves import Act, MeasureAlong, Role, Rule, RuleToPoint, Side, Touch
 from orthopsis.core.things.rectangles.carried import HIGH, CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS
 from orthopsis.core.things.rectangles.solid import part_name
@@ -71,14 +71,10 @@ def _measured(shapes: CarriedShapes) -> Iterator[Act]:
     n, out, deep = shapes.values.full, shapes.panel.out, shapes.values.mm("deep")
     start, end = _wall(shapes, 0, 0), _front(shapes, 0, 0)
     if out.goal.is_ideal:
-        yield Side(n("construction.out"), end, start, _runs(out), shapes.sign * deep)
+        yield Side(n("construction.out"), end, start, level_or_upright(out), shapes.sign * deep)
         return
     yield RuleToPoint(n("construction.out"), start, out.family, "unseen")
     yield MeasureAlong(end, n("construction.out"), shapes.sign * deep)
-
-
-def _runs(way: Way) -> Literal["level", "upright"]:
-    return "level" if way.family == "level" else "upright"
 
 
 def _through(shapes: CarriedShapes, grid: Grid) -> Iterator[Act]:
@@ -92,42 +88,17 @@ def _through(shapes: CarriedShapes, grid: Grid) -> Iterator[Act]:
     there = (name, panel.along, n("construction.through.along"))
     own = (_wall(shapes, 0, 0), panel.out, n("construction.through.own"))
     if shapes.is_at_edge:
-        yield from _meeting(own, there, _front(shapes, 0, 0), 0.0, "construction", n("construction.through.on"))
+        yield from meeting(own, there, _front(shapes, 0, 0), 0.0, "construction", n("construction.through.on"))
         return
     foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
     along, up = shapes.layout.rectangles[0][0]
     yield grid.mark("measure.through.foot", (along, edge_up))
     on_edge, at = (shapes.seen_at((along, share)) for share in (edge_up, up))
-    yield from _meeting(
+    yield from meeting(
         (foot, panel.out, n("construction.through.out")), there, over, 0.0, "construction", n("construction.through.on")
     )
     rise, aside = (over, panel.up, n("construction.through.up")), at.x - on_edge.x + at.y - on_edge.y
-    yield from _meeting(own, rise, _front(shapes, 0, 0), aside, "construction", n("construction.through.helper"))
-
-
-Ruled = tuple[str, Way, str]
-"""A line that is ruled: from which point, which way, and what it is called."""
-
-
-def _meeting(
-    first: Ruled, second: Ruled, makes: str, aside_mm: float, role: Role, helper: str
-) -> Iterator[Act]:  # fmt: skip
-    """Yield the acts that find where two lines meet; the second one is drawn.
-
-    Args:
-        aside_mm: where neither runs to a point of the sheet, how far the second one is measured to the right or up.
-        helper: what the second line is called while the ruler only lies on it.
-    """
-    (one, out, over), (other, way, line) = first, second
-    if not out.goal.is_ideal:
-        yield RuleToPoint(over, one, out.family, "unseen")
-        yield Run(line, makes, other, way.family, over, role)
-    elif not way.goal.is_ideal:
-        yield RuleToPoint(helper, other, way.family, "unseen")
-        yield Run(over, makes, one, out.family, helper, "unseen")
-        yield Rule(line, other, makes, way.family, role)
-    else:
-        yield Side(line, makes, other, _runs(way), aside_mm)
+    yield from meeting(own, rise, _front(shapes, 0, 0), aside, "construction", n("construction.through.helper"))
 
 
 def _carry(
@@ -147,6 +118,6 @@ def _carry(
         # What leads out level or upright stays as near as it was: the front's edge is as long as that on the wall.
         as_long = shapes.edge_mm(number, corner) if is_edge else 0.0
         helper = n(f"construction.along.{number}.{CORNERS[corner]}")
-        yield from _meeting((wall, out, over), (start, way, line), makes, as_long, role, helper)
+        yield from meeting((wall, out, over), (start, way, line), makes, as_long, role, helper)
     else:
-        yield Side(over, makes, wall, _runs(out), shapes.sign * shapes.out_mm)
+        yield Side(over, makes, wall, level_or_upright(out), shapes.sign * shapes.out_mm)

@@ -1,0 +1,103 @@
+"""What a teacher says while a hip roof or a pyramid is drawn on a house."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+HIP: dict[str, StepPhrases] = {
+    "hip.rise": StepPhrases(
+        "a box on the house, {rise} tall",
+        (
+            "Carry the upright at the nearest corner of {other} on, over its top, and measure {rise} there. Make a "
+            "mark.",
+            "Carry the nearest [upright] of {other} on over its top, lightly, and mark {rise} there: so tall is the "
+            "roof.",
+            "Mark {rise} on the nearest [upright] of {other}, carried on over its top.",
+        ),
+        "A roof with four slopes begins as a box on the house.",
+        "Measuring the height over a corner farther away: there it is smaller already.",
+        "ruler, pencil light",
+    ),
+    "hip.lid": StepPhrases(
+        "the lid of the box",
+        (
+            "Draw the lid of this box with light lines. From the mark draw one {along} and one {up_way}. They stop "
+            "over the corners of the house. From there draw the other two. Count: {count}.",
+            "From the mark draw light lines {along} and {up_way}, until they are over the next corners of the house; "
+            "from there the other two: {lines}, the lid of the box.",
+            "The lid of the box, over the corners of {other}: {lines}, {along} and {up_way}, lightly.",
+        ),
+        "The lid's edges run as those of the house's top do.",
+        "A lid that is wider than the house: its corners are straight over those of the top.",
+        "ruler and set square, pencil light",
+    ),
+    "hip.tip": StepPhrases(
+        "the tip, in the middle of the lid",
+        (
+            "Draw two light lines across the lid, from corner to corner. Where they cross is the tip of the roof.",
+            "Cross the diagonals of the lid, lightly: there is the tip.",
+            "The lid's diagonals cross at the tip.",
+        ),
+        "The middle of a face is where its diagonals cross.",
+        "Taking the middle with the ruler.",
+        "ruler, pencil light",
+    ),
+    "hip.centre": StepPhrases(
+        "the middle of the lid",
+        (
+            "Draw two light lines across the lid, from corner to corner. They cross at its middle.",
+            "Cross the diagonals of the lid, lightly: that is its middle.",
+            "Find the middle of the lid by its diagonals.",
+        ),
+        "The middle of a face is where its diagonals cross.",
+        "Taking the middle with the ruler.",
+        "ruler, pencil light",
+    ),
+    "hip.middle": StepPhrases(
+        "the middle lines of the lid",
+        (
+            "Through the middle draw a light line {along} and one {up_way}, each from edge to edge of the lid.",
+            "Through the middle draw light lines {along} and {up_way}, from edge to edge of the lid.",
+            "The lid's middle lines, {along} and {up_way}.",
+        ),
+        "Through the middle, lines that run as the edges do halve the lid.",
+        "A middle line that runs to the wrong point.",
+        "ruler, pencil light",
+    ),
+    "hip.ridge_ends": StepPhrases(
+        "where the ridge begins and ends",
+        (
+            "Look at the short middle line of the lid. From its far end draw light lines to the two corners of the lid "
+            "on the other side. Where they cross the long middle line, make marks: there the ridge begins and ends.",
+            "From the far end of the short middle line draw light lines to the two corners of the lid on the other "
+            "side: where they cross the long middle line, the ridge begins and ends.",
+            "The diagonals of the lid's two halves, from the far end of its short middle line, cut the long one: there "
+            "the ridge begins and ends, a quarter in from each side.",
+        ),
+        "The diagonals of a half cross at a quarter: both ends of the ridge are equally far from the middle in truth.",
+        "Making both ends equally far from the middle on the paper.",
+        "ruler, pencil light",
+    ),
+    "hip.edges": StepPhrases(
+        "{lines} of the roof",
+        (
+            "Draw the ridge between its two marks. From each of its ends draw lines down to the corners of the house "
+            "at that side, as far as they are seen. Count: {count}.",
+            "Draw the ridge, and from its ends the slopes' edges down to the corners of {other} on that side, as far "
+            "as they are seen: {lines}.",
+            "Rule the ridge and the hips, from its ends to the corners of the top: {lines}.",
+        ),
+        "Four slopes meet in the ridge and in the edges that lead down to the corners.",
+        "Ending the edges at the lid in place of the house.",
+        "ruler",
+    ),
+    "hip.edges_tip": StepPhrases(
+        "{lines} from the tip",
+        (
+            "From the tip draw lines down to the corners of the house, as far as they are seen. Count: {count}.",
+            "From the tip draw the slopes' edges down to the corners of {other}, as far as they are seen: {lines}.",
+            "Rule from the tip to the corners of the top: {lines}.",
+        ),
+        "Every slope is a triangle with the same tip.",
+        "Ending the edges at the lid in place of the house.",
+        "ruler",
+    ),
+}

@@ -1,0 +1,128 @@
+"""Hip roofs and pyramids: both routes, in every kind of view, and what is true of them in the world."""
+
+from itertools import pairwise
+from typing import Any
+
+import numpy as np
+import pytest
+from hypothesis import given, settings
+from scenes import VIEWS, assert_same_point, hipped, solved
+
+from conftest import box, exercise_of
+from orthopsis.core.check.check import check
+from orthopsis.core.check.stroke import Stroke
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.add_thing import add_thing
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.view.eye import Array
+
+HOUSE = {
+    "kind": "box", "name": "House", "left": 190.0, "bottom": 40.0, "height": 60.0, "left_by": "measured",
+    "left_length": 50.0, "right_by": "measured", "right_length": 90.0,
+}  # fmt: skip
+
+
+def house(view: str = "two_point", **roof: Any) -> Exercise:
+    """The harbour master's house with its roof."""
+    host = {**HOUSE, "bottom": {"from_above": 90.0, "from_below": 170.0}.get(view, 40.0)}
+    if view == "one_point":
+        host = box("House", 40.0, 40.0, 90.0, 60.0, depth_by="measured", depth=60.0)
+    over = {"kind": "hip_roof", "name": "Roof", "joined_to": "House", "joined_by": "face_top", "rise": 30.0, **roof}
+    return exercise_of(host, over, views=[VIEWS[view]])
+
+
+def world(exercise: Exercise) -> dict[str, Array]:
+    """Where the roof's corners are in the eye's world."""
+    solid = solved(exercise).seen[1].solid
+    return dict(zip(solid.names, solid.places, strict=True))
+
+
+@settings(max_examples=400)
+@given(hipped())
+def test_every_point_of_a_hip_roof_is_where_the_eye_sees_it(exercise: Exercise) -> None:
+    found = solved(exercise)
+    picture = found.seen[1].solid.picture(found.seen[1].eye)
+    for name, place in picture.items():
+        assert_same_point(found.board.points[f"Roof.{name}"].xy, place, name)
+
+
+@pytest.mark.parametrize("view", [view for view in VIEWS if view != "obtuse"])
+def test_the_ridge_lies_in_the_middle_and_ends_equally_far_from_it(view: str) -> None:
+    """In the true solid: over the middle line of the top, both ends a quarter of its length in, both as high."""
+    at = world(house(view))
+    corners = [at[f"corner.{i}"] for i in range(4)]
+    middle = sum(corners) / 4
+    near, far = at["ridge.near"], at["ridge.far"]
+    longer = max((b - a for a, b in pairwise(corners[:3])), key=lambda side: float(np.linalg.norm(side)))
+    assert np.allclose(abs((far - near) @ longer), longer @ longer / 2)
+    over = (near + far) / 2 - middle
+    normal = np.cross(corners[1] - corners[0], corners[3] - corners[0])
+    assert np.linalg.norm(np.cross(over, normal)) < 1e-6 * np.linalg.norm(over) * np.linalg.norm(normal)
+
+
+def test_a_pyramid_on_a_square_has_four_equal_edges() -> None:
+    host = box("House", 160.0, 40.0, 60.0, 50.0, depth_by="cube")
+    over = {
+        "kind": "hip_roof",
+        "name": "Roof",
+        "joined_to": "House",
+        "joined_by": "face_top",
+        "rise": 30,
+        "ridge": "tip",
+    }
+    at = world(exercise_of({**host, "height": 60.0}, over, views=[VIEWS["one_point"]]))
+    long = [float(np.linalg.norm(at["tip"] - at[f"corner.{i}"])) for i in range(4)]
+    assert long == pytest.approx([long[0]] * 4)
+    assert long[0] == pytest.approx((30.0**2 + 2 * 30.0**2) ** 0.5), "half a diagonal of 60 by 60, and 30 up"
+
+
+@pytest.mark.parametrize("view", ["one_point", "two_point", "from_above"])
+def test_its_edges_are_told_drawn_and_found_right(view: str) -> None:
+    exercise = house(view)
+    drawing = draw(exercise)
+    strokes = [
+        Stroke(Point(*line.start), Point(*line.end), 1.0)
+        for line in drawing.lines
+        if line.role in ("edge", "detail") and line.visible
+    ]
+    checked = check(exercise, strokes)
+    assert checked.missing == []
+    assert [finding for finding in checked.findings if finding.severity] == []
+    edges = next(step for step in drawing.steps if step.thing == "Roof" and step.phase == "front")
+    own = [line for line in drawing.lines if line.thing == "Roof" and line.role == "edge" and line.visible]
+    assert edges.count == len({line.name for line in own})
+
+
+def test_a_see_through_house_has_all_edges_of_its_roof() -> None:
+    plain, glass = house(), house()
+    glass = set_at(glass, "things.0.look", "see_through")
+    counts = [next(s.count for s in draw(e).steps if s.thing == "Roof" and s.phase == "front") for e in (plain, glass)]
+    assert counts == [4, 5], "two hips and the ridge are at slopes that show; one hip lies behind"
+
+
+REFUSED = [
+    ("two_point", 50.0, "lid_on_eye_level"),
+    ("one_point", 50.3, "lid_on_eye_level"),
+    ("two_point", 0.2, "length_out_of_limits"),
+]
+
+
+@pytest.mark.parametrize(("view", "rise", "code"), REFUSED)
+def test_what_cannot_be_drawn_is_refused_with_the_nearest_that_works(view: str, rise: float, code: str) -> None:
+    exercise = house(view, rise=rise)
+    with pytest.raises(GeometryError) as refused:
+        draw(exercise)
+    assert (refused.value.code, refused.value.about) == (code, "things.1.rise")
+    nearest = float((refused.value.nearest or "").split()[0])
+    assert draw(set_at(exercise, "things.1.rise", nearest)).lines
+
+
+def test_it_is_added_to_a_house_and_its_height_is_dragged() -> None:
+    exercise = add_thing(exercise_of(HOUSE, views=[VIEWS["two_point"]]), "hip_roof")
+    assert exercise.things[1].joined_by == "face_top"
+    handle = next(handle for handle in draw(exercise).handles if handle.id == "things.1.rise")
+    higher = drag(exercise, "things.1.rise", handle.at[0], handle.at[1] + 22.0)
+    assert higher.things[1].rise == pytest.approx(exercise.things[1].rise + 22.0, abs=1.0)  # type: ignore[attr-defined]
