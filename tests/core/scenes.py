@@ -18,6 +18,8 @@ from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from orthopsis.core.things.profile.shapes import READY
+from orthopsis.core.things.silhouette.outlines import OUTLINES
+from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from orthopsis.core.things.standing import Unheld
 
 Place = tuple[float, float]
@@ -278,6 +280,28 @@ def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_po
         "dashes_by": draw(st.sampled_from(["diagonal", "eye"])),
     }
     return exercise_of(road, draw(boxes("Box 1", view)), views=[VIEWS[view]])
+
+
+@st.composite
+def silhouettes(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return an exercise with trees, people or posts, and a box that may stand among them."""
+    view = draw(st.sampled_from(views))
+    boxes = _front_boxes if view == "one_point" else _corner_boxes
+    row = {
+        "kind": "silhouettes",
+        "name": "Row",
+        "left": draw(st.integers(0, 200)) + 0.37,
+        "bottom": draw(st.integers(0, 100)) + 0.41,
+        "what": draw(st.sampled_from(sorted(OUTLINES))),
+        "tall_by": draw(st.sampled_from(sorted(TALL_BY))),
+        "height": draw(st.integers(10, 160)),
+        "share": draw(st.sampled_from(sorted(SHARES))),
+        "count": draw(st.sampled_from(["1", "2", "3", "6"])),
+        "gap": draw(st.integers(3, 20)),
+        "spaced": draw(st.sampled_from(["diagonal", "eye"])),
+        "to": draw(st.sampled_from(["left", "right"])),
+    }
+    return exercise_of(row, draw(boxes("Box 1", view)), views=[VIEWS[view]])
 
 
 @st.composite

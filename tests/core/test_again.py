@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import exercises, patterned, roads, roofed, rows, windowed, words
+from scenes import exercises, patterned, roads, roofed, rows, silhouettes, windowed, words
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
@@ -33,7 +33,7 @@ def _anew(exercise: Exercise) -> str:
 
 @settings(max_examples=80)
 @given(
-    exercises(most=6) | roofed() | rows() | roads() | windowed(),
+    exercises(most=6) | roofed() | rows() | roads() | silhouettes() | windowed(),
     st.lists(st.tuples(st.integers(-9, 9), st.integers(-9, 9)), min_size=1, max_size=4),
 )
 def test_a_picture_after_some_drags_is_as_if_it_were_made_anew(
@@ -74,7 +74,7 @@ def test_rectangles_hang_together_through_others() -> None:
 
 
 @settings(max_examples=80)
-@given(exercises(most=5) | roofed() | rows() | roads() | windowed() | patterned() | words(), st.data())
+@given(exercises(most=5) | roofed() | rows() | roads() | silhouettes() | windowed() | patterned() | words(), st.data())
 def test_the_picture_before_with_what_is_other_is_the_picture_after(exercise: Exercise, data: st.DataObject) -> None:
     try:
         before = draw_picture(exercise)

@@ -18,6 +18,7 @@ from scenes import (
     roofed,
     rounded,
     rows,
+    silhouettes,
     solved,
     windowed,
     words,
@@ -44,6 +45,7 @@ ANY = st.one_of(
     roofed(),
     rows(),
     roads(),
+    silhouettes(),
     hipped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

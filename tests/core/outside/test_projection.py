@@ -9,7 +9,8 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import assert_same_point, exercises, profiles
+from scenes import assert_same_point, exercises, hipped, profiles, roads, silhouettes
+from scenes import solved as _solved
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -25,10 +26,10 @@ FRONT_END = Path(__file__).parents[3] / "frontend"
 
 
 @settings(max_examples=60)
-@given(exercises())
+@given(exercises() | roads() | silhouettes() | hipped())
 def test_opencv_s_camera_sees_the_same_points(exercise: Exercise) -> None:
     # Source: OpenCV projectPoints. Its y runs down, ours up; its focal length is our viewing distance.
-    solved = solve(prepare(exercise))
+    solved = _solved(exercise)
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
         px, py = seen.eye.principal.xy
         camera = np.array([[seen.eye.distance_mm, 0, px], [0, seen.eye.distance_mm, 0], [0, 0, 1.0]])

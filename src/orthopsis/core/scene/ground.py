@@ -12,7 +12,7 @@ from dataclasses import dataclass
 from functools import lru_cache
 
 import numpy as np
-from shapely import MultiPoint, Polygon, get_coordinates
+from shapely import LineString, MultiPoint, Polygon, get_coordinates
 
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array, Eye
@@ -20,6 +20,8 @@ from orthopsis.core.view.frame import Frame
 
 LEAST_DROP_MM = 1.0
 """A foot less than this under the eye level says nothing of how far away it is (no source)."""
+THIN = 1e-4
+"""Half as thick as this is what has no thickness, such as a tree that is drawn flat, in heights of the eye."""
 TOUCHING = 1e-6
 """Plans that come this near to each other touch, in heights of the eye."""
 
@@ -58,6 +60,8 @@ def plan_of(standings: tuple[Standing, ...], factors: tuple[float, ...]) -> Plan
     if frame.level_mm - y < LEAST_DROP_MM or drop <= 0:
         return None
     hull = MultiPoint(np.column_stack((right, ahead)) / drop).convex_hull
+    if isinstance(hull, LineString):
+        hull = hull.buffer(THIN, cap_style="flat")
     if not isinstance(hull, Polygon):
         return None
     outline = get_coordinates(hull.exterior)[:-1]

@@ -37,7 +37,7 @@ from orthopsis.core.telling.letters import (
     way_letters,
 )
 from orthopsis.core.telling.strokes import Strokes
-from orthopsis.core.things.parameters import Length
+from orthopsis.core.things.parameters import Choice, Length
 from orthopsis.core.view.aim import SIDED_AIDS
 from orthopsis.core.wording.names import part_words
 from orthopsis.core.wording.pieces import piece_words
@@ -133,6 +133,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
     "road_point": lambda solved, breath, acts: _road_point(solved, breath),
+    "share_words": lambda solved, breath, acts: _choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(
         [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]
     ),
@@ -156,6 +157,13 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
 def _farthest(solved: Solved, lengths: Sequence[float]) -> str:
     """Return the longest of some lengths; empty if there is none."""
     return solved.prepared.length(max(lengths)) if lengths else ""
+
+
+def _choice_words(solved: Solved, breath: Breath, name: str) -> str:
+    """Return what is chosen for a parameter of a thing, as it is read; empty where there is no such choice."""
+    thing = solved.prepared.thing(breath.thing)
+    choices = [p for p in thing.kind.parameters if isinstance(p, Choice) and p.name == name] if thing else []
+    return solved.prepared.wording.words(choices[0].options[thing.values.word(name)]) if choices and thing else ""
 
 
 def _road_point(solved: Solved, breath: Breath) -> str:

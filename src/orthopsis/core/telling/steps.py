@@ -32,6 +32,9 @@ from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, counted
 
+STROKES_A_MARK = 4
+"""So many strokes by hand take about as long as a measured mark (no source)."""
+
 
 @dataclass(frozen=True, slots=True)
 class Told:
@@ -131,14 +134,18 @@ def _built_step(
 ) -> Step:  # fmt: skip
     """Return a step; where it is a part of one that is told line by line, with the values of the whole."""
     values = StepValues(solved, breath, strokes, whole)
+    phrases = STEPS[breath.name]
     acts = [move.act for move in breath.moves]
     made = [act.makes for act in acts]
     draws = [solved.light_ids[name] for name in made if name in solved.light_ids]
     count = strokes.count(name for name in made if name in solved.light_ids)
+    marks = len(acts) - len(draws)
+    if phrases.is_freehand:
+        count, marks = 0, len(draws) // STROKES_A_MARK
     points = [name for name in made if name in solved.board.points]
     points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide | Through)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
-    words, phrases = solved.prepared.wording, STEPS[breath.name]
+    words = solved.prepared.wording
     title = _of_view(solved, breath, words.say(phrases.title, values))
     instruction = phrases.instruction(words)
     text, scaled = words.say(instruction, values), scales(solved, breath, instruction)
@@ -158,7 +165,7 @@ def _built_step(
         count=count,
         rule=words.words(phrases.rule),
         slip=words.words(phrases.slip),
-        minutes=step_minutes(breath.phase, count, words.level, len(acts) - len(draws)),
+        minutes=step_minutes(breath.phase, count, words.level, marks),
         extra=False,
         draws=draws,
         marks=points,
@@ -194,7 +201,7 @@ def _finish(solved: Solved) -> list[Step]:
     edges = [line.id for line in final if line.thing]
     added = adornments(solved.prepared)
     merged = len({(line.thing, line.name) for line in final if line.thing and line.thing not in added})
-    bodies = [p for p in solved.prepared.things if p.standing.is_body]
+    bodies = [p for p in solved.prepared.things if p.standing.is_body and not p.kind.is_late]
     opaque = [p for p in bodies if not p.standing.is_see_through]
     kept = "" if len(opaque) == len(bodies) else "_some" if opaque else "_none"
     has_openings = any(spans != WHOLE for p in bodies for spans in p.standing.takes_away.values())

@@ -14,6 +14,7 @@ from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
+from orthopsis.core.things.silhouette import SILHOUETTES
 
 KINDS: dict[str, ThingKind] = {
     kind.kind: kind
@@ -26,6 +27,7 @@ KINDS: dict[str, ThingKind] = {
         HIP_ROOF,
         ROAD,
         ROW,
+        SILHOUETTES,
         RECTANGLES,
         DIVISION,
         SIGN,

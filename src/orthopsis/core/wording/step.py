@@ -19,6 +19,8 @@ class StepPhrases:
     rule: str
     slip: str
     tool: str
+    is_freehand: bool = False
+    """Whether it is sketched, so that nobody counts its lines."""
 
     def instruction(self, wording: Wording) -> str:
         """Return the template for the class's reading level."""

@@ -15,6 +15,7 @@ from orthopsis.core.wording.roof_steps import ROOF
 from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
+from orthopsis.core.wording.silhouette_steps import SILHOUETTE
 from orthopsis.core.wording.step import StepPhrases
 
 STEPS: dict[str, StepPhrases] = {
@@ -29,6 +30,7 @@ STEPS: dict[str, StepPhrases] = {
     **RECTANGLE,
     **REPEAT,
     **GROUND,
+    **SILHOUETTE,
     **ROOF,
     **HIP,
     **PATTERN,

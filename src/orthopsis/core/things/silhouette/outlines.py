@@ -1,0 +1,63 @@
+"""What do trees, people and posts look like, drawn with a few straight strokes?
+
+Corners run anticlockwise from the foot on, across and up from where the thing stands, in heights of it. Made up here.
+"""
+
+from dataclasses import dataclass
+
+Corner = tuple[float, float]
+
+
+@dataclass(frozen=True, slots=True)
+class Silhouette:
+    """An outline that stands on the ground.
+
+    Attributes:
+        says: what one is called in a sentence; ``several`` is what many are called.
+        right: the corners of its right half from the foot up; its left half is the same, mirrored.
+        wires: at which corners of the right half wires hang, from one to the next of a row.
+    """
+
+    says: str
+    several: str
+    right: tuple[Corner, ...]
+    wires: tuple[int, ...] = ()
+
+    @property
+    def corners(self) -> tuple[Corner, ...]:
+        """All corners, anticlockwise."""
+        left = tuple((-x, y) for x, y in reversed(self.right) if x > 0)
+        return (*self.right, *left)
+
+
+OUTLINES: dict[str, Silhouette] = {
+    "tree": Silhouette(
+        "a tree",
+        "trees",
+        ((0.035, 0), (0.035, 0.3), (0.16, 0.33), (0.26, 0.44), (0.29, 0.6), (0.24, 0.78), (0.14, 0.93), (0, 1)),
+    ),
+    "fir": Silhouette(
+        "a fir",
+        "firs",
+        ((0.03, 0), (0.03, 0.14), (0.26, 0.14), (0.11, 0.42), (0.19, 0.42), (0.07, 0.7), (0.12, 0.7), (0, 1)),
+    ),
+    "figure": Silhouette(
+        "a person",
+        "people",
+        (
+            (0, 0.42), (0.02, 0), (0.1, 0), (0.085, 0.48), (0.135, 0.5), (0.15, 0.8), (0.045, 0.84), (0.07, 0.91),
+            (0.045, 0.98), (0, 1),
+        ),
+    ),
+    "lamp": Silhouette(
+        "a lamp post",
+        "lamp posts",
+        ((0.035, 0), (0.014, 0.06), (0.014, 0.83), (0.06, 0.86), (0.045, 0.97), (0, 1)),
+    ),
+    "pole": Silhouette(
+        "a pole",
+        "poles with wires",
+        ((0.014, 0), (0.014, 0.95), (0.14, 0.95), (0.14, 0.98), (0.014, 0.98), (0.01, 1)),
+        wires=(3,),
+    ),
+}  # fmt: skip

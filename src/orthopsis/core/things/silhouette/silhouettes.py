@@ -1,0 +1,120 @@
+"""Trees, people and posts as a thing: their sentence, their moves, their handles."""
+
+from collections.abc import Mapping
+
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.silhouette.recipe import recipe
+from orthopsis.core.things.silhouette.shape import COUNTS, SilhouetteShape
+from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.view.frame import Way
+
+_SEVERAL = tuple(COUNTS)[1:]
+_TALL = (
+    Clause("Here stands {what}, {left} from the left edge and {bottom} up, {tall_by}"),
+    Clause(": {height} tall. ", {"tall_by": ("measured",)}),
+    Clause(", {share}. ", {"tall_by": ("level",)}),
+)
+
+
+class Silhouettes(SilhouetteShape):
+    """Outlines on the ground."""
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(recipe(self))
+
+    @property
+    def may_be_thin(self) -> bool:
+        """A post is thin."""
+        return True
+
+    @property
+    def handles(self) -> Mapping[str, Handle]:
+        """Where the first one stands, its top, and where the second one stands."""
+        top = Point(self.foot.x, self.foot.y + self.height_mm)
+        place = tuple(p.name for p in FIRST_CORNER)
+        found = {"place": Handle("Move it", self.foot, place, self._drag_place, "place")}
+        found["height"] = Handle("Change the height", top, ("tall_by", "height"), self._drag_height, "size")
+        if self.count > 1:
+            found["gap"] = Handle("Change the distance to the next one", self.feet[1], ("gap",), self._drag_gap)
+        return found
+
+    def _drag_place(self, at: Point) -> Mapping[str, Value]:
+        most = self.setting.frame.level_mm - self.setting.sheet.division_mm
+        return {"left": at.x, "bottom": min(max(at.y, 0.0), most)}
+
+    def _drag_height(self, at: Point) -> Mapping[str, Value]:
+        return {"tall_by": "measured", "height": max(at.y - self.foot.y, 2 * self.setting.sheet.division_mm)}
+
+    def _drag_gap(self, at: Point) -> Mapping[str, Value]:
+        start, goal = self.foot, self.way.goal
+        reach = distance(start, goal)
+        along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
+        return {"gap": max(along, self.setting.sheet.division_mm)}
+
+    def follow(self, name: str, value: Value) -> Mapping[str, Value]:
+        """Return the measured height that leaves the drawing as it is, when it begins to be measured."""
+        if name != "tall_by" or value != "measured":
+            return {}
+        return {"height": round_to(self.height_mm, self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points each length is measured."""
+        foot = self.foot
+        found = {"left": (Point(0.0, foot.y), foot), "bottom": (Point(foot.x, 0.0), foot)}
+        if not self.is_by_level:
+            found["height"] = (foot, Point(foot.x, foot.y + self.height_mm))
+        if self.count > 1 and not self.is_by_eye:
+            found["gap"] = (foot, self.feet[1])
+        return found
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more: on the ground, each a little farther to the side."""
+        sheet, level = setting.sheet, setting.frame.level_mm
+        across = (0.12, 0.86, 0.3, 0.68)[count % 4]
+        return {
+            "left": setting.across(across),
+            "bottom": max(round_to(level * 0.35, sheet.division_mm), 0.0),
+            "height": round_to(setting.fresh_size * 1.5, sheet.division_mm),
+        }
+
+
+class LevelSilhouettes(Silhouettes):
+    """A row of them goes to the one point."""
+
+    sentence: tuple[Clause, ...] = (
+        *_TALL,
+        Clause("There is {count} of them.", {"count": ("1",)}),
+        Clause("There are {count} of them, going away to the point, {spaced}, the second {gap} along.",
+               {"count": _SEVERAL}),
+    )  # fmt: skip
+
+    @property
+    def way(self) -> Way:
+        """Straight away."""
+        return self.setting.frame.way("away")
+
+
+class TurnedSilhouettes(Silhouettes):
+    """A row of them goes to one of two points."""
+
+    sentence: tuple[Clause, ...] = (
+        *_TALL,
+        Clause("There is {count} of them.", {"count": ("1",)}),
+        Clause("There are {count} of them, going away to {to}, {spaced}, the second {gap} along.",
+               {"count": _SEVERAL}),
+    )  # fmt: skip
+
+    @property
+    def way(self) -> Way:
+        """To the point that is chosen."""
+        return self.setting.frame.way(self.values.word("to"))
