@@ -124,3 +124,15 @@ def test_a_step_joins_its_letters_and_nothing_else() -> None:
         letters = [letter.text for letter in step.letters]
         assert letters == [chr(n) for n in range(ord(found[1]), ord(found[2]) + 1)]
         assert len(list(pairwise(letters))) == int(found[3]) == step.count
+
+
+@pytest.mark.parametrize("text", ["'", "-", "I'", "=!", "Ä-L", "O'K"])
+@pytest.mark.parametrize("side", ["left", "right", "level"])
+def test_letters_that_do_not_fill_their_block_are_cut_from_it_too(text: str, side: str) -> None:
+    """On a side the corners of such a letter are none of the block's."""
+    block = {"left": 200, "bottom": 30, "height": 90, "left_by": "measured", "right_by": "measured"}
+    word = {"kind": "letters", "name": "Word", "text": text, "side": side, "left_length": 90, "right_length": 60}
+    view = {"kind": "two_point", "left_mm": -90, "right_mm": 480}
+    drawing = draw(exercise_of({**word, **block}, views=[view]))
+    drawn = {number for step in drawing.steps for number in step.draws}
+    assert {line.id for line in drawing.lines if line.role == "edge" and line.visible} <= drawn

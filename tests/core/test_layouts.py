@@ -22,7 +22,14 @@ from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.crossing import crossing_pairs
 from orthopsis.core.sight.hidden import Seen
 
-REFUSED = ("row_past_point", "depth_swallows", "slice_too_thick", "corner_on_point", "outside_triangle")
+REFUSED = (
+    "row_past_point",
+    "depth_swallows",
+    "slice_too_thick",
+    "corner_on_point",
+    "outside_triangle",
+    "depth_past_point",
+)
 
 
 def row(**more: Any) -> Exercise:

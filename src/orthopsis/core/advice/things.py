@@ -71,6 +71,8 @@ _Mover = Callable[[str, list[Shift]], list[CureEdit] | None]
 
 
 def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
+    if not placed.standing.has_depth:
+        return
     about, name = f"things.{placed.index}", placed.values.name
     drawn = drawn_points(solved, placed)
     yield from _off_paper(solved, placed, placed, drawn)

@@ -148,17 +148,13 @@ def side_cut_moves(outline: CarriedOutline, part: str, corners: Sequence[int], t
     """
     cut = cut_part(outline, corners)
     told_first = "front.on_block"
-    if all({outline.flat[c][0] for c in edge} in ({0.0}, {1.0}) for edge in cut.whole):
-        cut, told_first = cut_part(outline, corners, _face_corners(outline)), ""  # they are there: edges of the block
+    there = {c for c in outline.corners if set(outline.flat[c]) <= {0.0, 1.0}}  # the corners of the face
+    if all(there.issuperset(edge) and outline.flat[edge[0]][0] == outline.flat[edge[1]][0] for edge in cut.whole):
+        cut, told_first = cut_part(outline, corners, there), ""  # they are there: edges of the block
     acts = [*(mark(corner) for corner in cut.on_block), *(outline.edge(*edge) for edge in cut.whole)]
     moves = [Move("front", outline.thing, told_first, act, part=part) for act in acts]
     moves += cut_moves(outline, part, cut.cuts, "front.cut_on_side", mark)
     return moves + [move for rest in cut.rest for move in part_moves(outline, part, rest, told, mark)]
-
-
-def _face_corners(outline: CarriedOutline) -> set[int]:
-    """Return the corners of an outline that are corners of its face."""
-    return {c for c in outline.corners if set(outline.flat[c]) <= {0.0, 1.0}}
 
 
 def _block(outline: CarriedOutline, cut: CutPart) -> list[Point]:

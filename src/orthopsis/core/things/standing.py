@@ -252,6 +252,11 @@ class Standing:
         return False
 
     @property
+    def has_depth(self) -> bool:
+        """Whether it has sides that lead away; a road and a tree have none, and may leave the sheet."""
+        return True
+
+    @property
     def may_be_thin(self) -> bool:
         """Whether thin sides are meant so, such as the thickness of a wall, or come by themselves farther away."""
         return False

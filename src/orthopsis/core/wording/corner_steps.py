@@ -136,7 +136,7 @@ CORNER: dict[str, StepPhrases] = {
             "[right point]. Count: {count}.",
             "From both ends of the nearest edge draw light lines to the [left point] and to the [right point]: "
             "{lines}.",
-            "Rule light [guide lines] from both ends of the nearest edge to both points: {count} in all.",
+            "Rule light [guide lines] from both ends of the nearest edge to both points: {lines}.",
         ),
         "Look at the lines at the foot of the nearest edge: their angles decide how the whole will look.",
         "A line to the wrong point: left side to the left, right side to the right.",

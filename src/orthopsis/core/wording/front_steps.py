@@ -41,7 +41,7 @@ FRONT: dict[str, StepPhrases] = {
             "lightly. Count: {count}.",
             "Rest the ruler on the [vanishing point], turn it to each corner in turn: {corners}. Draw {lines}, "
             "lightly.",
-            "Rule light [guide lines] to the [vanishing point] from {corners} of {thing}: {count} in all.",
+            "Rule light [guide lines] to the [vanishing point] from {corners} of {thing}: {lines}.",
         ),
         "A corner gets a line only when the line does not run across the front.",
         "A missing line: count them. Stopping short of the point is fine, missing it is not.",
@@ -55,7 +55,7 @@ FRONT: dict[str, StepPhrases] = {
             "Rest the ruler on the [vanishing point] and turn it to all corners of {thing}: {lines}, lightly. The "
             "inside is seen, so lines may cross the front.",
             "Rule light [guide lines] to the [vanishing point] from all corners of {thing}, those behind the "
-            "front included: {count} in all.",
+            "front included: {lines}.",
         ),
         "Where the inside is seen every corner has its line.",
         "A missing line: count them.",

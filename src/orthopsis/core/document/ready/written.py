@@ -86,3 +86,20 @@ def sign(name: str, text: str, face: str, **more: Any) -> dict[str, Any]:
 
 
 INCH = 25.4
+
+
+def hip(name: str, host: str, rise: float, **more: Any) -> dict[str, Any]:
+    """Return a hip roof on the top of a block."""
+    return {"kind": "hip_roof", "name": name, "joined_to": host, "joined_by": "face_top", "rise": rise, **more}
+
+
+def road(name: str, left: float, width: float, **more: Any) -> dict[str, Any]:
+    """Return a road that begins at the lower edge of the sheet."""
+    return {"kind": "road", "name": name, "left": left, "bottom": 0, "width": width, **more}
+
+
+def standing(name: str, what: str, left: float, bottom: float, height: float, **more: Any) -> dict[str, Any]:
+    """Return a tree, a person or a post on the ground."""
+    return {
+        "kind": "silhouettes", "name": name, "what": what, "left": left, "bottom": bottom, "height": height, **more,
+    }  # fmt: skip

@@ -188,6 +188,11 @@ class Road(Standing):
         """A road is hidden by whatever stands there."""
         return True
 
+    @property
+    def has_depth(self) -> bool:
+        """A road is flat."""
+        return False
+
     @cached_property
     def free_lines(self) -> tuple[Free, ...]:
         """The dashes, if they are set by eye."""

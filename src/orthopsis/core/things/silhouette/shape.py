@@ -141,7 +141,7 @@ class SilhouetteShape(Standing):
             names += own
             for x, y in self.drawn_as.corners:
                 places.append(eye.at(Point(first.x + x * self.height_mm, first.y + y * self.height_mm)) + away)
-            faces.append(Face(f"{number}", tuple(own), "front"))
+            faces += [Face(f"{number}", tuple(own), "front"), Face(f"{number}.back", tuple(own[::-1]), "back")]
             for a, b in zip(own, (*own[1:], own[0]), strict=True):
                 edges.append(Edge(f"edge.{a}", a, b, "free", feature=Feature("side")))
         for corner, last in self.wired:

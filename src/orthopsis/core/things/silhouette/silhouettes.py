@@ -31,17 +31,18 @@ class Silhouettes(SilhouetteShape):
         return tuple(recipe(self))
 
     @property
-    def may_be_thin(self) -> bool:
-        """A post is thin."""
-        return True
+    def has_depth(self) -> bool:
+        """A silhouette is flat."""
+        return False
 
     @property
     def handles(self) -> Mapping[str, Handle]:
-        """Where the first one stands, its top, and where the second one stands."""
+        """Where the first one stands, its top where that is measured, and where the second one stands."""
         top = Point(self.foot.x, self.foot.y + self.height_mm)
         place = tuple(p.name for p in FIRST_CORNER)
         found = {"place": Handle("Move it", self.foot, place, self._drag_place, "place")}
-        found["height"] = Handle("Change the height", top, ("tall_by", "height"), self._drag_height, "size")
+        if not self.is_by_level:
+            found["height"] = Handle("Change the height", top, ("height",), self._drag_height, "size")
         if self.count > 1:
             found["gap"] = Handle("Change the distance to the next one", self.feet[1], ("gap",), self._drag_gap)
         return found
@@ -51,7 +52,7 @@ class Silhouettes(SilhouetteShape):
         return {"left": at.x, "bottom": min(max(at.y, 0.0), most)}
 
     def _drag_height(self, at: Point) -> Mapping[str, Value]:
-        return {"tall_by": "measured", "height": max(at.y - self.foot.y, 2 * self.setting.sheet.division_mm)}
+        return {"height": max(at.y - self.foot.y, 2 * self.setting.sheet.division_mm)}
 
     def _drag_gap(self, at: Point) -> Mapping[str, Value]:
         start, goal = self.foot, self.way.goal
