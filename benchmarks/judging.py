@@ -62,12 +62,17 @@ LETTERS = (
     "An E with measured strokes, one point", "LOFT cut from one long block, two points",
     "KNOT around a corner, two points", "R deep and R thin, two points",
 )  # fmt: skip
+STREETS = (
+    "A road to the harbour with three sizes of tree, one point", "A quay street with both sides, one point",
+    "The harbour master's house with a hip roof, two points", "A corner of the harbour town, two points",
+)  # fmt: skip
+TITLES = {"letters": LETTERS, "streets": STREETS}
 
 
 def exercises(pile: str) -> list[Exercise]:
-    """Return the exercises of a pile: the demonstration's boxes and six on one sheet, or its letters."""
-    if pile == "letters":
-        return [read_exercise(document) for document in READY if document["title"] in LETTERS]
+    """Return the exercises of a pile: the demonstration's boxes and six on one sheet, its letters, or its streets."""
+    if pile in TITLES:
+        return [read_exercise(document) for document in READY if document["title"] in TITLES[pile]]
     many = Exercise(title="Six boxes")
     for _ in range(6):
         many = add_thing(many, "box")
@@ -163,7 +168,8 @@ def main() -> None:
     parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
     options = parser.parse_args()
     slips = _boxes(options.sheets, options.seed)
-    slips += _letters(options.sheets // 2, options.seed + 1_000)
+    slips += _lines_of("letters", options.sheets // 2, options.seed + 1_000)
+    slips += _lines_of("streets", options.sheets // 2, options.seed + 3_000)
     slips += _tones(options.sheets // 3, options.seed + 2_000)
     if options.slips:
         print("\n".join(slips))
@@ -213,10 +219,10 @@ def _boxes(sheets: int, seed: int) -> list[str]:
     return [slip for t in tallies for slip in t.slips]
 
 
-def _letters(sheets: int, seed: int) -> list[str]:
-    tallies, on = _read("letters", sheets, seed)
-    _lines("judging.letters", tallies, on)
-    _time("judging.letters", tallies, on)
+def _lines_of(pile: str, sheets: int, seed: int) -> list[str]:
+    tallies, on = _read(pile, sheets, seed)
+    _lines(f"judging.{pile}", tallies, on)
+    _time(f"judging.{pile}", tallies, on)
     return [slip for t in tallies for slip in t.slips]
 
 

@@ -278,7 +278,12 @@ def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_po
         "dashes": draw(st.sampled_from(["none", "2", "5"])),
         "dash": draw(st.integers(2, 20)),
         "dashes_by": draw(st.sampled_from(["diagonal", "eye"])),
+        "crossing": draw(st.sampled_from(["none", "3", "6"])),
+        "cross_at": draw(st.integers(5, 30)),
+        "cross_deep": draw(st.integers(2, 12)),
     }
+    if draw(st.booleans()):  # a pavement has room on the sheet
+        road |= {"beside": "both", "left": draw(st.integers(30, 180)), "pave": draw(st.integers(3, 30)), "kerb": 3}
     return exercise_of(road, draw(boxes("Box 1", view)), views=[VIEWS[view]])
 
 

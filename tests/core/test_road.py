@@ -111,6 +111,9 @@ def test_dashes_set_by_eye_are_not_blamed_for_where_they_lie() -> None:
         ({"bottom": 160.0}, "not_on_ground", "things.0.bottom"),
         ({"dashes": "5", "dash": 900.0}, "dash_too_long", "things.0.dash"),
         ({"width": 0.5}, "length_out_of_limits", "things.0.width"),
+        ({"beside": "both", "pave": 150.0}, "no_room_for_pavement", "things.0.pave"),
+        ({"crossing": "4", "cross_at": 400.0}, "crossing_past_point", "things.0.cross_at"),
+        ({"crossing": "4", "cross_deep": 600.0}, "crossing_past_point", "things.0.cross_deep"),
     ],
 )
 def test_what_cannot_be_drawn_is_refused_with_the_nearest_that_works(
@@ -134,3 +137,38 @@ def test_it_is_added_and_dragged_like_any_other_thing() -> None:
     below = drag(exercise, f"{name}.place", added.left, 400.0)  # type: ignore[attr-defined]
     assert below.things[-1].bottom < 150.0  # type: ignore[attr-defined]
     assert draw(below).lines
+
+
+def test_stripes_are_equally_wide_and_as_far_apart_and_run_to_the_point() -> None:
+    exercise = road(crossing="5", cross_at=40.0, cross_deep=20.0)
+    board = solved(exercise).board
+    near = [board.points[f"Road.cross.near.{i}"] for i in range(10)]
+    steps = [b.x - a.x for a, b in itertools.pairwise(near)]
+    assert steps == pytest.approx([steps[0]] * 9)
+    assert near[0].y == pytest.approx(near[-1].y)
+    stripes = [line for name, line in board.lines.items() if ".stripe." in name and line.family == "point"]
+    assert len(stripes) == 10
+    told = [step.text for step in draw(exercise).steps if "equal parts" in step.text]
+    assert told == ["Divide the nearer level line into 9 equal parts."]
+
+
+def test_a_pavement_lies_outside_its_kerb_at_one_height_on_both_sides() -> None:
+    points = solved(road(beside="both", pave=30.0, kerb=4.0)).board.points
+    for side, way in (("left", -1), ("right", 1)):
+        foot, kerb, far = (points[f"Road.near.{name}"] for name in (side, f"kerb_{side}", f"pavement_{side}"))
+        assert (kerb.x - foot.x, kerb.y - foot.y) == (0.0, 4.0)
+        assert (far.x - kerb.x, far.y - kerb.y) == (way * 30.0, 0.0)
+
+
+def test_where_two_points_are_a_road_has_no_crossing() -> None:
+    drawing = draw(road("two_point", crossing="5"))
+    assert not [line for line in drawing.lines if "stripe" in line.name]
+    assert not any("crossing" in step.text for step in drawing.steps)
+
+
+def test_the_crossing_is_dragged_along_the_road_and_not_past_the_point() -> None:
+    exercise = road(crossing="4", cross_at=40.0, cross_deep=20.0)
+    handle = next(handle for handle in draw(exercise).handles if handle.id == "things.0.crossing")
+    assert drag(exercise, handle.id, *handle.at) == exercise
+    beyond = drag(exercise, handle.id, 210.0, 149.0)
+    assert draw(beyond).lines

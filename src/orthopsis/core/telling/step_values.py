@@ -133,6 +133,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "upright": lambda solved, breath, acts: _upright(solved, breath),
     "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
     "road_point": lambda solved, breath, acts: _road_point(solved, breath),
+    "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
     "share_words": lambda solved, breath, acts: _choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(
         [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]

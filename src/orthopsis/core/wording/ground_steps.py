@@ -115,4 +115,66 @@ GROUND: dict[str, StepPhrases] = {
         "Drawing the whole middle line.",
         "ruler",
     ),
+    "road.beside": StepPhrases(
+        "kerb and pavement",
+        (
+            "At each side of {thing} draw a line {kerb} straight up: the kerb. From there draw a level line {pave} "
+            "outward: the pavement. Count: {count}.",
+            "At each side of {thing} draw the kerb, {kerb} straight up, and from there the pavement, {pave} outward: "
+            "{lines}.",
+            "Kerb and pavement on both sides: {kerb} up, then {pave} outward, {lines}.",
+        ),
+        "A kerb stands upright, a pavement lies level.",
+        "A pavement at the height of the road: it has no kerb then.",
+        "ruler and set square",
+    ),
+    "road.beside_lines": StepPhrases(
+        "{lines} of the pavement",
+        (
+            "Put the pencil on the {road_point} and the ruler against it. Turn it to each of these marks and draw a "
+            "line. Count: {count}.",
+            "Rest the ruler on the {road_point}, turn it to each of these marks and draw: {lines}.",
+            "Kerbs and pavements run to the {road_point}: {lines}.",
+        ),
+        "What runs along the road runs to its point.",
+        "Running the upper edge of the kerb level.",
+        "ruler on the point",
+    ),
+    "road.crossing": StepPhrases(
+        "the crossing, between two level lines",
+        (
+            "On the left side of the road measure {cross_at} from its foot, and {cross_deep} more. Make two marks. "
+            "Draw a light level line through each, from side to side.",
+            "On the road's left side mark {cross_at} from its foot, and {cross_deep} beyond that; draw a light [level] "
+            "line through each mark, from side to side.",
+            "The crossing lies between two [level] lines, {cross_at} and {cross_deep} more along the left side.",
+        ),
+        "What lies across the road is level.",
+        "Lines that slant.",
+        "ruler and set square, pencil light",
+    ),
+    "road.parts": StepPhrases(
+        "equal parts on the near line",
+        (
+            "Divide the nearer level line into {part_count} equal parts with the ruler.",
+            "Divide the nearer [level] line into {part_count} equal parts.",
+            "{part_count} equal parts on the nearer [level] line.",
+        ),
+        "On a level line equal parts are equal on the paper too.",
+        "Making the outer parts smaller.",
+        "ruler",
+    ),
+    "road.stripes": StepPhrases(
+        "the stripes, {lines}",
+        (
+            "Put the ruler on the {road_point}. From each mark draw a line to the farther level line. Then close every "
+            "other field: these are the stripes. Count: {count}.",
+            "From each mark draw toward the {road_point}, up to the farther [level] line, and close every other field: "
+            "{lines}.",
+            "The stripes run to the {road_point} between the two [level] lines; every other field: {lines}.",
+        ),
+        "Stripes that lead along the road run to its point.",
+        "Stripes that stand upright on the paper.",
+        "ruler on the point",
+    ),
 }

@@ -25,7 +25,7 @@ STREETS: tuple[dict[str, Any], ...] = (
         "eye_level": {"height_mm": 112, "school": "composition", "over_ground_mm": 1600},
         "views": [{"kind": "one_point", "x_mm": 224}],
         "things": [
-            road("Quay road", 132, 176, dashes="5", dash=24),
+            road("Quay road", 132, 176, dashes="4", dash=24, beside="both", pave=30, kerb=3),
             box("Sail loft", 14, 22, 84, 176, **measured(60)),
             box("Net store", 119, 67, 42, 66, **measured(26)),
             box("Chandlery", 338, 26, 70, 150, **measured(52)),

@@ -29,8 +29,9 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.road.beside import STRIPES, RoadSides
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Free, Handle, Standing
+from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -38,18 +39,17 @@ from orthopsis.core.wording.names import Feature
 WAYS = {"road": "A road", "path": "A path", "river": "A river", "canal": "A canal", "quay": "A strip of quay"}
 DASHES = {"none": "no dashes", **{str(n): f"{n} dashes" for n in range(2, 9)}}
 BY = {"diagonal": "by the diagonals", "eye": "by eye"}
-_MARKED = tuple(DASHES)[1:]
+_MARKED, _STRIPED = tuple(DASHES)[1:], tuple(STRIPES)[1:]
+_BESIDE = (
+    Clause("; {beside}", {"beside": ("none",)}),
+    Clause("; {beside}, {pave} wide, its kerb {kerb} high", {"beside": ("both",)}),
+)
 NEARLY_THERE_MM = 1e-4
 """So near to its point the eye's road ends, which has no end: the hand's one reaches it."""
 
 
-class Road(Standing):
+class Road(RoadSides):
     """A road to a point."""
-
-    @property
-    def way(self) -> Way:
-        """The direction in which it leads away."""
-        raise NotImplementedError
 
     @property
     def is_by_eye(self) -> bool:
@@ -58,23 +58,9 @@ class Road(Standing):
 
     @cached_property
     def feet(self) -> tuple[Point, Point, Point]:
-        """Where its left side, its right side and its middle line begin on the page.
-
-        Raises:
-            GeometryError: it does not begin under the eye level.
-        """
-        first, width, goal = self.values.first, self.values.mm("width"), self.way.goal
-        if first.y > goal.y - self.setting.sheet.division_mm:
-            sheet = self.setting.sheet
-            most = format_limit(goal.y - sheet.division_mm, sheet.units, sheet.division_mm, is_least=False)
-            raise GeometryError(
-                "not_on_ground",
-                f"“{self.values.name}” lies on the ground, which is seen under the eye level only.",
-                f"Let it begin at most {most} up.",
-                about="bottom",
-                nearest=most,
-            )
-        return first, Point(first.x + width, first.y), Point(first.x + width / 2, first.y)
+        """Where its left side, its right side and its middle line begin on the page."""
+        left, right = self.begins["left"], self.begins["right"]
+        return left, right, between(left, right, 0.5)
 
     @cached_property
     def shares(self) -> tuple[float, ...]:
@@ -115,14 +101,17 @@ class Road(Standing):
     @cached_property
     def solid(self) -> Solid:
         """Its lines on the ground of the eye's world."""
-        sides, away = ("left", "right"), self.way.family
-        edges = [Edge(f"{side}", f"near.{side}", f"far.{side}", away, feature=Feature("away", side)) for side in sides]
+        away, lines = self.way.family, list(self.begins)
+        edges = [*self.side_edges, *self.crossing_edges]
         edges += [Edge(f"dash.{i}", f"mark.{i}", f"mark.{i + 1}", away, feature=Feature("line")) for i in self.dashes]
-        names = [f"{end}.{side}" for side in sides for end in ("near", "far")]
-        places = [place for foot in self.feet[:2] for place in (self._along(foot, 0.0), self._along(foot, None))]
+        names = [f"{end}.{line}" for line in lines for end in ("near", "far")]
+        places = [self._along(self.begins[line], share) for line in lines for share in (0.0, None)]
         if self.shares:
             names += [f"mark.{i}" for i in range(len(self.marks))]
             places += [self._along(self.feet[2], share) for share in (0.0, *self.shares)]
+        for name, (across, along) in self.crossing.items():
+            names.append(name)
+            places.append(self._along(between(*self.feet[:2], across), along))
         return Solid(Topology(tuple(names), (), tuple(edges)), np.array(places))
 
     def _along(self, foot: Point, share: float | None) -> Array:
@@ -143,6 +132,7 @@ class Road(Standing):
         for side in ("left", "right"):
             moves.append(move("front", "road.sides", RuleToPoint(n(side), n(f"near.{side}"), goal, "edge")))
             moves.append(move("front", "", Shift(n(f"far.{side}"), goal, 0.0)))
+        moves += self.pavement_moves + self.crossing_moves
         if not self.shares:
             return tuple(moves)
         moves.append(move("divide", f"road.middle{on_edge}", Measure(n("mark.0"), *middle)))
@@ -207,6 +197,9 @@ class Road(Standing):
             "place": Handle("Move the road", left, tuple(p.name for p in FIRST_CORNER), self._drag_place, "place"),
             "width": Handle("Change the width", right, ("width",), self._drag_width, "size"),
         }
+        if self.stripes:
+            at = self.on_page(0.0, self.crossing_shares[0])
+            found["crossing"] = Handle("Move the crossing", at, ("cross_at",), self._drag_crossing)
         if self.shares:
             found["dash"] = Handle("Change the first dash", self.marks[1], ("dash",), self._drag_dash)
         return found
@@ -218,11 +211,19 @@ class Road(Standing):
     def _drag_width(self, at: Point) -> Mapping[str, Value]:
         return {"width": max(at.x - self.values.mm("left"), 2 * self.setting.sheet.division_mm)}
 
+    def _drag_crossing(self, at: Point) -> Mapping[str, Value]:
+        division = self.setting.sheet.division_mm
+        most = FARTHEST_SHARE * distance(self.feet[0], self.way.goal) - self.values.mm("cross_deep")
+        return {"cross_at": min(self._reached(self.feet[0], at), max(most // division * division, division))}
+
     def _drag_dash(self, at: Point) -> Mapping[str, Value]:
-        start, goal = self.feet[2], self.way.goal
-        reach = distance(start, goal)
-        along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
-        return {"dash": max(along, self.setting.sheet.division_mm)}
+        return {"dash": self._reached(self.feet[2], at)}
+
+    def _reached(self, start: Point, at: Point) -> float:
+        """Return how far along the line from a place to the point the hand is, mm, at least one mark of the ruler."""
+        goal = self.way.goal
+        along = (at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)
+        return max(along / distance(start, goal), self.setting.sheet.division_mm)
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
@@ -233,6 +234,12 @@ class Road(Standing):
             found["bottom"] = (Point(left.x, 0.0), left)
         if self.shares:
             found["dash"] = (middle, self.marks[1])
+        if self.stripes:
+            begin, end = (self.on_page(0.0, share) for share in self.crossing_shares)
+            found |= {"cross_at": (left, begin), "cross_deep": (begin, end)}
+        if self.has_pavement:
+            kerb = self.begins["kerb_right"]
+            found |= {"kerb": (right, kerb), "pave": (kerb, self.begins["pavement_right"])}
         return found
 
 
@@ -241,8 +248,11 @@ class LevelRoad(Road):
 
     sentence: tuple[Clause, ...] = (
         Clause("{what} to the point, {width} wide where it begins, {left} from the left edge and {bottom} up. "),
-        Clause("It has {dashes}.", {"dashes": ("none",)}),
-        Clause("It has {dashes}, found {dashes_by}, the first {dash} long.", {"dashes": _MARKED}),
+        Clause("It has {dashes}", {"dashes": ("none",)}),
+        Clause("It has {dashes}, found {dashes_by}, the first {dash} long", {"dashes": _MARKED}),
+        *_BESIDE,
+        Clause("; {crossing}.", {"crossing": ("none",)}),
+        Clause("; {crossing}, {cross_at} along its left side and {cross_deep} deep.", {"crossing": _STRIPED}),
     )
 
     @classmethod
@@ -265,12 +275,14 @@ class LevelRoad(Road):
 
 
 class TurnedRoad(Road):
-    """A road to one of two points on the eye level; its dashes are set by eye."""
+    """A road to one of two points on the eye level; its dashes are set by eye, and it has no crossing."""
 
     sentence: tuple[Clause, ...] = (
         Clause("{what} to {to}, {width} wide where it begins, {left} from the left edge and {bottom} up. "),
-        Clause("It has {dashes}.", {"dashes": ("none",)}),
-        Clause("It has {dashes}, set by eye, the first {dash} long.", {"dashes": _MARKED}),
+        Clause("It has {dashes}", {"dashes": ("none",)}),
+        Clause("It has {dashes}, set by eye, the first {dash} long", {"dashes": _MARKED}),
+        *_BESIDE,
+        Clause("."),
     )
 
     @classmethod
@@ -280,6 +292,11 @@ class TurnedRoad(Road):
         width = round_to(setting.fresh_size * 2, sheet.division_mm)
         to = ("right", "left")[count % 2]
         return {"left": setting.across(0.2 if to == "right" else 0.5), "bottom": 0.0, "width": width, "to": to}
+
+    @property
+    def stripes(self) -> int:
+        """No level line is parallel to its crossings."""
+        return 0
 
     @property
     def way(self) -> Way:

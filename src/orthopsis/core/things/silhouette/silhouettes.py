@@ -94,8 +94,8 @@ class LevelSilhouettes(Silhouettes):
 
     sentence: tuple[Clause, ...] = (
         *_TALL,
-        Clause("There is {count} of them.", {"count": ("1",)}),
-        Clause("There are {count} of them, going away to the point, {spaced}, the second {gap} along.",
+        Clause("{count} in all.", {"count": ("1",)}),
+        Clause("{count} in all, going away to the point, {spaced}, the second {gap} along.",
                {"count": _SEVERAL}),
     )  # fmt: skip
 
@@ -110,8 +110,8 @@ class TurnedSilhouettes(Silhouettes):
 
     sentence: tuple[Clause, ...] = (
         *_TALL,
-        Clause("There is {count} of them.", {"count": ("1",)}),
-        Clause("There are {count} of them, going away to {to}, {spaced}, the second {gap} along.",
+        Clause("{count} in all.", {"count": ("1",)}),
+        Clause("{count} in all, going away to {to}, {spaced}, the second {gap} along.",
                {"count": _SEVERAL}),
     )  # fmt: skip
 
