@@ -58,11 +58,16 @@ def cut_move(values: Values, breath: str, makes: str, line: str, share: float) -
     return values.move("depth", breath, MeasureAlong(makes, line, values.mm("depth")))
 
 
+def reached_mm(start: Point, goal: Point, at: Point) -> float:
+    """Return how far along the line from a place to its point a hand is, mm: where it comes nearest to that line."""
+    along = (at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)
+    return along / distance(start, goal)
+
+
 def dragged(setting: Setting, start: Point, goal: Point, at: Point) -> Mapping[str, Value]:
     """Return the measured depth whose mark is nearest to where the hand is."""
-    reach = distance(start, goal)
-    along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
-    return {"depth_by": "measured", "depth": min(max(along, setting.sheet.division_mm), longest_mm(reach, setting))}
+    along, most = reached_mm(start, goal, at), longest_mm(distance(start, goal), setting)
+    return {"depth_by": "measured", "depth": min(max(along, setting.sheet.division_mm), most)}
 
 
 def kept(setting: Setting, reach: float, share: float) -> Mapping[str, Value]:

@@ -9,6 +9,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.assembly import Assembled, Member, panel_of
+from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.letters.clauses import (
     ACROSS,
     FIRST_TEXT,
@@ -174,9 +175,8 @@ class FrontWord(Assembled, FrontProfile):
 
     def _drag_step(self, at: Point) -> Mapping[str, Value]:
         goal, first = self.setting.frame.way("away").goal, self.values.first
-        reach = distance(first, goal)
-        along = ((at.x - first.x) * (goal.x - first.x) + (at.y - first.y) * (goal.y - first.y)) / reach
-        return {"step": min(max(along, self.setting.sheet.division_mm), 0.45 * reach)}
+        along = max(reached_mm(first, goal, at), self.setting.sheet.division_mm)
+        return {"step": min(along, 0.45 * distance(first, goal))}
 
     def _drag_spread(self, at: Point) -> Mapping[str, Value]:
         return {"spread": max(at.y - self.setting.frame.way("away").goal.y, self.setting.sheet.division_mm)}

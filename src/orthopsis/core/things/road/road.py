@@ -22,15 +22,15 @@ from orthopsis.core.construct.moves import (
     Through,
 )
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.cross_ratio import repeated_mark
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
-from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.depth import FARTHEST_SHARE, reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.road.beside import STRIPES, RoadSides
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.spacing import equal_shares, longest_step_mm
 from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -71,13 +71,11 @@ class Road(RoadSides):
         """
         if self.values.word("dashes") == "none":
             return ()
-        reach, step = distance(self.feet[2], self.way.goal), self.values.mm("dash")
-        last = 2 * int(self.values.word("dashes")) - 1
-        found = tuple(repeated_mark(step, reach, n) / reach for n in range(1, last + 1))
-        if step >= reach or found[-1] > FARTHEST_SHARE:
+        reach, count = distance(self.feet[2], self.way.goal), 2 * int(self.values.word("dashes")) - 1
+        found = equal_shares(self.values.mm("dash"), reach, count)
+        if not found:
             sheet = self.setting.sheet
-            longest = FARTHEST_SHARE * reach / (last - FARTHEST_SHARE * (last - 1))
-            most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
+            most = format_limit(longest_step_mm(reach, count), sheet.units, sheet.division_mm, is_least=False)
             raise GeometryError(
                 "dash_too_long",
                 f"With a first dash of that length the last one of “{self.values.name}” would come too near to the "
@@ -221,9 +219,7 @@ class Road(RoadSides):
 
     def _reached(self, start: Point, at: Point) -> float:
         """Return how far along the line from a place to the point the hand is, mm, at least one mark of the ruler."""
-        goal = self.way.goal
-        along = (at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)
-        return max(along / distance(start, goal), self.setting.sheet.division_mm)
+        return max(reached_mm(start, self.way.goal, at), self.setting.sheet.division_mm)
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:

@@ -6,12 +6,11 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.cross_ratio import repeated_mark
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.silhouette.outlines import OUTLINES, Silhouette
+from orthopsis.core.things.spacing import equal_shares, longest_step_mm
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -95,12 +94,13 @@ class SilhouetteShape(Standing):
         Raises:
             GeometryError: the gap is so long that the last one would stand too near to the point.
         """
-        reach, gap, last = distance(self.foot, self.way.goal), self.values.mm("gap"), self.count - 1
-        found = (0.0, *(repeated_mark(gap, reach, n) / reach for n in range(1, self.count)))
-        if self.count > 1 and (gap >= reach or found[-1] > FARTHEST_SHARE):
+        if self.count == 1:
+            return (0.0,)
+        reach, others = distance(self.foot, self.way.goal), self.count - 1
+        found = equal_shares(self.values.mm("gap"), reach, others)
+        if not found:
             sheet = self.setting.sheet
-            longest = FARTHEST_SHARE * reach / (last - FARTHEST_SHARE * (last - 1))
-            most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
+            most = format_limit(longest_step_mm(reach, others), sheet.units, sheet.division_mm, is_least=False)
             raise GeometryError(
                 "row_past_point",
                 f"The last one of “{self.values.name}” would stand too near to the vanishing point.",
@@ -108,7 +108,7 @@ class SilhouetteShape(Standing):
                 about="gap",
                 nearest=most,
             )
-        return found
+        return (0.0, *found)
 
     @cached_property
     def feet(self) -> tuple[Point, ...]:

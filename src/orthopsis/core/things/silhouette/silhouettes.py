@@ -5,8 +5,9 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.silhouette.recipe import recipe
@@ -55,10 +56,7 @@ class Silhouettes(SilhouetteShape):
         return {"height": max(at.y - self.foot.y, 2 * self.setting.sheet.division_mm)}
 
     def _drag_gap(self, at: Point) -> Mapping[str, Value]:
-        start, goal = self.foot, self.way.goal
-        reach = distance(start, goal)
-        along = ((at.x - start.x) * (goal.x - start.x) + (at.y - start.y) * (goal.y - start.y)) / reach
-        return {"gap": max(along, self.setting.sheet.division_mm)}
+        return {"gap": max(reached_mm(self.foot, self.way.goal, at), self.setting.sheet.division_mm)}
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
         """Return the measured height that leaves the drawing as it is, when it begins to be measured."""
