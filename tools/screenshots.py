@@ -76,12 +76,11 @@ def desk_patterns(page: Page) -> None:
     page.locator(".handle").first.wait_for()
 
 
-def desk_gate(page: Page) -> None:
-    page.goto("/desk/33")
+def desk_street(page: Page) -> None:
+    page.goto("/desk/36")
     page.locator(".handle").first.wait_for()
-    page.locator("article.thing", has=page.get_by_label("Name of Gate")).click(position={"x": 4, "y": 60})
-    page.locator(".who-hides summary").click()
-    page.get_by_label("Move where they end: Gate").focus()
+    page.locator("article.thing", has=page.get_by_label("Name of Lamps")).click(position={"x": 4, "y": 60})
+    page.get_by_label("Change the height: Lamps").focus()
 
 
 def own_sheets(page: Page) -> None:
@@ -153,7 +152,7 @@ def register(page: Page) -> None:
 
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
-    "desk-letters": desk_letters, "desk-part": desk_part, "desk-gate": desk_gate,
+    "desk-letters": desk_letters, "desk-part": desk_part, "desk-street": desk_street,
     "desk-division": desk_division, "desk-patterns": desk_patterns,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-close-up": show_close_up, "shelf": shelf, "show": show,

@@ -100,7 +100,7 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 def _repeated(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a row of copies of another thing."""
     joint = _joint(placed, other, document)
-    if joint.top is None:
+    if joint.top is None or joint.is_alley:
         raise _cannot_stand(placed, other, row_joints(other))
     placed = replace(placed, standing=placed.kind.stand(placed.values, other.setting))
     _, line = _along(placed, joint, joint.top, document.gap_mm)
@@ -111,7 +111,7 @@ def _repeated(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 
 def row_joints(other: Placed) -> Mapping[str, Joint]:
     """Return where a row of a thing can go."""
-    return {key: joint for key, joint in other.standing.joints.items() if joint.top is not None}
+    return {key: joint for key, joint in other.standing.joints.items() if joint.top is not None and not joint.is_alley}
 
 
 def _joint(placed: Placed, other: Placed, document: ThingDocument) -> Joint:
@@ -183,5 +183,7 @@ def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) 
     share = gap_mm / reach
     foot = between(joint.corner, way.goal, share)
     high = meet(join(top[0], way.goal), join(foot, up.goal))
-    moved = replace(joint, corner=foot, point="", depth=joint.depth / (1 - share), top=(high, ""))
-    return moved, InLine(top[1], top[0], way.family, way.goal, gap_mm, joint.depth)
+    over = None if joint.is_alley else (high, "")
+    moved = replace(joint, corner=foot, point="", depth=joint.depth / (1 - share), top=over)
+    name = "" if joint.is_alley else top[1]
+    return moved, InLine(name, top[0], way.family, way.goal, gap_mm, joint.depth, joint.holds)

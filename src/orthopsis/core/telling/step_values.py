@@ -265,7 +265,7 @@ def _of_act(solved: Solved, act: object) -> dict[str, object]:
         case Measure():
             return {"left": length(act.from_left_mm), "bottom": length(act.from_bottom_mm)}
         case Side():
-            return {"width" if act.runs == "level" else "height": length(act.length_mm)}
+            return {"width" if act.runs == "level" else "height": length(abs(act.length_mm))}
         case MeasureAlong():
             text = length(abs(act.length_mm))
             return {"depth": text, "length": text, **_guided_corner(solved, act.line)}

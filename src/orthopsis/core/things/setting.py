@@ -19,13 +19,14 @@ if TYPE_CHECKING:
 
 @dataclass(frozen=True, slots=True)
 class InLine:
-    """A thing stands in line with another: as tall in the world, on one line to a vanishing point.
+    """A thing stands in line with another: as tall in the world, on one line to a vanishing point; or beyond an alley.
 
     Attributes:
-        top, at_top: full name and place of the corner over the anchor's point.
+        top, at_top: full name and place of the corner over the anchor's point; no name where it keeps its own height.
         runs, goal: name and place of the vanishing point to which both lines run.
         gap_mm: how far along the lower line it stands, from the anchor's point.
         depth: world depth of the anchor's point, mm.
+        holds: which corner of a front comes to stand there, where it is not the lower left.
     """
 
     top: str
@@ -34,6 +35,7 @@ class InLine:
     goal: Point
     gap_mm: float
     depth: float
+    holds: str = ""
 
 
 @dataclass(frozen=True)
@@ -68,7 +70,7 @@ class Anchor:
     def points(self) -> dict[str, Point]:
         """The points of the other thing that are taken up, by full name."""
         found = {self.point: self.at} if self.point else {}
-        found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None else {}
+        found |= {self.in_line.top: self.in_line.at_top} if self.in_line is not None and self.in_line.top else {}
         if self.panel is None:
             return found
         found |= {name: at for name, at in self.panel.points.items() if name not in self.lightly}
@@ -121,6 +123,8 @@ class Joint:
         top: for a place in line: the corner over it, and its full name.
         runs: for a place in line: role of the direction.
         at: what the corner is called that lies there: ``foot of the left end``; empty where there is none.
+        is_alley: whether what stands in line there keeps its own height, beyond an alley.
+        holds: which corner of a front comes to stand there, where it is not the lower left.
     """
 
     says: str
@@ -130,3 +134,5 @@ class Joint:
     top: tuple[Point, str] | None = None
     runs: str = ""
     at: str = ""
+    is_alley: bool = False
+    holds: str = ""

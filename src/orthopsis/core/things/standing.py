@@ -328,6 +328,13 @@ class Standing:
         Raises:
             GeometryError: it cannot stand like that.
         """
+        if joint.is_alley:
+            raise GeometryError(
+                "cannot_join",
+                "Only a box can stand beyond an alley.",
+                "Let it stand on its own, or take a box.",
+                about="joined_by",
+            )
         if joint.top is not None:
             raise GeometryError(
                 "cannot_join",

@@ -88,13 +88,16 @@ class Values:
         return Measure(self.full(name), *self.first.xy)
 
     def line_up(self, anchor: Anchor, in_line: InLine, foot: str) -> list[Act]:
-        """Return the acts that run the other's foot and top to the point and mark the foot between them."""
+        """Return the acts that run the other's foot to the point, mark the foot there, and run its top there too.
+
+        What keeps its own height needs no top; the other's light line is there, on which it is marked.
+        """
         ground, rise = self.full("construction.ground"), self.full("construction.rise")
-        return [
-            RuleToPoint(ground, anchor.point, in_line.runs, "construction"),
+        acts: list[Act] = [
+            RuleToPoint(ground, anchor.point, in_line.runs, "construction" if in_line.top else "unseen"),
             MeasureAlong(self.full(foot), ground, in_line.gap_mm),
-            RuleToPoint(rise, in_line.top, in_line.runs, "construction"),
         ]
+        return acts + ([RuleToPoint(rise, in_line.top, in_line.runs, "construction")] if in_line.top else [])
 
     def move(self, phase: Phase, breath: str, act: Act, part: str = "") -> Move:
         """Return a move of this thing, or of a part of it."""

@@ -112,6 +112,20 @@ CORNER: dict[str, StepPhrases] = {
         "Drawing it toward the point, into the thing below.",
         "ruler on the third point",
     ),
+    "front.edge_alley": StepPhrases(
+        "nearest edge, beyond an alley",
+        (
+            "On the line from the foot of {other} to the {aim} measure {gap} from its end. Make a mark. There draw the "
+            "nearest edge of {thing} {upright}, {height} tall.",
+            "Mark {gap} on the ground line of {other}, from its end toward the {aim}, and draw the nearest edge of "
+            "{thing} there, {upright}, {height} tall.",
+            "{gap} along the ground line of {other}, from its end, stands the nearest edge of {thing}: {upright}, "
+            "{height} tall.",
+        ),
+        "After an alley a house has a nearest edge of its own; its foot stands on the ground line of the row.",
+        "Standing it on the [eye level].",
+        "ruler on the point, then set square",
+    ),
     "front.edge_in_line": StepPhrases(
         "nearest edge, in line with {other}",
         (

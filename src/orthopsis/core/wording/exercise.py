@@ -89,6 +89,9 @@ JOINED = {
     "against_left": "against the left end of",
     "against_right": "against the right end of",
     **IN_LINE,
+    "alley": "beyond an alley behind",
+    "alley_left": "beyond an alley left of",
+    "alley_right": "beyond an alley right of",
 }
 """How a thing may stand by another one."""
 CHANGED = {

@@ -34,6 +34,20 @@ FRONT: dict[str, StepPhrases] = {
         "Measuring the height again: what is farther away is smaller on the page.",
         "ruler on the point, then set square",
     ),
+    "front.alley": StepPhrases(
+        "front face, beyond an alley",
+        (
+            "On the line from the foot of {other} to the {aim} measure {gap} from its back corner. Make a mark. There "
+            "{thing} stands. Draw its front: {width} wide, {height} tall.",
+            "Mark {gap} on the ground line of {other}, from its back corner toward the {aim}: there stands the front "
+            "of {thing}, {width} wide and {height} tall, square with the paper.",
+            "{gap} along the ground line of {other}, from its back corner, stands the front of {thing}: {width} by "
+            "{height}.",
+        ),
+        "All houses of one side stand on one line to the point.",
+        "Standing it on the [eye level]: its foot lies on the ground line of the row.",
+        "ruler and set square",
+    ),
     "guides": StepPhrases(
         "{lines} to the point",
         (

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import HEAD, block, box, gable, hip, measured, road, standing, windows
+from orthopsis.core.document.ready.written import HEAD, alley, block, box, gable, hip, measured, road, standing, windows
 
 STREETS: tuple[dict[str, Any], ...] = (
     {
@@ -27,9 +27,9 @@ STREETS: tuple[dict[str, Any], ...] = (
         "things": [
             road("Quay road", 132, 176, dashes="4", dash=24, beside="both", pave=30, kerb=3),
             box("Sail loft", 14, 22, 84, 176, **measured(60)),
-            box("Net store", 119, 67, 42, 66, **measured(26)),
+            {**box("Net store", 119, 67, 42, 66, **measured(26)), "joined_to": "Sail loft", **alley(17)},
             box("Chandlery", 338, 26, 70, 150, **measured(52)),
-            box("Smoke house", 287, 64, 38, 80, **measured(24)),
+            {**box("Smoke house", 287, 64, 38, 80, **measured(24)), "joined_to": "Chandlery", **alley(12)},
             windows("Windows", "right", "1:10:1", "8:3:1", "Sail loft", columns="3", wide="half", tall="whole"),
             standing("Lamps", "lamp", 116, 14, 122, count="5", gap=44),
             standing("Sailor", "figure", 262, 36, 60, tall_by="level", share="same"),
@@ -65,7 +65,7 @@ STREETS: tuple[dict[str, Any], ...] = (
             {**block("Smoke house", 206, 44, 78, 30, 30), "joined_to": "Net store", "joined_by": "against_left"},
             {**block("Customs", 206, 44, 140, 40, 58), "joined_to": "Corner store", "joined_by": "against_right"},
             {**block("Chandlery", 206, 44, 86, 36, 44), "joined_to": "Customs", "joined_by": "against_right"},
-            {**block("Boat shed", 206, 44, 104, 30, 32), "joined_to": "Chandlery", "joined_by": "against_right"},
+            {**block("Boat shed", 206, 44, 104, 26, 30), "joined_to": "Chandlery", **alley(10, "right")},
             windows("Store windows", "right", "1:10:1", "9:8:1", "Corner store", columns="3", rows="3", wide="half"),
             windows("Walk windows", "left", "1:10:1", "5:4:1", "Rope walk", columns="3", wide="half", tall="whole"),
             hip("Spire", "Corner store", 74, ridge="tip"),

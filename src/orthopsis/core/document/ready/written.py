@@ -103,3 +103,8 @@ def standing(name: str, what: str, left: float, bottom: float, height: float, **
     return {
         "kind": "silhouettes", "name": name, "what": what, "left": left, "bottom": bottom, "height": height, **more,
     }  # fmt: skip
+
+
+def alley(gap: float, side: str = "") -> dict[str, Any]:
+    """Return how a house stands beyond an alley of another one."""
+    return {"joined_by": f"alley_{side}" if side else "alley", "gap_mm": gap}

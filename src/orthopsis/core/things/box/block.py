@@ -233,6 +233,9 @@ class Block(Standing):
             says = f"further {role} in line with"
             foot = "foot of the nearest edge"
             result[f"in_line_{role}"] = Joint(says, edge["bottom"], n("near.bottom"), float(low[2]), over, role, foot)
+            over, says = (self.end_corner(role, "top"), n(f"{role}.top")), f"beyond an alley {role} of"
+            foot = f"foot of the {role} end"
+            result[f"alley_{role}"] = Joint(says, end, n(f"{role}.bottom"), depth, over, role, foot, is_alley=True)
         return result
 
     def at_joint(self, joint: Joint) -> Mapping[str, Value]:

@@ -1,6 +1,7 @@
 """How does a hand draw a block about its nearest edge: edge, guide lines, sides, back?"""
 
 from orthopsis.core.construct.moves import (
+    Act,
     Cross,
     MeasureAlong,
     MeasureAside,
@@ -21,6 +22,9 @@ def edge_moves(block: Block) -> list[Move]:
     """Return the moves of the nearest edge."""
     values, first, second = block.values, block.first, block.second
     n, anchor, family = values.full, block.setting.anchor, block.family("up")
+    if anchor is not None and anchor.in_line is not None and not anchor.in_line.top:
+        acts = [*values.line_up(anchor, anchor.in_line, "near.bottom"), *_raised(block)]
+        return [values.move("front", "front.edge_alley", act) for act in acts]
     if anchor is not None and anchor.in_line is not None:
         rise = Run(n("near.edge"), n("near.top"), n("near.bottom"), family, n("construction.rise"))
         acts = [*values.line_up(anchor, anchor.in_line, "near.bottom"), rise]
@@ -40,16 +44,23 @@ def edge_moves(block: Block) -> list[Move]:
     return [begin, *(values.move("front", "front.edge_aimed", act) for act in aimed)]
 
 
+def _raised(block: Block) -> list[Act]:
+    """Return the acts that raise the nearest edge from its foot, which is there."""
+    family, n, height = block.family("up"), block.values.full, block.values.mm("height")
+    if block.goal("up").is_ideal:
+        return [Side(n("near.edge"), n("near.top"), n("near.bottom"), "upright", height)]
+    is_away = block.first == "top"  # from the point: there the ruler only lies, and no light line leads
+    return [
+        RuleToPoint(n("guide.near.edge"), n("near.bottom"), family, "unseen" if is_away else "guide"),
+        MeasureAlong(n("near.top"), n("guide.near.edge"), -height if is_away else height),
+        Rule(n("near.edge"), n("near.bottom"), n("near.top"), family),
+    ]
+
+
 def _edge_on_another(block: Block, anchor: Anchor) -> list[Move]:
     """Return the moves of a nearest edge that stands on another thing and is drawn away from the third point."""
-    values, family = block.values, block.family("up")
-    n = values.full
-    acts = (
-        Shift(n("near.bottom"), anchor.point, 0.0),
-        RuleToPoint(n("guide.near.edge"), n("near.bottom"), family),
-        MeasureAlong(n("near.top"), n("guide.near.edge"), -values.mm("height")),
-        Rule(n("near.edge"), n("near.bottom"), n("near.top"), family),
-    )
+    values = block.values
+    acts = (Shift(values.full("near.bottom"), anchor.point, 0.0), *_raised(block))
     return [values.move("front", "front.edge_raised", act) for act in acts]
 
 

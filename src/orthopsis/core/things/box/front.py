@@ -164,10 +164,33 @@ class FrontBox(FrontBlock):
         says = "further back in line with"
         at = f"front {CORNER_WORDS['bottom_left']} corner"
         result["in_line"] = Joint(says, points["bottom_left"], n("front.bottom_left"), near, over, "away", at)
-        return result
+        return {**result, **self._alley}
+
+    @property
+    def _alley(self) -> Mapping[str, Joint]:
+        """Where another can stand beyond an alley: on the ground line of the side that shows; nowhere if none does."""
+        shown = [c for c in ("bottom_right", "bottom_left") if c in self.guided and self._leads_out(c)]
+        if not shown:
+            return {}
+        corner, depth = shown[0], self.setting.frame.eye.distance_mm / (1 - self.depth_share)
+        top = corner.replace("bottom", "top")
+        back = {name: between(self.corners[name], self.goal, self.depth_share) for name in (corner, top)}
+        n, at = self.values.full, f"back {CORNER_WORDS[corner]} corner"
+        over = (back[top], n(f"back.{top}"))
+        says = "beyond an alley behind"
+        joint = Joint(says, back[corner], n(f"back.{corner}"), depth, over, "away", at, is_alley=True, holds=corner)
+        return {"alley": joint}
+
+    def _leads_out(self, corner: str) -> bool:
+        """Tell whether the side at a lower corner shows: the point lies beyond it."""
+        at = self.corners[corner]
+        return self.goal.x > at.x if corner == "bottom_right" else self.goal.x < at.x
 
     def at_joint(self, joint: Joint) -> Mapping[str, Value]:
         """Return the place of the first corner at a joint, and the height where it is in line with another."""
+        if joint.is_alley:
+            aside = self.values.mm("width") if joint.holds == "bottom_right" else 0.0
+            return {"left": joint.corner.x - aside, "bottom": joint.corner.y}
         if joint.top is None:
             return super().at_joint(joint)
         if self.values.word("depth_by") == "cube":

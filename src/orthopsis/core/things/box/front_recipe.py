@@ -1,6 +1,7 @@
 """How does a hand draw a box whose front is drawn true: guide lines, the depth on one of them, the back?"""
 
 import math
+from collections.abc import Callable
 
 from orthopsis.core.construct.moves import (
     Act,
@@ -37,9 +38,15 @@ def _front(block: FrontBlock) -> list[Move]:
         return values.full(f"front.{name}")
 
     w, h = values.mm("width"), block.height
+    if anchor is not None and anchor.in_line is not None and not anchor.in_line.top:
+        lead = values.line_up(anchor, anchor.in_line, f"front.{anchor.in_line.holds}")
+        ends = ("bottom_right", "bottom_left", -w) if anchor.in_line.holds == "bottom_right" else (
+            "bottom_left", "bottom_right", w)  # fmt: skip
+        acts: list[Act] = [*lead, Side(n("bottom"), n(ends[1]), n(ends[0]), "level", ends[2]), *_upright_acts(n, h)]
+        return [values.move("front", "front.alley", act) for act in acts]
     if anchor is not None and anchor.in_line is not None:
         rise = values.full("construction.rise")
-        acts: list[Act] = [
+        acts = [
             *values.line_up(anchor, anchor.in_line, "front.bottom_left"),
             Run(n("left"), n("top_left"), n("bottom_left"), "upright", rise),
             Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
@@ -50,11 +57,18 @@ def _front(block: FrontBlock) -> list[Move]:
     acts = [
         values.begin(block.setting, "front.bottom_left"),
         Side(n("bottom"), n("bottom_right"), n("bottom_left"), "level", w),
-        Side(n("left"), n("top_left"), n("bottom_left"), "upright", h),
-        Side(n("right"), n("top_right"), n("bottom_right"), "upright", h),
-        Rule(n("top"), n("top_left"), n("top_right"), "level"),
+        *_upright_acts(n, h),
     ]
     return [values.move("front", "front", act) for act in acts]
+
+
+def _upright_acts(n: Callable[[str], str], height: float) -> list[Act]:
+    """Return the acts that raise both sides of a front from its lower corners, and close it."""
+    return [
+        Side(n("left"), n("top_left"), n("bottom_left"), "upright", height),
+        Side(n("right"), n("top_right"), n("bottom_right"), "upright", height),
+        Rule(n("top"), n("top_left"), n("top_right"), "level"),
+    ]
 
 
 def _guide(block: FrontBlock, corner: str) -> RuleToPoint:
