@@ -125,7 +125,7 @@ def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stroke
 _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "thing": lambda solved, breath, acts: part_words(breath.part, breath.thing),
     "piece": lambda solved, breath, acts: piece_words(breath.piece) if breath.piece is not None else "",
-    "cut": lambda solved, breath, acts: piece_words(breath.piece) if breath.piece is not None else "all its gaps",
+    "cut": lambda solved, breath, acts: piece_words(breath.piece) if breath.piece is not None else "its gaps",
     "wide": lambda solved, breath, acts: _farthest(solved, [a.across_mm for a in acts if isinstance(a, Offset)]),
     "tall": lambda solved, breath, acts: _farthest(solved, [a.up_mm for a in acts if isinstance(a, Offset)]),
     "ticks": lambda solved, breath, acts: ticks(solved, acts),

@@ -250,7 +250,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler",
     ),
     "front.cut_on_side": StepPhrases(
-        "cut out {cut}",
+        "{cut}",
         (
             "Cut out {piece}. Count the light lines: the nearest edge and the foot are 0. Mark where they cross, along "
             "and up: {path}. Join them. Count: {rule_count}.",

@@ -148,7 +148,7 @@ FRONT: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "front.cut": StepPhrases(
-        "cut out {cut}",
+        "{cut}",
         (
             "Cut out {piece}. From the lower left of the block measure across and up: {path}. Join them. Count: "
             "{rule_count}.",
