@@ -46,6 +46,13 @@ class Teacher:
         self._look()
         self.page.locator(".n-base-select-option", has_text=option).first.click()
 
+    def pick_last(self, place: str, option: str) -> None:
+        """Choose another value at a place of the last sentence that has it."""
+        self._look()
+        self.page.get_by_role("button", name=place).last.click()
+        self._look()
+        self.page.locator(".n-base-select-option", has_text=option).first.click()
+
     def type(self, place: str, value: str) -> None:
         """Type another value at a place of the last sentence that has it."""
         self._look(len(value))
@@ -115,10 +122,7 @@ def cubes(hand: Teacher) -> None:
         hand.press("Add a box")
         hand.page.locator("article.thing").nth(number - 1).wait_for()
         hand.drag(f"Move the box: Box {number}", dx, dy)
-        hand._look()
-        hand.page.get_by_role("button", name="the depth").last.click()
-        hand._look()
-        hand.page.locator(".n-base-select-option", has_text="cube").first.click()
+        hand.pick_last("the depth", "cube")
 
 
 def letter(outline: str, depth: str, corner: str) -> Callable[[Teacher], None]:
@@ -184,6 +188,47 @@ def divided_wall(hand: Teacher) -> None:
     hand.pick("the pattern", "bricks")
 
 
+def road_with_trees(hand: Teacher) -> None:
+    """A road to the point with dashes by eye, and three sizes of tree."""
+    hand.press("Add a road")
+    hand.pick("how many dashes it has", "3 dashes")
+    hand.pick("how the dashes are found", "by eye")
+    for number, (tall, dx, dy) in enumerate([("150", 0, 20), ("90", 0, -20), ("40", 20, -60)], start=1):
+        hand.press("Add trees, people or posts")
+        hand.page.locator("article.thing").nth(number).wait_for()
+        hand.type("the height", tall)
+        hand.drag(f"Move it: Silhouette {number}", dx, dy)
+
+
+def quay_street(hand: Teacher) -> None:
+    """A road with pavements, a house and one beyond an alley, lamp posts going away."""
+    hand.press("Add a road")
+    hand.pick("what is beside it", "a pavement on both sides")
+    for number in (1, 2):
+        hand.press("Add a box")
+        hand.page.locator("article.thing").nth(number).wait_for()
+    hand.drag("Change width and height: Box 1", 10, -60)
+    hand.pick_last("what it stands by", "Box 1")
+    hand.pick_last("how it stands", "beyond an alley behind")
+    hand.type("the gap", "12")
+    hand.press("Add trees, people or posts")
+    hand.page.locator("article.thing").nth(3).wait_for()
+    hand.pick("what they are", "a lamp post")
+    hand.pick("how many there are", "5")
+
+
+def house_with_a_hip_roof(hand: Teacher) -> None:
+    """A house in two points, a hip roof on its top, windows in its side."""
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    hand.drag("Change the right side: Box 1", 60, 10)
+    hand.press("Add a hip roof")
+    hand.type("the height of the roof", "40")
+    hand.press("Add windows")
+    hand.page.locator("article.thing").nth(2).wait_for()
+    hand.pick_last("the face it lies on", "the right side")
+
+
 NAMES = "\n".join(f"{bird} {n}" for n in range(1, 9) for bird in ("Tern", "Guillemot", "Fulmar"))
 
 
@@ -229,6 +274,9 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "box_two_points": box_in_two,
     "word_about_the_point": word_about_the_point,
     "divided_wall": divided_wall,
+    "road_with_trees": road_with_trees,
+    "quay_street": quay_street,
+    "house_with_a_hip_roof": house_with_a_hip_roof,
 }
 
 

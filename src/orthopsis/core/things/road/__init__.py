@@ -10,7 +10,7 @@ from orthopsis.core.things.road.road import BY, DASHES, WAYS, LevelRoad, TurnedR
 
 ROAD = ThingKind(
     kind="road",
-    title="Road to the point",
+    title="Road",
     parameters=(
         *FIRST_CORNER,
         Length("width", "the width at its near end", 100.0, 2.0, 2000.0),
@@ -28,5 +28,4 @@ ROAD = ThingKind(
         Choice(LOOK.name, LOOK.says, {"solid": "Solid"}, "solid"),
     ),
     in_view={"one_point": LevelRoad, "two_point": TurnedRoad, "three_point": TurnedRoad},
-    adding="a road",
 )

@@ -12,7 +12,7 @@ from orthopsis.core.things.silhouette.silhouettes import LevelSilhouettes, Turne
 
 SILHOUETTES = ThingKind(
     kind="silhouettes",
-    title="Trees, people, posts",
+    title="Silhouette",
     parameters=(
         *FIRST_CORNER,
         Choice("what", "what they are", {name: outline.says for name, outline in OUTLINES.items()}, "tree"),
