@@ -288,6 +288,26 @@ def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_po
 
 
 @st.composite
+def tracks(draw: Any) -> Exercise:
+    """Return an exercise with rails to the point and a box that may stand on them."""
+    rails = {
+        "kind": "rails",
+        "name": "Rails",
+        "left": draw(st.integers(40, 220)) + 0.37,
+        "bottom": draw(st.integers(8, 60)) + 0.41,
+        "gauge": draw(st.integers(20, 100)),
+        "rail": draw(st.integers(2, 12)),
+        "high": draw(st.integers(1, 12)),
+        "out": draw(st.integers(2, 30)),
+        "sleepers": draw(st.sampled_from(["2", "3", "7"])),
+        "deep": draw(st.integers(1, 7)),
+        "pitch": draw(st.integers(8, 20)),
+        "thick": draw(st.integers(1, 6)),
+    }
+    return exercise_of(rails, draw(_front_boxes("Box 1", "one_point")), views=[VIEWS["one_point"]])
+
+
+@st.composite
 def silhouettes(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
     """Return an exercise with trees, people or posts, and a box that may stand among them."""
     view = draw(st.sampled_from(views))

@@ -20,6 +20,7 @@ from scenes import (
     rows,
     silhouettes,
     solved,
+    tracks,
     windowed,
     words,
 )
@@ -46,6 +47,7 @@ ANY = st.one_of(
     rows(),
     roads(),
     silhouettes(),
+    tracks(),
     hipped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -10,6 +10,7 @@ from orthopsis.core.things.hip import HIP_ROOF
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
+from orthopsis.core.things.rails import RAILS
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.row import ROW
@@ -26,6 +27,7 @@ KINDS: dict[str, ThingKind] = {
         GABLE_ROOF,
         HIP_ROOF,
         ROAD,
+        RAILS,
         ROW,
         SILHOUETTES,
         RECTANGLES,

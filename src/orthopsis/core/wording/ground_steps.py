@@ -177,4 +177,93 @@ GROUND: dict[str, StepPhrases] = {
         "Stripes that stand upright on the paper.",
         "ruler on the point",
     ),
+    "rails.first": StepPhrases(
+        "the end of the left rail",
+        (
+            "Make a mark {left} from the left and {bottom} up. There draw the end of the left rail, {width} wide and "
+            "{height} tall.",
+            "Mark the left foot of {thing}, {left} from the left, {bottom} up, and draw the end of the left rail "
+            "there, {width} wide and {height} tall.",
+            "The end of the left rail: its left foot {left} from the left, {bottom} up, {width} by {height}.",
+        ),
+        "A rail is a long bar: its end is drawn true.",
+        "Sides that lean.",
+        "ruler and set square",
+    ),
+    "rails.second": StepPhrases(
+        "the end of the right rail",
+        (
+            "Measure {gauge} to the right from the left rail. There draw the end of the right rail, just as large.",
+            "Mark {gauge} to the right from the left rail, level, and draw the end of the right rail there, just as "
+            "large.",
+            "The right rail begins {gauge} to the right, just as large.",
+        ),
+        "Both rails are equally wide and tall.",
+        "A rail that stands higher than the other one.",
+        "ruler and set square",
+    ),
+    "rails.lines": StepPhrases(
+        "{lines} of the rails, to the {road_point}",
+        (
+            "Put the pencil on the {road_point} and the ruler against it. Draw three lines for each rail: from both "
+            "upper corners, and from the foot that looks to the other rail. Count: {count}.",
+            "Rest the ruler on the {road_point}. Each rail gets three lines: from both upper corners, and from the "
+            "foot that is turned to the other rail: {lines}.",
+            "Three lines a rail run to the {road_point}: from both upper corners and from the inner foot, {lines}.",
+        ),
+        "A rail shows its top and the side that is turned to the point.",
+        "A line from the outer foot: the rail hides it.",
+        "ruler on the point",
+    ),
+    "rails.outer": StepPhrases(
+        "light lines for the sleepers",
+        (
+            "Measure {out} outward from each rail and make a mark, and another one {thick} straight below it. From all "
+            "four marks draw light lines to the {road_point}. Count: {count}.",
+            "Mark {out} outward from each rail, and {thick} straight below: how far the sleepers reach, and how thick "
+            "they are. Run all four marks to the {road_point}, lightly: {lines}.",
+            "The sleepers lie between light lines to the {road_point}, {out} outward; as thick as those {thick} below "
+            "them say: {lines}.",
+        ),
+        "What is equally long ends on one line to the point.",
+        "Dark lines: they go away again.",
+        "ruler on the point, pencil light",
+    ),
+    "rails.marks": StepPhrases(
+        "where the sleepers lie",
+        (
+            "On the left light line measure {deep} from its foot, where the first sleeper ends, and {pitch}, where the "
+            "second begins. Mark the others by eye, each a little narrower and closer.",
+            "On the left outer line mark {deep}, the end of the first sleeper, and {pitch}, the beginning of the "
+            "second; mark the others by eye, narrower and closer.",
+            "On the left outer line: {deep} the first sleeper, {pitch} to the second; the others by eye, closing up.",
+        ),
+        "What is equally far apart closes up with distance.",
+        "All sleepers equally wide on the paper.",
+        "ruler, then by eye",
+    ),
+    "rails.sleeper": StepPhrases(
+        "the first sleeper",
+        (
+            "Draw the first sleeper: two level lines from light line to light line, its two ends, and its front below. "
+            "Count: {count}. The rails lie over it: rub it out there later.",
+            "Draw the first sleeper: two [level] lines from outer line to outer line, its ends, and its front below: "
+            "{lines}. It passes under the rails.",
+            "The first sleeper: top and front between the light lines, {lines}; it passes under the rails.",
+        ),
+        "Sleepers pass under the rails: where a rail lies over them they are not seen.",
+        "Drawing them dark across the rails.",
+        "ruler and set square",
+    ),
+    "rails.more": StepPhrases(
+        "the other sleepers",
+        (
+            "Draw the other sleepers in the same way. Their fronts end on the lower light lines. Count: {count}.",
+            "Draw the others likewise, their fronts down to the lower light lines: {lines}.",
+            "The others likewise, as thick as the lower light lines say: {lines}.",
+        ),
+        "Each is thinner than the one before it.",
+        "Fronts of one height.",
+        "ruler and set square",
+    ),
 }

@@ -73,4 +73,28 @@ STREETS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 180,
     },
+    {
+        **HEAD,
+        "title": "The rails of the harbour, one point",
+        "eye_level": {"height_mm": 168, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 196}],
+        "things": [
+            {
+                "kind": "rails",
+                "name": "Rails",
+                "left": 112,
+                "bottom": 14,
+                "gauge": 132,
+                "rail": 14,
+                "high": 9,
+                "out": 36,
+                "sleepers": "8",
+                "deep": 12,
+                "pitch": 28,
+                "thick": 7,
+            },
+            box("Coal shed", 318, 84, 72, 96, **measured(44)),
+        ],
+        "minutes": 90,
+    },
 )
