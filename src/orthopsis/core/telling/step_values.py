@@ -22,8 +22,7 @@ from orthopsis.core.construct.moves import (
 )
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
-from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.telling.face_values import face_values, upright_words
+from orthopsis.core.telling.face_values import face_values
 from orthopsis.core.telling.length_values import curve_marks, length_marks, marks_on_line, tick_start, ticks
 from orthopsis.core.telling.letters import (
     CORNER_LETTER,
@@ -36,8 +35,18 @@ from orthopsis.core.telling.letters import (
     path_words,
     way_letters,
 )
+from orthopsis.core.telling.setup_values import of_setup
 from orthopsis.core.telling.strokes import Strokes
-from orthopsis.core.things.parameters import Choice, Length
+from orthopsis.core.telling.thing_values import (
+    choice_words,
+    goal_words,
+    in_line,
+    own_lengths,
+    own_point,
+    run_to,
+    start_words,
+    upright,
+)
 from orthopsis.core.view.aim import SIDED_AIDS
 from orthopsis.core.wording.names import part_words
 from orthopsis.core.wording.pieces import piece_words
@@ -88,14 +97,14 @@ class StepValues(dict[str, object]):
 def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> Iterator[Mapping[str, object]]:
     """Yield the values that are found together, those first that stand where several have one of a name."""
     if not breath.thing:
-        yield _of_setup(solved, breath)
+        yield of_setup(solved, breath)
     yield from (_of_act(solved, act) for act in reversed(acts))
     yield _counts(solved, breath, acts, strokes)
     yield _cube(solved, acts)
-    yield _in_line(solved, breath)
+    yield in_line(solved, breath)
     yield face_values(solved, breath)
     yield marks_on_line(solved, acts)
-    yield _own_lengths(solved, breath)
+    yield own_lengths(solved, breath)
 
 
 def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
@@ -130,15 +139,15 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "tall": lambda solved, breath, acts: _farthest(solved, [a.up_mm for a in acts if isinstance(a, Offset)]),
     "ticks": lambda solved, breath, acts: ticks(solved, acts),
     "tick_start": lambda solved, breath, acts: tick_start(solved, acts),
-    "upright": lambda solved, breath, acts: _upright(solved, breath),
-    "slope_point": lambda solved, breath, acts: _own_point(solved, acts),
-    "road_point": lambda solved, breath, acts: _road_point(solved, breath),
+    "upright": lambda solved, breath, acts: upright(solved, breath),
+    "slope_point": lambda solved, breath, acts: own_point(solved, acts),
+    "goal": lambda solved, breath, acts: goal_words(solved, breath),
     "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
-    "share_words": lambda solved, breath, acts: _choice_words(solved, breath, "share"),
+    "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(
         [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]
     ),
-    "start": lambda solved, breath, acts: _start(solved, breath),
+    "start": lambda solved, breath, acts: start_words(solved, breath),
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
     "path": lambda solved, breath, acts: path_words(acts),
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
@@ -147,8 +156,8 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "marks": lambda solved, breath, acts: curve_marks(solved, acts),
     "length_marks": lambda solved, breath, acts: length_marks(solved, acts),
     "whence": lambda solved, breath, acts: _whence(acts),
-    "over_point": lambda solved, breath, acts: _run_to(solved, [a.point for a in acts if isinstance(a, RuleToPoint)]),
-    "back_point": lambda solved, breath, acts: _run_to(solved, [a.runs for a in acts if isinstance(a, Run)]),
+    "over_point": lambda solved, breath, acts: run_to(solved, [a.point for a in acts if isinstance(a, RuleToPoint)]),
+    "back_point": lambda solved, breath, acts: run_to(solved, [a.runs for a in acts if isinstance(a, Run)]),
     "level": lambda solved, breath, acts: _level(solved, acts),
     "first": lambda solved, breath, acts: _level(solved, [act for act in acts if isinstance(act, MeasureAlong)]),
 }
@@ -160,44 +169,11 @@ def _farthest(solved: Solved, lengths: Sequence[float]) -> str:
     return solved.prepared.length(max(lengths)) if lengths else ""
 
 
-def _choice_words(solved: Solved, breath: Breath, name: str) -> str:
-    """Return what is chosen for a parameter of a thing, as it is read; empty where there is no such choice."""
-    thing = solved.prepared.thing(breath.thing)
-    choices = [p for p in thing.kind.parameters if isinstance(p, Choice) and p.name == name] if thing else []
-    return solved.prepared.wording.words(choices[0].options[thing.values.word(name)]) if choices and thing else ""
-
-
-def _road_point(solved: Solved, breath: Breath) -> str:
-    """Return how the class calls the point to which all of a thing runs; empty if it has none."""
-    thing = solved.prepared.thing(breath.thing)
-    lines = [m.act for m in solved.moves if m.thing == breath.thing and isinstance(m.act, RuleToPoint)]
-    return solved.prepared.point_words(lines[0].point) if thing is not None and lines else ""
-
-
-def _run_to(solved: Solved, families: Sequence[str]) -> str:
-    """Return how the class calls the point to which the last of some lines run; empty if there is none."""
-    return solved.prepared.point_words(families[-1]) if families else ""
-
-
 def _whence(acts: Sequence[Act]) -> str:
     """Return where the hand begins to go round a back: at one mark, or at several corners that are there."""
     ways = [act for act in acts if isinstance(act, Run | Slide)]
     begins = {act.start for act in ways} - {act.makes_point for act in ways}
     return "the mark" if len(begins) == 1 else "the corners of the back that are marked"
-
-
-def _own_lengths(solved: Solved, breath: Breath) -> dict[str, object]:
-    """Return the measured lengths of a thing by the names of their parameters."""
-    thing = solved.prepared.thing(breath.thing)
-    lengths = [p for p in thing.kind.parameters if isinstance(p, Length)] if thing is not None else []
-    return {p.name: solved.prepared.length(thing.values.mm(p.name)) for p in lengths if thing is not None}
-
-
-def _own_point(solved: Solved, acts: Sequence[Act]) -> str:
-    """Return how the thing's own point is called to which a line of this step runs; empty if there is none."""
-    aims = (solved.prepared.aims[act.point] for act in acts if isinstance(act, RuleToPoint))
-    own = next((aim for aim in aims if aim.role in ("slope_above", "slope_below")), None)
-    return solved.prepared.point_words(own.name) if own is not None else ""
 
 
 def _shape_lines(straight: int, curves: int) -> str:
@@ -304,82 +280,3 @@ def _level(solved: Solved, acts: Sequence[Act]) -> str:
     """Return at which end of a block's uprights the first act works: the top or the foot."""
     corners = (_corner(solved, str(getattr(act, field, ""))) for act in acts[:1] for field in ("start", "makes"))
     return next((corner for corner in corners if corner in ("top", "foot")), "foot")
-
-
-def _start(solved: Solved, breath: Breath) -> str:
-    """Return where a thing begins: measured from the paper's edges, or on another thing."""
-    thing, length = solved.prepared.thing(breath.thing), solved.prepared.length
-    if thing is None:
-        return ""
-    anchor = thing.setting.anchor
-    if thing.kind.hangs:
-        return ""
-    begin = next((m.act for m in breath.moves if isinstance(m.act, Measure)), None)
-    first = Point(begin.from_left_mm, begin.from_bottom_mm) if begin is not None else thing.values.first
-    if anchor is None or begin is not None:
-        return f"{length(first.x)} from the left, {length(first.y)} up"
-    if anchor.point:
-        return f"at the {anchor.says} of {anchor.thing}"
-    return f"on the top edge of {anchor.thing}, {length(first.x)} from the left edge of the sheet"
-
-
-def _in_line(solved: Solved, breath: Breath) -> dict[str, object]:
-    """Return with what a thing is in line, and toward which point; nothing if it is not."""
-    thing = solved.prepared.thing(breath.thing)
-    anchor = thing.setting.anchor if thing is not None else None
-    if thing is None or anchor is None or anchor.in_line is None:
-        return {}
-    aim, up = solved.prepared.point_words(anchor.in_line.runs), thing.setting.frame.way("up")
-    return {
-        "other": anchor.thing,
-        "aim": aim,
-        "aim_line": upright_words(solved.prepared, aim, up),
-        "gap": solved.prepared.length(anchor.in_line.gap_mm),
-        "marks_count": counted(sum(isinstance(move.act, ShareAlong) for move in breath.moves), "mark"),
-    }
-
-
-def _upright(solved: Solved, breath: Breath) -> str:
-    """Return how the uprights of a thing run: upright, or toward the third point."""
-    wording = solved.prepared.wording
-    thing = solved.prepared.thing(breath.thing)
-    if thing is None or thing.setting.frame.way("up").goal.is_ideal:
-        return wording.term("upright")
-    return f"toward the {wording.term('third point')}"
-
-
-def _of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
-    """Return the places of the points that a setup step marks."""
-    prepared, length = solved.prepared, solved.prepared.length
-    sheet, level = prepared.sheet, prepared.eye_level_mm
-    values: dict[str, object] = {"height": length(level), "margin": length(prepared.exercise.sheet.margin_mm)}
-    marked = {
-        act.makes: solved.board.points[act.makes] for m in breath.moves if isinstance(act := m.act, Shift | Measure)
-    }
-    values["across"] = listed([length(p.x) for p in marked.values()])
-    values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
-    for name, point in marked.items():
-        role = prepared.aims[name].role if name in prepared.aims else ""
-        if role in ("left_distance", "right_distance"):
-            values["distance"] = length(prepared.frame(prepared.aims[name].owner).distance_mm)
-        elif role in ("left", "right"):
-            values |= {role: length(point.x), f"{role}_words": _along_words(solved, point.x)}
-        elif role == "third":
-            over = point.y - sheet.height_mm if point.y > level else -point.y
-            values |= {
-                "third_side": "above" if point.y > level else "below",
-                "third_left": length(point.x),
-                "third_bottom": length(point.y),
-                "third_beyond": length(max(over, 0.0)),
-            }
-    return values
-
-
-def _along_words(solved: Solved, x: float) -> str:
-    """Return where a point lies along the eye level: in from the left edge, or beyond an edge."""
-    length, width = solved.prepared.length, solved.prepared.sheet.width_mm
-    if x < 0:
-        return f"{length(-x)} beyond the left edge"
-    if x > width:
-        return f"{length(x - width)} beyond the right edge"
-    return f"{length(x)} from the left edge"

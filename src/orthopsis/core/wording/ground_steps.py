@@ -29,12 +29,12 @@ GROUND: dict[str, StepPhrases] = {
         "ruler",
     ),
     "road.sides": StepPhrases(
-        "its sides to the {road_point}",
+        "its sides to the {goal}",
         (
-            "Put the pencil on the {road_point} and the ruler against it. Turn it to each mark and draw a line. Count: "
+            "Put the pencil on the {goal} and the ruler against it. Turn it to each mark and draw a line. Count: "
             "{count}.",
-            "Rest the ruler on the {road_point}, turn it to each mark and draw: {lines}.",
-            "Both sides of {thing} run to the {road_point}: {lines}.",
+            "Rest the ruler on the {goal}, turn it to each mark and draw: {lines}.",
+            "Both sides of {thing} run to the {goal}: {lines}.",
         ),
         "Lines that are parallel on the ground meet in one point of the [eye level].",
         "Stopping before the point: a road goes on as far as one sees.",
@@ -44,9 +44,9 @@ GROUND: dict[str, StepPhrases] = {
         "a light middle line",
         (
             "Make a mark in the middle between the two marks, {left} from the left. Draw a light line from it to the "
-            "{road_point}.",
-            "Mark the middle, {left} from the left on the lower edge, and run it to the {road_point}, lightly.",
-            "The middle line, lightly, from {left} from the left to the {road_point}.",
+            "{goal}.",
+            "Mark the middle, {left} from the left on the lower edge, and run it to the {goal}, lightly.",
+            "The middle line, lightly, from {left} from the left to the {goal}.",
         ),
         "The middle of the road runs to the same point.",
         "A dark middle line: only dashes of it stay.",
@@ -56,9 +56,9 @@ GROUND: dict[str, StepPhrases] = {
         "a light middle line",
         (
             "Make a mark in the middle between the two marks, {left} from the left. Draw a light line from it to the "
-            "{road_point}.",
-            "Mark the middle between them, {left} from the left, and run it to the {road_point}, lightly.",
-            "The middle line, lightly, from {left} from the left to the {road_point}.",
+            "{goal}.",
+            "Mark the middle between them, {left} from the left, and run it to the {goal}, lightly.",
+            "The middle line, lightly, from {left} from the left to the {goal}.",
         ),
         "The middle of the road runs to the same point.",
         "A dark middle line: only dashes of it stay.",
@@ -70,7 +70,7 @@ GROUND: dict[str, StepPhrases] = {
             "On the middle line mark where dashes begin and end. Each dash, and each gap, is a little shorter than the "
             "one before.",
             "Mark the dashes on the middle line by eye: each dash and each gap a little shorter than the one before.",
-            "Set the dashes by eye; dashes and gaps close up toward the {road_point}.",
+            "Set the dashes by eye; dashes and gaps close up toward the {goal}.",
         ),
         "What is equally long gets shorter on the paper the farther away it is.",
         "All dashes of one length: the road then seems to stand up.",
@@ -131,10 +131,10 @@ GROUND: dict[str, StepPhrases] = {
     "road.beside_lines": StepPhrases(
         "{lines} of the pavement",
         (
-            "Put the pencil on the {road_point} and the ruler against it. Turn it to each of these marks and draw a "
+            "Put the pencil on the {goal} and the ruler against it. Turn it to each of these marks and draw a "
             "line. Count: {count}.",
-            "Rest the ruler on the {road_point}, turn it to each of these marks and draw: {lines}.",
-            "Kerbs and pavements run to the {road_point}: {lines}.",
+            "Rest the ruler on the {goal}, turn it to each of these marks and draw: {lines}.",
+            "Kerbs and pavements run to the {goal}: {lines}.",
         ),
         "What runs along the road runs to its point.",
         "Running the upper edge of the kerb level.",
@@ -167,11 +167,11 @@ GROUND: dict[str, StepPhrases] = {
     "road.stripes": StepPhrases(
         "the stripes, {lines}",
         (
-            "Put the ruler on the {road_point}. From each mark draw a line to the farther level line. Then close every "
+            "Put the ruler on the {goal}. From each mark draw a line to the farther level line. Then close every "
             "other field: these are the stripes. Count: {count}.",
-            "From each mark draw toward the {road_point}, up to the farther [level] line, and close every other field: "
+            "From each mark draw toward the {goal}, up to the farther [level] line, and close every other field: "
             "{lines}.",
-            "The stripes run to the {road_point} between the two [level] lines; every other field: {lines}.",
+            "The stripes run to the {goal} between the two [level] lines; every other field: {lines}.",
         ),
         "Stripes that lead along the road run to its point.",
         "Stripes that stand upright on the paper.",
@@ -203,13 +203,13 @@ GROUND: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "rails.lines": StepPhrases(
-        "{lines} of the rails, to the {road_point}",
+        "{lines} of the rails, to the {goal}",
         (
-            "Put the pencil on the {road_point} and the ruler against it. Draw three lines for each rail: from both "
+            "Put the pencil on the {goal} and the ruler against it. Draw three lines for each rail: from both "
             "upper corners, and from the foot that looks to the other rail. Count: {count}.",
-            "Rest the ruler on the {road_point}. Each rail gets three lines: from both upper corners, and from the "
+            "Rest the ruler on the {goal}. Each rail gets three lines: from both upper corners, and from the "
             "foot that is turned to the other rail: {lines}.",
-            "Three lines a rail run to the {road_point}: from both upper corners and from the inner foot, {lines}.",
+            "Three lines a rail run to the {goal}: from both upper corners and from the inner foot, {lines}.",
         ),
         "A rail shows its top and the side that is turned to the point.",
         "A line from the outer foot: the rail hides it.",
@@ -219,10 +219,10 @@ GROUND: dict[str, StepPhrases] = {
         "light lines for the sleepers",
         (
             "Measure {out} outward from each rail and make a mark, and another one {thick} straight below it. From all "
-            "four marks draw light lines to the {road_point}. Count: {count}.",
+            "four marks draw light lines to the {goal}. Count: {count}.",
             "Mark {out} outward from each rail, and {thick} straight below: how far the sleepers reach, and how thick "
-            "they are. Run all four marks to the {road_point}, lightly: {lines}.",
-            "The sleepers lie between light lines to the {road_point}, {out} outward; as thick as those {thick} below "
+            "they are. Run all four marks to the {goal}, lightly: {lines}.",
+            "The sleepers lie between light lines to the {goal}, {out} outward; as thick as those {thick} below "
             "them say: {lines}.",
         ),
         "What is equally long ends on one line to the point.",

@@ -34,10 +34,10 @@ SILHOUETTE: dict[str, StepPhrases] = {
     "silhouette.lines": StepPhrases(
         "{lines} along the row",
         (
-            "From the foot and from the top of the light line draw light lines to the {road_point}. The others stand "
+            "From the foot and from the top of the light line draw light lines to the {goal}. The others stand "
             "between them.",
-            "From foot and top of the [upright] run light lines to the {road_point}: the others stand between them.",
-            "The row stands between the lines from foot and top to the {road_point}.",
+            "From foot and top of the [upright] run light lines to the {goal}: the others stand between them.",
+            "The row stands between the lines from foot and top to the {goal}.",
         ),
         "What is equally tall stands between two lines to one point.",
         "Starting them at different feet.",
@@ -59,9 +59,9 @@ SILHOUETTE: dict[str, StepPhrases] = {
     "silhouette.middle": StepPhrases(
         "the middle line",
         (
-            "Find the middle of the first light line and draw a light line from there to the {road_point}.",
-            "From the middle of the first [upright] run a light line to the {road_point}.",
-            "The middle line, from half the first [upright] to the {road_point}.",
+            "Find the middle of the first light line and draw a light line from there to the {goal}.",
+            "From the middle of the first [upright] run a light line to the {goal}.",
+            "The middle line, from half the first [upright] to the {goal}.",
         ),
         "It passes through the middles of all of them.",
         "Guessing the middles one by one.",
@@ -87,7 +87,7 @@ SILHOUETTE: dict[str, StepPhrases] = {
             "line straight up at each mark, to the upper line.",
             "Mark by eye on the lower line where the others stand, closer and closer, and draw light [upright] lines "
             "up to the upper line.",
-            "Set the others by eye, closer and closer toward the {road_point}; rule their [upright] lines.",
+            "Set the others by eye, closer and closer toward the {goal}; rule their [upright] lines.",
         ),
         "Spaces that are equal in truth close up with distance.",
         "All spaces of one length: the row then does not go away.",
@@ -118,11 +118,11 @@ SILHOUETTE: dict[str, StepPhrases] = {
         is_freehand=True,
     ),
     "silhouette.wires": StepPhrases(
-        "{lines} to the {road_point}: the wires",
+        "{lines} to the {goal}: the wires",
         (
-            "Put the ruler on the {road_point}. Draw the wires from pole to pole. Count: {count}.",
-            "The wires run from pole to pole to the {road_point}: {lines}.",
-            "Wires that hang at one height run to the {road_point}: {lines}.",
+            "Put the ruler on the {goal}. Draw the wires from pole to pole. Count: {count}.",
+            "The wires run from pole to pole to the {goal}: {lines}.",
+            "Wires that hang at one height run to the {goal}: {lines}.",
         ),
         "What hangs equally high runs to the same point as the row.",
         "Wires that run level.",
