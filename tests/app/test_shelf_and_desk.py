@@ -254,7 +254,7 @@ def test_each_student_of_a_class_has_a_sheet_with_the_own_name(teacher: TestClie
     whole = teacher.get(f"/api/exercises/{number}/print/whole.pdf?class_id={terns}&per_page=8")
     pages = [page.extract_text() for page in pypdf.PdfReader(io.BytesIO(whole.content)).pages]
     assert "Ada" in pages[0]
-    assert any("A of Name: the front" in page for page in pages)
+    assert any("A of Name: the block" in page for page in pages)
     assert any("Oystercatcher 14" in page for page in pages)
     one = teacher.get(f"/api/exercises/{number}/print/answer.pdf?class_id={terns}&student_id={own['students'][1]}")
     assert len(pypdf.PdfReader(io.BytesIO(one.content)).pages) == 1

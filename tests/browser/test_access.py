@@ -98,7 +98,7 @@ SCREENS: list[tuple[str, str, Callable[[Page], None]]] = [
     ("show, a later step", "/show/1?step=6", nothing),
     ("show, how it looks", "/show/1", button("Looks")),
     ("show, all steps", "/show/1", button("Steps")),
-    ("show, a close-up in a dark room", "/show/9?step=3", press("d")),
+    ("show, a close-up in a dark room", "/show/9?step=4", press("d")),
     ("class window", "/show/1/class", nothing),
     ("print chosen", "/print", nothing),
     ("print", "/print/1", nothing),

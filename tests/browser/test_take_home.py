@@ -33,16 +33,18 @@ def test_steps_are_played_by_buttons_by_keys_and_by_the_list(at_home: Page) -> N
     at_home.get_by_role("button", name="Next").click()
     expect(title).to_contain_text("Step 2 of")
     at_home.keyboard.press("ArrowRight")
-    expect(title).to_contain_text("K of Knot: the front")
-    expect(at_home.locator("svg text", has_text="k")).to_have_count(1)
-    assert at_home.locator("#sheet path.fresh").count() == 11
+    expect(title).to_contain_text("K of Knot: the block")
+    at_home.keyboard.press("ArrowRight")
+    expect(title).to_contain_text("K of Knot: the gap at the bottom")
+    expect(at_home.locator("svg text", has_text="e")).to_have_count(1)
+    assert at_home.locator("#sheet path.fresh").count() == 4
     expect(at_home.get_by_role("img", name="The whole sheet")).to_be_visible()
     large, whole = (at_home.locator(f"#{name} path.fresh").first.bounding_box() for name in ("sheet", "whole"))
     assert large is not None
     assert whole is not None
     assert large["width"] > 3 * whole["width"], "small work is shown large"
     at_home.keyboard.press("ArrowLeft")
-    expect(title).to_contain_text("Step 2 of")
+    expect(title).to_contain_text("Step 3 of")
     at_home.keyboard.press("End")
     expect(at_home.get_by_role("button", name="Next")).to_be_disabled()
     assert at_home.locator("#sheet path.dark").count() > 40
