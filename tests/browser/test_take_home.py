@@ -42,7 +42,7 @@ def test_steps_are_played_by_buttons_by_keys_and_by_the_list(at_home: Page) -> N
     large, whole = (at_home.locator(f"#{name} path.fresh").first.bounding_box() for name in ("sheet", "whole"))
     assert large is not None
     assert whole is not None
-    assert large["width"] > 3 * whole["width"], "small work is shown large"
+    assert large["height"] > 3 * whole["height"], "small work is shown large"
     at_home.keyboard.press("ArrowLeft")
     expect(title).to_contain_text("Step 3 of")
     at_home.keyboard.press("End")

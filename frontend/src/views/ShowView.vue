@@ -182,7 +182,7 @@ useSwipe(root, {
 .show {
   height: 100%;
   display: grid;
-  grid-template: minmax(0, 1fr) 8px auto / minmax(0, 1fr) auto;
+  grid-template: minmax(0, 1fr) 24px auto / minmax(0, 1fr) auto;
   background: var(--desk);
 }
 
@@ -220,16 +220,18 @@ useSwipe(root, {
   flex: 1;
   border: 0;
   padding: 0;
-  background: #59606a;
+  /* Thin to look at, tall enough to be hit. */
+  --bar: #59606a;
+  background: linear-gradient(var(--bar), var(--bar)) top / 100% 8px no-repeat;
   cursor: pointer;
 }
 
 .progress .done {
-  background: #b58e7c;
+  --bar: #b58e7c;
 }
 
 .progress .here {
-  background: var(--accent-on-dark);
+  --bar: var(--accent-on-dark);
 }
 
 nav,
@@ -277,7 +279,7 @@ nav button:disabled {
 /* A phone held upright: the picture first, then the words, then the buttons in one row. */
 @media (max-width: 760px) {
   .show {
-    grid-template: minmax(44vh, 1fr) 12px auto auto / minmax(0, 1fr);
+    grid-template: minmax(44vh, 1fr) 24px auto auto / minmax(0, 1fr);
   }
 
   .words {
@@ -306,7 +308,7 @@ nav button:disabled {
 /* A low window, or one that is much enlarged: picture and words beside each other. */
 @media (max-height: 560px) and (min-width: 520px) {
   .show {
-    grid-template: minmax(0, 1fr) auto 8px / minmax(0, 1.5fr) minmax(190px, 1fr);
+    grid-template: minmax(0, 1fr) auto 24px / minmax(0, 1.5fr) minmax(190px, 1fr);
     height: 100%;
     min-height: 0;
     overflow: hidden;
