@@ -136,3 +136,18 @@ def test_letters_that_do_not_fill_their_block_are_cut_from_it_too(text: str, sid
     drawing = draw(exercise_of({**word, **block}, views=[view]))
     drawn = {number for step in drawing.steps for number in step.draws}
     assert {line.id for line in drawing.lines if line.role == "edge" and line.visible} <= drawn
+
+
+def test_a_comb_with_more_corners_than_there_are_letters_is_told_to_the_oldest_too() -> None:
+    """All its gaps are one step then; corners past Z are called by two letters, and none by the same."""
+    teeth = [
+        place for i in range(19) for place in ((76.0 - 4 * i, 40.0), (74.0 - 4 * i, 40.0), (74.0 - 4 * i, 20.0),
+                                               (72.0 - 4 * i, 20.0))
+    ]  # fmt: skip
+    comb = {"kind": "profile", "name": "Comb", "left": 40, "bottom": 20, "outline": [[(0, 0), (76, 0), *teeth[:-1]]]}
+    exercise = exercise_of(comb, views=[{"kind": "one_point", "x_mm": 300}])
+    oldest = exercise.wording.model_copy(update={"level": "oldest"})
+    step = next(s for s in draw(exercise.model_copy(update={"wording": oldest})).steps if "its gaps" in s.title)
+    names = [letter.text for letter in step.letters]
+    assert len(names) == len(set(names)) > 52
+    assert f"{names[0]} to {names[-1]} on the picture" in step.text

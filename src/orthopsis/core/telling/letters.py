@@ -5,6 +5,7 @@ by letters, in the order in which they are joined.
 """
 
 from collections.abc import Sequence
+from itertools import product
 from string import ascii_lowercase, ascii_uppercase
 
 from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Offset, Rule, RuleToPoint, Run, ShareAlong
@@ -14,8 +15,8 @@ from orthopsis.core.sheet.ruler import round_to
 
 MOST_IN_WORDS = 4
 """So many values stand in a sentence at most: more are not remembered on the way to the paper (no source)."""
-_LETTERS = (*ascii_lowercase, *ascii_uppercase)
-"""A step marks fewer corners than there are letters."""
+_LETTERS = (*ascii_lowercase, *ascii_uppercase, *(one + other for one, other in product(ascii_lowercase, repeat=2)))
+"""What points are called, in order: a to z, A to Z, then by two letters: an outline may have more corners than that."""
 
 Mark = Offset | Cross
 """An act that marks a corner by two figures: measured across and up, or counted along and up."""
