@@ -251,6 +251,27 @@ def roofed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def topped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box with a gable roof, and on a slope of it a chimney or a dormer."""
+    exercise = draw(roofed(views=views))
+    house, roof = (thing.model_dump(mode="json") for thing in exercise.things)
+    roof |= {"rise": draw(st.floats(15.0, 80.0)), "far_by": "slope"}
+    made = exercise_of(house, roof, views=_views(exercise))
+    slopes = sorted(faces_of(made, 1))
+    assume(slopes)
+    part = st.sampled_from(["2:1:2", "1:1:1", "1:2:3", "0:1:3", "4:1:1"])
+    upon = {
+        "kind": draw(st.sampled_from(["chimney", "dormer"])), "name": "Upon", "joined_to": "Roof",
+        "joined_by": f"face_{draw(st.sampled_from(slopes))}", "along": draw(part), "up": draw(part),
+    }  # fmt: skip
+    if upon["kind"] == "chimney":
+        upon |= {"rise": draw(st.floats(8.0, 90.0))}
+    else:
+        upon |= {"roof": draw(st.sampled_from(["gable", "flat"])), "peak": draw(st.floats(1.0, 12.0))}
+    return exercise_of(house, roof, upon, views=_views(exercise))
+
+
+@st.composite
 def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     """Return a box anywhere with a hip roof or a pyramid on its top, seen or not."""
     exercise = draw(exercises(most=1, views=views))
@@ -382,10 +403,10 @@ def solved(exercise: Exercise) -> Solved:
         raise
 
 
-def faces_of(exercise: Exercise) -> dict[str, Panel]:
-    """Return the faces of the first thing on which others can lie; nothing where it cannot be drawn."""
+def faces_of(exercise: Exercise, index: int = 0) -> dict[str, Panel]:
+    """Return the faces of a thing, the first one, on which others can lie; nothing where it cannot be drawn."""
     try:
-        placed = prepare(exercise).things[0]
+        placed = prepare(exercise).things[index]
         return dict(placed.standing.faces)
     except GeometryError:
         return {}

@@ -20,6 +20,7 @@ from scenes import (
     rows,
     silhouettes,
     solved,
+    topped,
     tracks,
     windowed,
     words,
@@ -49,6 +50,7 @@ ANY = st.one_of(
     silhouettes(),
     tracks(),
     hipped(),
+    topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )
 

@@ -7,7 +7,7 @@ import numpy as np
 import pytest
 import shapely
 from hypothesis import given, settings
-from scenes import VIEWS, assert_same_point, hipped, roofed, rows, solved, windowed
+from scenes import VIEWS, assert_same_point, hipped, roofed, rows, solved, topped, windowed
 
 from conftest import box, exercise_of
 from orthopsis.core.check.check import check
@@ -56,7 +56,7 @@ def test_every_point_of_a_roof_is_where_the_eye_sees_it(exercise: Exercise) -> N
 
 
 @settings(max_examples=400)
-@given(roofed() | hipped())
+@given(roofed() | hipped() | topped())
 def test_every_edge_of_a_roof_that_is_seen_was_made_by_the_hand(exercise: Exercise) -> None:
     found = solved(exercise)
     for placed, pieces in zip(found.prepared.things, Sight(found.seen).pieces(), strict=True):

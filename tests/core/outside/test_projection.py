@@ -9,7 +9,7 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import assert_same_point, exercises, hipped, profiles, roads, silhouettes
+from scenes import assert_same_point, exercises, hipped, profiles, roads, silhouettes, topped
 from scenes import solved as _solved
 
 from conftest import box, exercise_of
@@ -26,7 +26,7 @@ FRONT_END = Path(__file__).parents[3] / "frontend"
 
 
 @settings(max_examples=60)
-@given(exercises() | roads() | silhouettes() | hipped())
+@given(exercises() | roads() | silhouettes() | hipped() | topped())
 def test_opencv_s_camera_sees_the_same_points(exercise: Exercise) -> None:
     # Source: OpenCV projectPoints. Its y runs down, ours up; its focal length is our viewing distance.
     solved = _solved(exercise)

@@ -31,7 +31,7 @@ def meeting(
         yield Run(over, makes, one, out.family, helper, "unseen")
         yield Rule(line, other, makes, way.family, role)
     else:
-        yield Side(line, makes, other, level_or_upright(way), aside_mm)
+        yield Side(line, makes, other, level_or_upright(way), aside_mm, role)
 
 
 def level_or_upright(way: Way) -> Literal["level", "upright"]:

@@ -14,6 +14,7 @@ import numpy as np
 from orthopsis.core.construct.moves import Act
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 
@@ -95,6 +96,20 @@ class Back:
 
 
 @dataclass(frozen=True, slots=True)
+class Pitch:
+    """How a slope rises from its low end to its high one: level by its run, and up by its rise.
+
+    Attributes:
+        way: the level direction straight up the slope.
+        run, rise: in the world, mm; together they are the slope's vector up.
+    """
+
+    way: Way
+    run: Vector
+    rise: Vector
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided, and on which other things stand.
 
@@ -111,7 +126,7 @@ class Panel:
         start, axes: in the world, where low is, and the vectors along and up, mm.
         first_says: how its first edge is called.
         is_level: whether it is a top or an underside.
-        is_sloping: whether it is a slope of a roof, on which things only lie flat, so that its way out is not used.
+        pitch: how it rises, for a slope of a roof: its way out is upright, and things lie flat on it or stand upright.
         is_seen: whether its outer side is turned to the eye.
         is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
         is_part: whether it is a part of a divided face.
@@ -143,7 +158,7 @@ class Panel:
     axes: tuple[Vector, Vector]
     first_says: str = "nearest edge"
     is_level: bool = False
-    is_sloping: bool = False
+    pitch: Pitch | None = None
     is_seen: bool = True
     is_drawn: bool = True
     is_part: bool = False
@@ -162,6 +177,16 @@ class Panel:
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
         return not self.parts
+
+    @property
+    def is_sloping(self) -> bool:
+        """Whether it is a slope of a roof."""
+        return self.pitch is not None
+
+    @property
+    def is_mirrored(self) -> bool:
+        """Whether its corners run clockwise as seen from outside."""
+        return (signed_area(self.page) > 0) != self.is_seen
 
     @property
     def is_true(self) -> bool:

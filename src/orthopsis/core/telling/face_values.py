@@ -33,6 +33,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "outward": _straight(acts) or _toward(prepared, panel.out),
         **_over_point(prepared, panel),
         "up_way": _toward(prepared, panel.up),
+        "pitch_way": _toward(prepared, panel.pitch.way) if panel.pitch is not None else "",
         "upward": f"like the {panel.first_says}",
         "spaced": "equally far apart" if is_true else "closer together with distance",
         "behind": _behind(panel, acts),

@@ -8,6 +8,7 @@ from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.hip import HIP_ROOF
 from orthopsis.core.things.letters import LETTERS
+from orthopsis.core.things.on_roof import CHIMNEY, DORMER
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 from orthopsis.core.things.rails import RAILS
@@ -26,6 +27,8 @@ KINDS: dict[str, ThingKind] = {
         BENCH,
         GABLE_ROOF,
         HIP_ROOF,
+        CHIMNEY,
+        DORMER,
         ROAD,
         RAILS,
         ROW,

@@ -8,6 +8,7 @@ from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.ground_steps import GROUND
 from orthopsis.core.wording.hip_steps import HIP
 from orthopsis.core.wording.level_steps import LEVEL
+from orthopsis.core.wording.on_roof_steps import ON_ROOF
 from orthopsis.core.wording.pattern_steps import PATTERN
 from orthopsis.core.wording.rectangle_steps import RECTANGLE
 from orthopsis.core.wording.repeat_steps import REPEAT
@@ -33,6 +34,7 @@ STEPS: dict[str, StepPhrases] = {
     **SILHOUETTE,
     **ROOF,
     **HIP,
+    **ON_ROOF,
     **PATTERN,
     **FINISH,
 }

@@ -2,7 +2,19 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import HEAD, alley, block, box, gable, hip, measured, road, standing, windows
+from orthopsis.core.document.ready.written import (
+    HEAD,
+    alley,
+    block,
+    box,
+    gable,
+    hip,
+    measured,
+    road,
+    standing,
+    upon,
+    windows,
+)
 
 STREETS: tuple[dict[str, Any], ...] = (
     {
@@ -96,5 +108,31 @@ STREETS: tuple[dict[str, Any], ...] = (
             box("Coal shed", 318, 84, 72, 96, **measured(44)),
         ],
         "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "A net loft with chimney, dormer and shingles, two points",
+        "eye_level": {"height_mm": 152, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -110, "right_mm": 590}],
+        "things": [
+            block("Net loft", 168, 34, 84, 92, 176),
+            windows("Door", "left", "4:4:5", "0:5:4", "Net loft", columns="1", wide="whole", tall="whole"),
+            gable("Roof", "Net loft", "left", 72),
+            upon("Dormer", "dormer", "Roof", "1:1:3", "1:2:2", peak=12),
+            windows("Light", "front", "1:2:1", "1:2:1", "Dormer", columns="1", wide="whole", tall="whole"),
+            upon("Chimney", "chimney", "Roof", "3:1:1", "3:1:1", rise=46),
+            {
+                "kind": "pattern",
+                "name": "Shingles",
+                "joined_to": "Roof",
+                "joined_by": "face_slope_first",
+                "design": "bricks",
+                "fields": "plain",
+                "along": "8",
+                "up": "4",
+            },
+        ],
+        "minutes": 180,
+        "wording": {"level": "oldest"},
     },
 )

@@ -108,3 +108,9 @@ def standing(name: str, what: str, left: float, bottom: float, height: float, **
 def alley(gap: float, side: str = "") -> dict[str, Any]:
     """Return how a house stands beyond an alley of another one."""
     return {"joined_by": f"alley_{side}" if side else "alley", "gap_mm": gap}
+
+
+def upon(name: str, kind: str, roof: str, along: str, up: str, **more: Any) -> dict[str, Any]:
+    """Return what stands on the first slope of a roof: a chimney, a dormer."""
+    lies = {"joined_to": roof, "joined_by": "face_slope_first", "along": along, "up": up}
+    return {"kind": kind, "name": name, **lies, **more}

@@ -10,7 +10,7 @@ from typing import Literal
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.panel import Back, Panel, vector
+from orthopsis.core.construct.panel import Back, Panel, Pitch, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, offset, toward
 from orthopsis.core.plane.polygon import signed_area
@@ -149,8 +149,9 @@ class GableShape(Standing):
     def _slope_panel(self, slope: Slope) -> Panel:
         n, places, (start, end) = self.values.full, self.solid, self.eave(slope)
         low, high, far_low = (places.places[places.index(c)] for c in (f"front.{slope}", "front.peak", f"back.{slope}"))
-        along = self.panel.out
-        back_peak = self._back_peak
+        wall, along, back_peak = self.panel, self.panel.out, self._back_peak
+        below, above = (wall.around[i] for i in ((3, 1) if slope == "first" else (1, 3)))
+        run = np.array(wall.axes[0]) * (0.5 if slope == "first" else -0.5)
         return Panel(
             says="left slope" if start.x + end.x < self.peak.x + back_peak.x else "right slope",
             face=f"slope.{slope}",
@@ -163,16 +164,16 @@ class GableShape(Standing):
             bottom=self.back.upper[0 if slope == "first" else 1],
             top=n("ridge"),
             far=n(f"back.slope.{slope}"),
-            around=("bottom", "back", "top", "front"),
+            around=(below, "back", above, wall.turned),
             along=along,
             up=Way(self.family(slope), self.aim_of[slope].at),
-            out=self.panel.up,
+            out=wall.up,
             drawn_from="low",
             page=(start, end, back_peak, self.peak),
             start=vector(low),
             axes=(vector(far_low - low), vector(high - low)),
             first_says="sloping edge of the gable",
-            is_sloping=True,
+            pitch=Pitch(wall.along, vector(run), vector(high - low - run)),
             is_seen=self.shows(slope),
         )
 

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Rule, RuleToPoint, Shift, Side, Through
+from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Shift, Through
 from orthopsis.core.things.hip.shape import HipShape
 
 
@@ -27,15 +27,9 @@ def _corners(roof: HipShape) -> Iterator[Act]:
 
 def _rise(roof: HipShape) -> Iterator[Act]:
     """Yield the acts that carry the upright at the low corner on, by the height of the roof."""
-    n, panel, rise = roof.values.full, roof.panel, roof.values.mm("rise")
-    line, mark, foot = n("construction.rise"), n("lid.0"), panel.low
-    if panel.out.goal.is_ideal:
-        yield Side(line, mark, foot, "upright", rise, "construction")
-        return
-    laid = n("construction.laid")
-    yield RuleToPoint(laid, foot, panel.out.family, "unseen")
-    yield MeasureAlong(mark, laid, rise if roof.is_toward_goal else -rise)
-    yield Rule(line, foot, mark, panel.out.family, "construction")
+    n, rise = roof.values.full, roof.values.mm("rise")
+    names = (roof.panel.low, n("construction.rise"), n("lid.0"), n("construction.laid"))
+    yield from roof.upward.acts(*names, rise, "construction")
 
 
 def _lid(roof: HipShape) -> Iterator[Act]:

@@ -12,13 +12,12 @@ from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.plane.homogeneous import Point, distance, join, meet, toward
+from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Standing
-from orthopsis.core.view.eye import Array
+from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
@@ -69,10 +68,9 @@ class HipShape(Standing):
         }
 
     @property
-    def is_toward_goal(self) -> bool:
-        """Whether the height is measured toward the point to which uprights run, where there is one."""
-        goal = self.panel.out.goal
-        return not goal.is_ideal and goal.y > self.panel.page[0].y
+    def upward(self) -> Upward:
+        """The upright over the low corner, on which the height is measured."""
+        return Upward(self.panel.page[0], self.panel.out)
 
     @cached_property
     def mark(self) -> Point:
@@ -81,8 +79,7 @@ class HipShape(Standing):
         Raises:
             GeometryError: it is longer than the way to the third point, or the lid lies on the eye level.
         """
-        foot, goal, rise, sheet = self.panel.page[0], self.panel.out.goal, self.values.mm("rise"), self.setting.sheet
-        longest = FARTHEST_SHARE * distance(foot, goal) if self.is_toward_goal else np.inf
+        rise, sheet, longest = self.values.mm("rise"), self.setting.sheet, self.upward.longest_mm
         if rise > longest:
             most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
             raise GeometryError(
@@ -92,10 +89,7 @@ class HipShape(Standing):
                 about="rise",
                 nearest=most,
             )
-        if goal.is_ideal:
-            at = Point(foot.x, foot.y + rise)
-        else:
-            at = toward(foot, goal, rise if self.is_toward_goal else -rise)
+        at = self.upward.mark(rise)
         if abs(at.y - self.setting.frame.level_mm) < sheet.division_mm:
             nearest = format_limit(rise + 2 * sheet.division_mm, sheet.units, sheet.division_mm, is_least=True)
             raise GeometryError(
@@ -132,11 +126,6 @@ class HipShape(Standing):
         half = meet(across, join(side, over))
         return {"ridge.near": meet(join(low, half), middle), "ridge.far": meet(join(other, half), middle)}
 
-    @cached_property
-    def is_mirrored(self) -> bool:
-        """Whether the corners of the top run clockwise as seen from outside."""
-        return (signed_area(self.panel.page) > 0) != self.panel.is_seen
-
     def _slope(self, number: int) -> tuple[str, ...]:
         """Return the corners of the slope over an edge of the top, as they run round it with those of the top."""
         after = (number + 1) % 4
@@ -146,7 +135,7 @@ class HipShape(Standing):
     def _shows(self) -> tuple[bool, ...]:
         """Which slopes are turned to the eye."""
         page = {f"corner.{i}": at for i, at in enumerate(self.panel.page)} | dict(self.tip_at)
-        turn = -1 if self.is_mirrored else 1
+        turn = -1 if self.panel.is_mirrored else 1
         return tuple(turn * signed_area([page[name] for name in self._slope(i)]) > 0 for i in range(4))
 
     @cached_property
@@ -168,26 +157,15 @@ class HipShape(Standing):
         """The roof in the world of the frame's eye; its lower edges are those of the block."""
         panel = self.panel
         flat = panel.places([(0, 0), (1, 0), (1, 1), (0, 1), *self._tip_shares.values()])
-        flat[4:] += self._risen(flat[0])
+        assert panel.outward is not None
+        way, eye = np.array(panel.outward), self.setting.frame.eye
+        flat[4:] += self.upward.risen(eye, flat[0], way, self.values.mm("rise"))
         return Solid(self._topology, flat)
-
-    def _risen(self, foot: Array) -> Array:
-        """Return the way up in the world over a corner of the top, mm.
-
-        A share s of the way to a point is the length s / (1 - s) in depths of its start (from memory).
-        """
-        assert self.panel.outward is not None
-        way, eye, goal = np.array(self.panel.outward), self.setting.frame.eye, self.panel.out.goal
-        rise = self.values.mm("rise")
-        if goal.is_ideal:
-            return np.asarray(way * rise * foot[2] / eye.distance_mm)
-        share = rise / distance(self.panel.page[0], goal) * (1 if way[2] > 0 else -1)
-        return np.asarray(way * share / (1 - share) * foot[2] / way[2])
 
     @property
     def _topology(self) -> Topology:
         around = self.panel.around
-        turn = -1 if self.is_mirrored else 1
+        turn = -1 if self.panel.is_mirrored else 1
         faces = [Face(f"slope.{name}", self._slope(i)[::turn], around[i]) for i, name in enumerate(EDGES)]
         faces.append(Face("under", tuple(f"corner.{i}" for i in range(4))[::-turn], "bottom"))
         edges = [Edge(f"hip.{i}", f"corner.{i}", self.tip_of[i], "free", feature=Feature("slope")) for i in range(4)]
