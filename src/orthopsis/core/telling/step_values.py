@@ -46,6 +46,7 @@ from orthopsis.core.telling.thing_values import (
     run_to,
     start_words,
     upright,
+    view_point,
 )
 from orthopsis.core.view.aim import SIDED_AIDS
 from orthopsis.core.wording.names import part_words
@@ -141,6 +142,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "tick_start": lambda solved, breath, acts: tick_start(solved, acts),
     "upright": lambda solved, breath, acts: upright(solved, breath),
     "slope_point": lambda solved, breath, acts: own_point(solved, acts),
+    "view_point": lambda solved, breath, acts: view_point(solved, breath),
     "goal": lambda solved, breath, acts: goal_words(solved, breath),
     "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
     "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),

@@ -74,6 +74,15 @@ def goal_words(solved: Solved, breath: Breath) -> str:
     return solved.prepared.point_words(lines[0].point) if thing is not None and lines else ""
 
 
+def view_point(solved: Solved, breath: Breath) -> str:
+    """Return how the class calls the point of a view in one-point: whose, where the sheet has several views."""
+    prepared = solved.prepared
+    thing = prepared.thing(breath.thing)
+    view = thing.setting.frame.name if thing is not None else breath.view
+    centre = next((name for name, aim in prepared.aims.items() if (aim.role, aim.owner) == ("centre", view)), "")
+    return prepared.point_words(centre) if centre else prepared.wording.term("vanishing point")
+
+
 def own_point(solved: Solved, acts: Sequence[Act]) -> str:
     """Return how the thing's own point is called to which a line of this step runs; empty if there is none."""
     aims = (solved.prepared.aims[act.point] for act in acts if isinstance(act, RuleToPoint))

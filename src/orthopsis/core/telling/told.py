@@ -12,6 +12,7 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.telling.behind import with_what_lies_behind
 from orthopsis.core.telling.close_up import with_close_ups
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
 from orthopsis.core.telling.strokes import Strokes
@@ -61,7 +62,7 @@ def tell(solved: Solved) -> Telling:
         else:
             kept.append(one)
     made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes), strokes)))
-    made = with_close_ups(solved, made)
+    made = with_close_ups(solved, with_what_lies_behind(solved, made))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 

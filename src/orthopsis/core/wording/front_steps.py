@@ -51,11 +51,10 @@ FRONT: dict[str, StepPhrases] = {
     "guides": StepPhrases(
         "{lines} to the point",
         (
-            "Put the ruler on the [vanishing point]. Turn it until it touches a corner of {thing}. Draw very "
+            "Put the ruler on the {view_point}. Turn it until it touches a corner of {thing}. Draw very "
             "lightly. Count: {count}.",
-            "Rest the ruler on the [vanishing point], turn it to each corner in turn: {corners}. Draw {lines}, "
-            "lightly.",
-            "Rule light [guide lines] to the [vanishing point] from {corners} of {thing}: {lines}.",
+            "Rest the ruler on the {view_point}, turn it to each corner in turn: {corners}. Draw {lines}, lightly.",
+            "Rule light [guide lines] to the {view_point} from {corners} of {thing}: {lines}.",
         ),
         "A corner gets a line only when the line does not run across the front.",
         "A missing line: count them. Stopping short of the point is fine, missing it is not.",
@@ -64,11 +63,11 @@ FRONT: dict[str, StepPhrases] = {
     "guides.see_through": StepPhrases(
         "{lines} to the point",
         (
-            "Put the ruler on the [vanishing point]. Turn it to every corner of {thing}, also through the box. "
+            "Put the ruler on the {view_point}. Turn it to every corner of {thing}, also through the box. "
             "Draw very lightly. Count: {count}.",
-            "Rest the ruler on the [vanishing point] and turn it to all corners of {thing}: {lines}, lightly. The "
+            "Rest the ruler on the {view_point} and turn it to all corners of {thing}: {lines}, lightly. The "
             "inside is seen, so lines may cross the front.",
-            "Rule light [guide lines] to the [vanishing point] from all corners of {thing}, those behind the "
+            "Rule light [guide lines] to the {view_point} from all corners of {thing}, those behind the "
             "front included: {lines}.",
         ),
         "Where the inside is seen every corner has its line.",
@@ -78,7 +77,7 @@ FRONT: dict[str, StepPhrases] = {
     "depth.front": StepPhrases(
         "depth {depth}",
         (
-            "On the line from the {corner} corner measure {depth} toward the [vanishing point]. Make a mark.",
+            "On the line from the {corner} corner measure {depth} toward the {view_point}. Make a mark.",
             "From the {corner} corner measure {depth} along its [guide line] and mark it.",
             "Cut the depth: {depth} along the [guide line] of the {corner} corner.",
         ),
@@ -89,9 +88,8 @@ FRONT: dict[str, StepPhrases] = {
     "depth.front_half": StepPhrases(
         "depth about half way",
         (
-            "On the line from the {corner} corner make a mark about half way to the [vanishing point].",
-            "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the [vanishing "
-            "point].",
+            "On the line from the {corner} corner make a mark about half way to the {view_point}.",
+            "Mark the depth by eye on the [guide line] of the {corner} corner, about half way to the {view_point}.",
             "Cut the depth by eye, about half way along the [guide line] of the {corner} corner.",
         ),
         "A free length is decided by eye, once; the rest follows from it.",
@@ -189,13 +187,13 @@ FRONT: dict[str, StepPhrases] = {
     "guides.profile": StepPhrases(
         "{lines} to the point",
         (
-            "Put the pencil on the [vanishing point] and the ruler against it. Turn it from corner to corner. Draw "
+            "Put the pencil on the {view_point} and the ruler against it. Turn it from corner to corner. Draw "
             "only "
             "where the line does not cross the shape. Count: {count}.",
-            "Scan the corners one by one with the pencil on the [vanishing point]: a corner gets a light line only "
+            "Scan the corners one by one with the pencil on the {view_point}: a corner gets a light line only "
             "if the "
             "line does not cross the front. {lines} in all.",
-            "Scan the corners of {thing} from the [vanishing point]: {lines}; each stops where it would run behind "
+            "Scan the corners of {thing} from the {view_point}: {lines}; each stops where it would run behind "
             "the front.",
         ),
         "A corner gets a line only when the line does not run across the shape's own front.",
@@ -205,7 +203,7 @@ FRONT: dict[str, StepPhrases] = {
     "depth.profile": StepPhrases(
         "depth {depth}",
         (
-            "On the line from {profile_corner} measure {depth} toward the [vanishing point]. Make a mark.",
+            "On the line from {profile_corner} measure {depth} toward the {view_point}. Make a mark.",
             "Along the [guide line] of {profile_corner} measure {depth} and mark it.",
             "Cut the depth: {depth} along the [guide line] of {profile_corner}.",
         ),
@@ -216,8 +214,8 @@ FRONT: dict[str, StepPhrases] = {
     "depth.profile_half": StepPhrases(
         "depth about half way",
         (
-            "On the line from {profile_corner} make a mark about half way to the [vanishing point].",
-            "Mark the depth by eye on the [guide line] of {profile_corner}, about half way to the [vanishing point].",
+            "On the line from {profile_corner} make a mark about half way to the {view_point}.",
+            "Mark the depth by eye on the [guide line] of {profile_corner}, about half way to the {view_point}.",
             "Cut the depth by eye, about half way along the [guide line] of {profile_corner}.",
         ),
         "A free length is decided by eye, once; the rest follows from it.",

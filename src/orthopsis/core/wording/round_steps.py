@@ -20,9 +20,9 @@ ROUND: dict[str, StepPhrases] = {
     "back.rounded": StepPhrases(
         "round the corners at the back",
         (
-            "From the marks of the front draw light lines to the [vanishing point], up to the back edges. Draw the "
+            "From the marks of the front draw light lines to the {view_point}, up to the back edges. Draw the "
             "curves there like the front ones. Count: {curves}.",
-            "Carry the marks to the [vanishing point] until they meet the back edges, and draw the same curves there: "
+            "Carry the marks to the {view_point} until they meet the back edges, and draw the same curves there: "
             "{curves}.",
             "Carry the curves' ends back to the block's edges at the back and repeat the curves: {curves}.",
         ),
@@ -33,11 +33,11 @@ ROUND: dict[str, StepPhrases] = {
     "guides.touching": StepPhrases(
         "{lines} touching the curves",
         (
-            "Put the ruler on the [vanishing point] and turn it until it just touches a curve. Draw from the front "
+            "Put the ruler on the {view_point} and turn it until it just touches a curve. Draw from the front "
             "curve to the back one. Count: {count}.",
-            "Rest the ruler on the [vanishing point] and turn it until it touches a curve: {lines}, from the front "
+            "Rest the ruler on the {view_point} and turn it until it touches a curve: {lines}, from the front "
             "curve to the back one.",
-            "Where a curve turns away, a line that runs to the [vanishing point] touches both curves: {lines}.",
+            "Where a curve turns away, a line that runs to the {view_point} touches both curves: {lines}.",
         ),
         "A round side has no corner: its edge is where the ruler touches both curves.",
         "Starting from where the curve begins: that is not where it turns away.",

@@ -18,9 +18,9 @@ ROW: dict[str, StepPhrases] = {
     "row.ways": StepPhrases(
         "{lines} to the point",
         (
-            "Draw a light line from each mark to the [vanishing point]. Count: {count}.",
-            "Run the marks to the [vanishing point], lightly: {lines}.",
-            "Carry the marks to the [vanishing point]: {lines}.",
+            "Draw a light line from each mark to the {view_point}. Count: {count}.",
+            "Run the marks to the {view_point}, lightly: {lines}.",
+            "Carry the marks to the {view_point}: {lines}.",
         ),
         "Letters that are equally wide stand between the same lines to the [vanishing point].",
         "A line to the corner of the sheet in place of the [vanishing point].",
@@ -31,10 +31,10 @@ ROW: dict[str, StepPhrases] = {
         (
             "From the lower left of the first letter of {thing}, from half its height and from its top draw light "
             "lines to "
-            "the [vanishing point]. Count: {count}.",
-            "Run the lower left, half the height and the top of the first letter of {thing} to the [vanishing point]: "
+            "the {view_point}. Count: {count}.",
+            "Run the lower left, half the height and the top of the first letter of {thing} to the {view_point}: "
             "{lines}, lightly.",
-            "The lower left, the middle and the top of the first letter of {thing} to the [vanishing point]: {lines}.",
+            "The lower left, the middle and the top of the first letter of {thing} to the {view_point}: {lines}.",
         ),
         "Between these lines the letters behind are as tall as the first one.",
         "Taking the top of a lower corner: it is the height of the letters.",

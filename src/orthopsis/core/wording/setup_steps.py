@@ -20,9 +20,9 @@ SETUP: dict[str, StepPhrases] = {
     "setup.point": StepPhrases(
         "[Vanishing point] {across} in",
         (
-            "Measure {across} from the left along the [eye level]. Make a small cross. That is the [vanishing point].",
-            "Mark the [vanishing point] on the [eye level], {across} from the left edge.",
-            "Mark the central [vanishing point] on the [eye level], {across} from the left edge.",
+            "Measure {across} from the left along the [eye level]. Make a small cross. That is the {view_point}.",
+            "Mark the {view_point} on the [eye level], {across} from the left edge.",
+            "Mark the central {view_point} on the [eye level], {across} from the left edge.",
         ),
         "The [vanishing point] always lies on the [eye level].",
         "A fat dot: the ruler then rests somewhere else each time.",
@@ -31,9 +31,9 @@ SETUP: dict[str, StepPhrases] = {
     "setup.distance": StepPhrases(
         "[Distance points] {distance} each side",
         (
-            "Measure {distance} to the left of the [vanishing point] and {distance} to the right. Mark both.",
-            "Mark the two [distance points] on the [eye level], {distance} to each side of the [vanishing point].",
-            "Lay off the viewing distance, {distance}, to both sides of the [vanishing point]: the [distance points].",
+            "Measure {distance} to the left of the {view_point} and {distance} to the right. Mark both.",
+            "Mark the two [distance points] on the [eye level], {distance} to each side of the {view_point}.",
+            "Lay off the viewing distance, {distance}, to both sides of the {view_point}: the [distance points].",
         ),
         "The [distance points] lie equally far from the [vanishing point]; diagonals of level squares run to them.",
         "Measuring both from the paper's edge in place of the [vanishing point].",

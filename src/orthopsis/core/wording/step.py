@@ -2,7 +2,7 @@
 
 from dataclasses import dataclass
 
-from orthopsis.core.wording.vocabulary import LEVELS, Wording
+from orthopsis.core.wording.vocabulary import LEVELS, Wording, listed
 
 _FEW = dict(enumerate(("Two", "Three", "Four", "Five", "Six", "Seven", "Eight", "Nine", "Ten"), start=2))
 
@@ -39,6 +39,18 @@ def there_words(there: int, count: int) -> str:
         return "One of these lines is there already."
     # In letters: the figures of a step are what is measured.
     return f"{_FEW.get(there, str(there))} of these lines are there already."
+
+
+_BEHIND = (
+    "What lies behind {others} is not seen: draw it very lightly.",
+    "What lies behind {others} is drawn very lightly: it goes away again.",
+    "Behind {others} keep it light.",
+)
+
+
+def behind_words(nearer: list[str], wording: Wording) -> str:
+    """Return what is said of the lines of a step that lie behind other things, by the names of these."""
+    return _BEHIND[LEVELS.index(wording.level)].format(others=listed(nearer))
 
 
 def beyond_words(point: str, past: str) -> tuple[str, str]:

@@ -4,6 +4,7 @@ from orthopsis.core.document.ready.blocks import BLOCKS
 from orthopsis.core.document.ready.buildings import BUILDINGS
 from orthopsis.core.document.ready.faces import FACES
 from orthopsis.core.document.ready.letters import LETTERS
+from orthopsis.core.document.ready.port import PORT
 from orthopsis.core.document.ready.streets import STREETS
 
-READY = (*BLOCKS, *LETTERS, *FACES, *BUILDINGS, *STREETS)
+READY = (*BLOCKS, *LETTERS, *FACES, *BUILDINGS, *STREETS, *PORT)

@@ -1,0 +1,117 @@
+"""Ready exercises: tall stores, two streets on one sheet, a second row, the port from above and from the water."""
+
+from typing import Any
+
+from orthopsis.core.document.ready.written import HEAD, alley, block, box, gable, hip, measured, road, standing, windows
+
+_PANES = {"wide": "half", "tall": "half"}
+
+PORT: tuple[dict[str, Any], ...] = (
+    {
+        **HEAD,
+        "title": "One tall store by eye, two points",
+        "eye_level": {"height_mm": 70, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": 0, "right_mm": 420}],
+        "things": [block("Tall store", 196, 34, 196, 50, 50, left_by="half", right_by="half")],
+        "minutes": 40,
+        "wording": {"level": "youngest"},
+    },
+    {
+        **HEAD,
+        "title": "Three tall stores on the quay, two points",
+        "eye_level": {"height_mm": 62, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -90, "right_mm": 520}],
+        "things": [
+            block("Grain store", 226, 26, 224, 84, 66),
+            {**block("Rope store", 226, 26, 172, 60, 50), "joined_to": "Grain store", **alley(10, "left")},
+            {**block("Sail store", 226, 26, 138, 52, 60), "joined_to": "Grain store", **alley(12, "right")},
+            windows("Grain windows", "left", "1:10:1", "2:9:1", "Grain store", columns="3", rows="6", **_PANES),
+            windows("Grain side", "right", "1:6:1", "2:9:1", "Grain store", columns="2", rows="6", **_PANES),
+            windows("Rope windows", "left", "1:6:1", "2:9:1", "Rope store", columns="2", rows="4", **_PANES),
+            windows("Sail windows", "right", "1:6:1", "2:9:1", "Sail store", columns="3", rows="3", **_PANES),
+        ],
+        "minutes": 225,
+    },
+    {
+        **HEAD,
+        "title": "Two streets of the harbour, one point each",
+        "eye_level": {"height_mm": 128, "school": "composition"},
+        "views": [
+            {"kind": "one_point", "x_mm": 96, "name": "left street"},
+            {"kind": "one_point", "x_mm": 330, "name": "right street"},
+        ],
+        "things": [
+            {**box("Ice house", 8, 34, 44, 150, **measured(46)), "view": "left street"},
+            {**box("Bait shop", 142, 34, 62, 132, **measured(52)), "view": "left street"},
+            {**box("Chandlery", 222, 34, 58, 170, **measured(60)), "view": "right street"},
+            {**box("Pilot house", 372, 34, 40, 124, **measured(48)), "view": "right street"},
+            {
+                "kind": "rails",
+                "name": "Rails",
+                "view": "left street",
+                "left": 72,
+                "bottom": 10,
+                "gauge": 46,
+                "rail": 8,
+                "high": 6,
+                "out": 12,
+                "sleepers": "6",
+                "deep": 8,
+                "pitch": 22,
+                "thick": 5,
+            },
+            {**road("Street", 290, 76, dashes="3", dash=20), "view": "right street"},
+            {**standing("Lamps", "lamp", 286, 24, 110, count="4", gap=40), "view": "right street"},
+        ],
+        "minutes": 150,
+    },
+    {
+        **HEAD,
+        "title": "A quay street with a second row, one point",
+        "eye_level": {"height_mm": 104, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 236}],
+        "things": [
+            road("Quay road", 150, 170, dashes="4", dash=22),
+            box("Net store", 16, 24, 92, 128, **measured(48)),
+            {**box("Customs", 72, 52, 62, 70, **measured(34)), "joined_to": "Net store", **alley(22)},
+            box("Water tower", 36, 60, 44, 178, **measured(22)),
+            box("Chandlery", 340, 26, 66, 112, **measured(44)),
+            box("Mill", 344, 64, 40, 150, **measured(20)),
+        ],
+        "minutes": 120,
+    },
+    {
+        **HEAD,
+        "title": "The port as a gull sees it, three points",
+        "eye_level": {"height_mm": 262, "school": "composition"},
+        "views": [
+            {"kind": "three_point", "left_mm": -150, "right_mm": 560, "third_x_mm": 214, "third_y_mm": -330},
+        ],
+        "things": [
+            block("Customs", 206, 150, 62, 54, 62),
+            {**block("Rope walk", 206, 150, 44, 96, 40), "joined_to": "Customs", **alley(14, "left")},
+            {**block("Net store", 206, 150, 40, 40, 58), "joined_to": "Customs", **alley(16, "right")},
+            windows("Windows", "left", "1:10:1", "1:8:1", "Customs", columns="2", rows="2", **_PANES),
+            hip("Spire", "Customs", 24, ridge="tip"),
+            gable("Rope roof", "Rope walk", "right", 14),
+            {"kind": "road", "name": "Quay", "left": 96, "bottom": 18, "width": 120, "to": "right"},
+        ],
+        "minutes": 180,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "The port from a rowing boat, two points",
+        "eye_level": {"height_mm": 44, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -130, "right_mm": 560}],
+        "things": [
+            block("Grain store", 206, 30, 196, 62, 80),
+            {**block("Sail loft", 206, 30, 120, 54, 52), "joined_to": "Grain store", **alley(12, "left")},
+            {**block("Crane house", 206, 30, 150, 40, 48), "joined_to": "Grain store", **alley(14, "right")},
+            windows("Windows", "left", "1:10:1", "2:12:1", "Grain store", columns="2", rows="5", **_PANES),
+            windows("Door", "right", "2:2:3", "0:3:14", "Grain store", columns="1", wide="whole", tall="whole"),
+            gable("Loft roof", "Sail loft", "left", 34),
+        ],
+        "minutes": 180,
+    },
+)
