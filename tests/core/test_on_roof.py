@@ -113,6 +113,18 @@ def test_a_dormer_bears_a_window_on_its_front() -> None:
     assert len({line.name for line in mine if line.visible}) == 4
 
 
+def test_the_paper_of_the_slope_stays_until_what_stands_on_it_is_drawn() -> None:
+    first = house("dormer", along="1:1:3", up="1:2:2")
+    chimney = {**house("chimney", along="3:1:1").things[2].model_dump(mode="json"), "name": "Stack", "id": 0}
+    things = [
+        {**thing.model_dump(mode="json"), "joined_to": 0 if thing.id == 1 else thing.joined_to}
+        for thing in first.things
+    ]
+    steps = draw(exercise_of(*things, chimney, views=[VIEWS["two_point"]])).steps
+    done = [step for step in steps if "may come off" in step.after]
+    assert [step.thing for step in done] == ["Stack"]
+
+
 REFUSED = [
     ("chimney", {"rise": 6.0, "up": "1:3:1"}, "sinks_into_roof", "rise"),
     ("dormer", {"peak": 0.2}, "length_out_of_limits", "peak"),

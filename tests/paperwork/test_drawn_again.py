@@ -5,9 +5,11 @@ The text is taken out of the PDF. Every sentence must be understood: one that le
 
 import io
 import re
+from collections.abc import Callable, Sequence
 
 import pytest
 from pypdf import PdfReader
+from street_hand import STREET_SENTENCES, StreetHand
 from student_hand import SENTENCES, Hand, Place
 
 from conftest import exercise_of
@@ -23,10 +25,15 @@ from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.step_sheets import StepPages, add_steps
 
 NEAR_MM = 0.05
+Sentences = Sequence[tuple[str, Callable[..., None]]]
 THERE = re.compile(
     r" (?:This line is|All of these lines are|One of these lines is|\w+ of these lines are) there already\.$"
 )
 """Said of lines that earlier steps have drawn: who draws them again draws them where they are."""
+DONE = re.compile(r" The paper of the [\w ]+ may come off now\.$")
+"""Said after the last line to a point off the sheet: nothing is drawn."""
+BEHIND = re.compile(r" What lies behind [\w ,]+ is drawn very lightly: it goes away again\.$")
+"""Said of lines that another thing hides: who draws them takes them away in the end."""
 
 
 SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
@@ -43,7 +50,7 @@ def printed(exercise: Exercise) -> list[str]:
     for page, step in zip(PdfReader(io.BytesIO(pages.bytes())).pages, drawing.steps, strict=True):
         raw = page.extract_text()
         body = " ".join(raw.split()).partition(" Watch for:")[0]
-        texts.append(THERE.sub("", read_off(body, step, set(raw.split()))))
+        texts.append(BEHIND.sub("", THERE.sub("", DONE.sub("", read_off(body, step, set(raw.split()))))))
     return texts
 
 
@@ -75,15 +82,18 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
     if "numbered light lines" in text:
         rows = next(scale for scale in step.scales if scale.side != "below")
         text = text.replace("numbered light lines", f"light lines {listed([mark.text for mark in rows.marks])}")
+    if "that the picture numbers" in text:
+        columns, rows = ([mark.text for mark in scale.marks] for scale in step.scales)
+        text = text.replace("that the picture numbers", f"{' '.join(columns)} along, {' '.join(rows)} up")
     assert {figure for one in beside for figure in one} <= shown, "all measures of the picture are printed"
     return text
 
 
-def draw_again(exercise: Exercise) -> Hand:
+def draw_again(exercise: Exercise, hand: Hand | None = None, sentences: Sentences = SENTENCES) -> Hand:
     """Draw what the printed steps say."""
-    hand = Hand(draw(exercise).sheet.width_mm)
+    hand = hand or Hand(draw(exercise).sheet.width_mm)
     for text in printed(exercise):
-        found = [(match, act) for pattern, act in SENTENCES if (match := re.search(pattern + "$", text))]
+        found = [(match, act) for pattern, act in sentences if (match := re.search(pattern + "$", text))]
         assert len(found) == 1, f"not understood: {text}"
         match, act = found[0]
         act(hand, *match.groups())
@@ -132,6 +142,22 @@ def test_a_word_that_steps_back_is_drawn_again_and_found_right() -> None:
     exercise = exercise_of({**word, **layout}, views=[{"kind": "one_point", "x_mm": 320}])
     # Measures of the letters behind are printed to a tenth of a millimetre.
     assert_drawn_and_found_right(exercise, draw_again(exercise), near_mm=0.2)
+
+
+STREETS = (
+    "A quay street with a second row, one point",
+    "Three tall stores on the quay, two points",
+    "A net loft with chimney, dormer and shingles, two points",
+)
+
+
+@pytest.mark.parametrize("title", STREETS)
+def test_a_street_is_drawn_again_from_its_printed_steps_and_found_right(title: str) -> None:
+    document = next(d for d in READY if d["title"] == title)
+    things = [thing for thing in document["things"] if thing["kind"] != "pattern"]
+    exercise = read_exercise({**document, "things": things, "wording": {"level": "middle"}})
+    hand = draw_again(exercise, StreetHand(draw(exercise).sheet.width_mm), STREET_SENTENCES)
+    assert_drawn_and_found_right(exercise, hand)
 
 
 def assert_drawn_and_found_right(exercise: Exercise, hand: Hand, near_mm: float = NEAR_MM) -> None:

@@ -129,6 +129,16 @@ def _spans(loops: Sequence[Sequence[int]]) -> str:
     return f"{', then on its own '.join(said)}, on the picture"
 
 
+def pairs_words(acts: Sequence[Act]) -> str:
+    """Return between which light lines the forms of a step lie, counted along: ``3 and 4``; else the picture says."""
+    marks = [act.counted for act in acts if isinstance(act, Cross) and act.counted is not None]
+    forms = [marks[i : i + 4] for i in range(0, len(marks), 4)]
+    along, up = ({(min(of), max(of)) for form in forms if (of := [c[i] for c in form])} for i in (0, 1))
+    if 2 * len(along) > MOST_IN_WORDS or len(up) > 1:
+        return "that the picture numbers"
+    return ", ".join(f"{first} and {last}" for first, last in sorted(along))
+
+
 def is_by_path(template: str) -> bool:
     """Tell whether words name the corners over which the edges of a step run, those that are there too."""
     return "{path}" in template

@@ -23,7 +23,7 @@ def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
     acts: Sequence[Act] = [move.act for move in breath.moves]
     if "{ticks}" in template or "{length_marks}" in template:
         return _ticked(solved, acts)
-    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}")):
+    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}", "{pairs}")):
         return []
     if is_by_path(template):
         acts = [solved.corner_marks[point] for run in paths_of(acts) for point in run]

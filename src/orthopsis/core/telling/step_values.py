@@ -32,6 +32,7 @@ from orthopsis.core.telling.letters import (
     letter_words,
     loops_of,
     marks_of,
+    pairs_words,
     path_words,
     way_letters,
 )
@@ -153,6 +154,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
     "path": lambda solved, breath, acts: path_words(acts),
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
+    "pairs": lambda solved, breath, acts: pairs_words(acts),
     "rows": lambda solved, breath, acts: _rows(acts),
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
     "marks": lambda solved, breath, acts: curve_marks(solved, acts),

@@ -53,6 +53,7 @@ def in_line(solved: Solved, breath: Breath) -> dict[str, object]:
         "other": anchor.thing,
         "aim": aim,
         "aim_line": upright_words(solved.prepared, aim, up),
+        "holds": thing.standing.corner_words.get(f"front.{anchor.in_line.holds or 'bottom_left'}", ""),
         "gap": solved.prepared.length(anchor.in_line.gap_mm),
         "marks_count": counted(sum(isinstance(move.act, ShareAlong) for move in breath.moves), "mark"),
     }

@@ -5,9 +5,10 @@ otherwise; those that fit no step any more are said. A step is moved only as far
 allow; setting up comes first and finishing last.
 """
 
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
+from orthopsis.core.construct.moves import inputs
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.document.document import Exercise, StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
@@ -61,7 +62,8 @@ def tell(solved: Solved) -> Telling:
             left_out.append(LeftOut(key=one.step.key, title=one.step.title))
         else:
             kept.append(one)
-    made = _with_stops(_with_points_done(solved, without_what_is_there(solved, _joined(kept, changes), strokes)))
+    made = without_what_is_there(solved, _joined(kept, changes), strokes)
+    made = _with_stops(_with_points_done(solved, made, kept))
     made = with_close_ups(solved, with_what_lies_behind(solved, made))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
@@ -182,20 +184,25 @@ def _with_stops(steps: list[Step]) -> list[Step]:
     return result
 
 
-def _with_points_done(solved: Solved, steps: list[Step]) -> list[Step]:
+def _with_points_done(solved: Solved, steps: list[Step], told: Sequence[Told]) -> list[Step]:
     """Say after which step the paper of a thing's own point may come off: no later line runs to it."""
     prepared, result = solved.prepared, list(steps)
-    ids = solved.light_ids
     for aim in prepared.aims.values():
-        mine = {
-            ids[line.name] for line in solved.board.lines.values() if line.rests_on == aim.name and line.name in ids
-        }
-        using = [i for i, step in enumerate(steps) if mine & set(step.draws)]
-        if using and aim.owner in prepared.by_name and not prepared.sheet.holds(*aim.at.xy):
+        if aim.owner not in prepared.by_name or prepared.sheet.holds(*aim.at.xy):
+            continue
+        needing = {one.step.key for one in told if one.breath is not None and _runs_to(one.breath, aim.name)}
+        using = [i for i, step in enumerate(steps) if needing.intersection((step.key, *step.joins))]
+        if using:
             said = prepared.wording.say(POINT_DONE, {"point": prepared.point_words(aim.name)})
             done = result[using[-1]]
             result[using[-1]] = done.model_copy(update={"after": f"{done.after} {said}".strip()})
     return result
+
+
+def _runs_to(breath: Breath, point: str) -> bool:
+    """Tell whether a step rules a line to a point that is there."""
+    acts = [move.act for move in breath.moves]
+    return any(point in inputs(act) or getattr(act, "runs", "") == point for act in acts)
 
 
 def change_of(exercise: Exercise, ref: StepRef) -> StepChange:

@@ -39,9 +39,9 @@ FORM: dict[str, StepPhrases] = {
     "forms.more_counted": StepPhrases(
         "the other rectangles, lightly",
         (
-            "Draw the others between the next light lines in the same way, lightly. Count: {rule_count} lines.",
-            "Draw the others likewise, lightly: {rules}.",
-            "The others likewise, lightly: {rules}.",
+            "Draw the others in the same way, lightly, between the light lines {pairs}. Count: {rule_count} lines.",
+            "Draw the others likewise, lightly, between the light lines {pairs}: {rules}.",
+            "The others likewise, lightly, between the light lines {pairs}: {rules}.",
         ),
         "They lie between the same light lines, smaller with distance.",
         "Leaving one out: count them.",

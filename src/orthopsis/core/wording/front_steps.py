@@ -37,12 +37,12 @@ FRONT: dict[str, StepPhrases] = {
     "front.alley": StepPhrases(
         "front face, beyond an alley",
         (
-            "On the line from the foot of {other} to the {aim} measure {gap} from its back corner. Make a mark. There "
-            "{thing} stands. Draw its front: {width} wide, {height} tall.",
-            "Mark {gap} on the ground line of {other}, from its back corner toward the {aim}: there stands the front "
-            "of {thing}, {width} wide and {height} tall, square with the paper.",
-            "{gap} along the ground line of {other}, from its back corner, stands the front of {thing}: {width} by "
-            "{height}.",
+            "On the line from the foot of {other} to the {aim} measure {gap} from its back corner. Make a mark. It is "
+            "the {holds} corner of {thing}. Draw its front: {width} wide, {height} tall.",
+            "Mark {gap} on the ground line of {other}, from its back corner toward the {aim}: there stands the "
+            "{holds} corner of {thing}. Draw its front, {width} wide and {height} tall, square with the paper.",
+            "{gap} along the ground line of {other}, from its back corner, stands the {holds} corner of {thing}; its "
+            "front: {width} by {height}.",
         ),
         "All houses of one side stand on one line to the point.",
         "Standing it on the [eye level]: its foot lies on the ground line of the row.",

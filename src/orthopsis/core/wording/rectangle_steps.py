@@ -21,9 +21,9 @@ RECTANGLE: dict[str, StepPhrases] = {
     "rectangles.more_counted": StepPhrases(
         "the others on the {face}",
         (
-            "Draw the others between the next light lines in the same way. Count: {rule_count} lines.",
-            "Draw the others likewise, between the next light lines: {rules}.",
-            "The others likewise: {rules}.",
+            "Draw the others in the same way, between the light lines {pairs}. Count: {rule_count} lines.",
+            "Draw the others likewise, between the light lines {pairs}: {rules}.",
+            "The others likewise, between the light lines {pairs}: {rules}.",
         ),
         "They lie between the same light lines, smaller with distance.",
         "Leaving one out: count them.",
