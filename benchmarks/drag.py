@@ -5,7 +5,7 @@ import time
 
 from playwright.sync_api import Page
 
-from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, word
+from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, street, word
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.change import change
 from orthopsis.core.editing.edit_together import drag_together
@@ -86,6 +86,7 @@ def main() -> None:
             ("12", grid_of_boxes(12), "Move the box: Box 1", "one of 12 boxes"),
             ("letters_12", rows_of_letters(12), "Move the shape: Letter 1", "one of 12 block letters"),
             ("windows_216", boxes_with_windows(12), "Move the box: Box 1", "one of 12 boxes with 216 windows"),
+            ("street_12", street(), "Move the box: Left 1", "one of 12 houses of a street with 200 windows"),
             ("word_12", word("BREAKWATERS8"), "Move the word: Word", "a word of 12 block letters"),
         )
         for name, exercise, label, what in cases:

@@ -1,4 +1,4 @@
-"""Sheets with many boxes, for the benchmarks: a grid of boxes about the point, so that they hide each other in part."""
+"""Sheets with many things, for the benchmarks: boxes about the point that hide each other in part, words, a street."""
 
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.things.outline import scaled
@@ -77,5 +77,38 @@ def word(text: str, form: str = "block") -> Exercise:
             "eye_level": {"height_mm": 180.3},
             "views": [{"x_mm": 211.7}],
             "things": [thing],
+        }
+    )
+
+
+def street() -> Exercise:
+    """Return a street of twelve houses, six on each side beyond each other's alleys, ten of them with 20 windows."""
+    point, level, houses, windows = 210.0, 110.0, list[dict[str, object]](), list[dict[str, object]]()
+    for side, face in (("Left", "right"), ("Right", "left")):
+        for i in range(6):
+            size, name = 0.74**i, f"{side} {i + 1}"
+            width = round(46 * size)
+            edge = round(point - 150 * size) - width if side == "Left" else round(point + 150 * size)
+            house: dict[str, object] = {
+                "kind": "box", "name": name, "left": edge, "bottom": round(level - 84 * size), "width": width,
+                "height": round((150 - 12 * (i % 3)) * size), "depth_by": "measured", "depth": round(36 * size),
+            }  # fmt: skip
+            if i:
+                house |= {"joined_to": f"{side} {i}", "joined_by": "alley", "gap_mm": max(2, round(7 * size))}
+            houses.append(house)
+            if i < 5:
+                windows.append(
+                    {
+                        "kind": "rectangles", "name": f"{name} windows", "joined_to": name, "joined_by": f"face_{face}",
+                        "columns": "4", "rows": "5", "wide": "half", "tall": "half",
+                    }
+                )  # fmt: skip
+    view = {"kind": "one_point", "x_mm": point}
+    return read_exercise(
+        {
+            "schema": "orthopsis/exercise/1",
+            "eye_level": {"height_mm": level},
+            "views": [view],
+            "things": [*houses, *windows],
         }
     )

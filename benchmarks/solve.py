@@ -7,7 +7,7 @@ import sys
 from collections.abc import Callable
 from functools import cache
 
-from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, word
+from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, street, word
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.built import forget
@@ -56,6 +56,10 @@ def main() -> None:
     again = statistics.median(times_ms(lambda: draw_picture(letters), 20))
     report("solve.letters_12_again", again, "ms", "-", True, "12 block letters, picture only, nothing moved")
     _windows()
+    town = street()
+    whole = statistics.median(times_ms(lambda: first_time(town, draw), 12))
+    on = "a street of 12 houses with 200 windows, steps, hidden lines, advice, first time"
+    report("solve.street_12", whole, "ms", "<=30", whole <= 30, on)
     for form, bar in (("block", 30), ("round", 60)):
         long_word = word("BREAKWATERS8", form)
         first = statistics.median(times_ms(lambda e=long_word: first_time(e, draw), 12))

@@ -4,6 +4,7 @@ The first edge is ticked at all heights, and at all shares of the way along the 
 the face; where its diagonal meets them are the places along it.
 """
 
+from bisect import bisect_left
 from collections.abc import Iterable
 
 from orthopsis.core.construct.measuring import DrawnLevel, first_edge_by_line
@@ -124,7 +125,11 @@ def _inner(shares: Iterable[float]) -> list[float]:
 
 
 def _number(shares: list[float], share: float) -> int:
-    return min(range(len(shares)), key=lambda i: abs(shares[i] - share))
+    """Return the number of the share, of some in order, that is nearest."""
+    after = bisect_left(shares, share)
+    if after == len(shares) or (after and share - shares[after - 1] < shares[after] - share):
+        return after - 1
+    return after
 
 
 def _counted(shares: list[float], share: float) -> int:

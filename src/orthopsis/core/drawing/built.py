@@ -5,7 +5,7 @@ are not built again.
 """
 
 import math
-from collections.abc import Collection, Hashable, Mapping
+from collections.abc import Collection, Hashable, Mapping, Sequence
 from dataclasses import dataclass, field
 from functools import lru_cache
 from threading import RLock
@@ -20,7 +20,7 @@ from orthopsis.core.drawing.last import Last
 from orthopsis.core.drawing.lines import EdgePieces, LightLines
 from orthopsis.core.light.tone import LightSide
 from orthopsis.core.plane.homogeneous import Point, join
-from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.chalkboard import Chalkboard
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted
@@ -67,31 +67,44 @@ class Built:
     marks: Last[tuple[int, frozenset[str], Chalkboard | None], Marks] = field(default_factory=Last)
 
 
-def build(placed: Placed) -> Built:
-    """Return a placed thing, built.
+def build_all(things: Sequence[Placed]) -> list[Built]:
+    """Return placed things, built.
 
     Raises:
-        GeometryError: it cannot be drawn.
+        GeometryError: one cannot be drawn.
     """
-    return _build(placed.standing)
+    built = []
+    for placed in things:
+        with placed_errors(placed):
+            built.append(_build(placed.standing))
+    return built
 
 
 LONG_EDGES = 250
-"""A thing of more edges is drawn by the view alone while a hand moves it: a box has 12, a letter some 36."""
+"""Where what a hand moves has more edges, all together, what is long of it is drawn by the view alone meanwhile."""
+LEAST_EDGES = 40
+"""A thing of fewer edges is not long: a box has 12, a letter some 36, a row of four windows 16."""
 
 
-def build_moving(placed: Placed) -> Built:
-    """Return a thing as it is drawn while a hand moves something: what is long to construct by the view alone.
+def build_moving(things: Sequence[Placed]) -> list[Built]:
+    """Return things as they are drawn while a hand moves some of them: what is long to construct by the view alone.
 
     Such a thing has no light lines and no hidden edges until the hand rests. One that stays where it is, is as it was.
 
     Raises:
-        GeometryError: it cannot be drawn.
+        GeometryError: one cannot be drawn.
     """
-    standing = placed.standing
-    edges = standing.solid.edges
-    is_long = len(edges) > LONG_EDGES and not any(edge.angles for edge in edges)
-    return _by_view(standing) if is_long and hashkey(standing) not in _KEPT else _build(standing)
+    edges, built = list[int](), list[Built]()
+    for placed in things:
+        with placed_errors(placed):
+            solid, is_there = placed.standing.solid, hashkey(placed.standing) in _KEPT
+            edges.append(0 if is_there or any(edge.angles for edge in solid.edges) else len(solid.edges))
+    is_long = sum(edges) > LONG_EDGES
+    for placed, count in zip(things, edges, strict=True):
+        with placed_errors(placed):
+            by_view = is_long and count > LEAST_EDGES
+            built.append(_by_view(placed.standing) if by_view else _build(placed.standing))
+    return built
 
 
 MOST_KEPT = 25_000
@@ -121,7 +134,7 @@ def _build(standing: Standing) -> Built:
     return _built(standing, solid.picture(setting.frame.eye), edges, moves, own_points, own_lines)
 
 
-@lru_cache(maxsize=8)
+@lru_cache(maxsize=32)
 def _by_view(standing: Standing) -> Built:
     page = standing.solid.picture(standing.setting.frame.eye)
     points = {standing.values.full(corner): Point(x, y) for corner, (x, y) in page.items()}

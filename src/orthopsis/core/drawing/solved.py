@@ -10,12 +10,12 @@ from propcache.api import cached_property
 from orthopsis.core.construct.engine import Board, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Cross, Move, Offset
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
-from orthopsis.core.drawing.built import Built, build, build_moving
+from orthopsis.core.drawing.built import Built, build_all, build_moving
 from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.scene.order import Order, order_of
-from orthopsis.core.scene.placed import Placed, placed_errors
+from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS
@@ -89,11 +89,7 @@ def solve(prepared: Prepared, *, is_moving: bool = False) -> Solved:
     execute(moves, board)
     setup = LightLines(board.lines.values())
     light = [(setup.names, setup.numbered(SETUP))]
-    built = []
-    for placed in prepared.things:
-        with placed_errors(placed):
-            thing = build_moving(placed) if is_moving else build(placed)
-        built.append(thing)
+    built = build_moving(prepared.things) if is_moving else build_all(prepared.things)
     for number in _drawing_order(prepared):
         thing = built[number]
         moves += thing.moves

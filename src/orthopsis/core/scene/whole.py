@@ -6,9 +6,9 @@ from functools import lru_cache
 
 from orthopsis.core.scene.ground import Plan, plan_of
 from orthopsis.core.scene.placed import Placed
-from orthopsis.core.sight.crossing import is_crossed
+from orthopsis.core.sight.crossing import are_crossed
 from orthopsis.core.sight.groups import enlarged
-from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.standing import Standing
 
 MOST_FACES = 400
@@ -70,12 +70,8 @@ def _are_crossed(
 ) -> bool:  # fmt: skip
     if sum(len(standing.solid.faces) for standing in (*ones, *others)) > MOST_FACES:
         return True
-    first, second = _seen(ones, sizes), _seen(others, other_sizes)
-    return any(is_crossed(one, two) for one in first for two in second)
+    return are_crossed(_solids(ones, sizes), _solids(others, other_sizes))
 
 
-def _seen(standings: Sequence[Standing], factors: Sequence[float]) -> list[Seen]:
-    return [
-        Seen(enlarged(one.solid, factor), one.setting.frame.eye, see_through=False)
-        for one, factor in zip(standings, factors, strict=True)
-    ]
+def _solids(standings: Sequence[Standing], factors: Sequence[float]) -> list[Solid]:
+    return [enlarged(one.solid, factor) for one, factor in zip(standings, factors, strict=True)]

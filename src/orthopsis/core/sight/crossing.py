@@ -4,13 +4,14 @@ They do when an edge of one pierces a face of the other, well inside both. Touch
 of one eye, millimetres.
 """
 
-import itertools
 from collections.abc import Sequence
 
 import numpy as np
+from propcache.api import cached_property
 
 from orthopsis.core.plane.polygon import is_inside
 from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.sight.solid import Solid
 from orthopsis.core.view.eye import Array
 
 DEEP_MM = 0.05
@@ -21,29 +22,58 @@ def crossing_pairs(things: Sequence[Seen]) -> list[tuple[int, int]]:
     """Return the numbers of the solids that stand in each other, pair by pair."""
     layers: dict[int, list[int]] = {}
     for number, thing in enumerate(things):
-        layers.setdefault(thing.layer, []).append(number)
-    pairs = (pair for group in layers.values() for pair in itertools.combinations(group, 2))
-    return [(i, j) for i, j in pairs if is_crossed(things[i], things[j])]
+        if len(thing.solid.places):
+            layers.setdefault(thing.layer, []).append(number)
+    pairs = [pair for group in layers.values() for pair in _near(group, things)]
+    bodies = {number: _Body(things[number].solid) for number in {n for pair in pairs for n in pair}}
+    return [(i, j) for i, j in pairs if bodies[i].pierces(bodies[j]) or bodies[j].pierces(bodies[i])]
 
 
-def is_crossed(one: Seen, two: Seen) -> bool:
-    """Tell whether two solids stand in each other."""
-    return _pierces(one, two) or _pierces(two, one)
+def are_crossed(first: Sequence[Solid], second: Sequence[Solid]) -> bool:
+    """Tell whether one of some solids stands in one of others."""
+    ones, twos = ([_Body(solid) for solid in solids if len(solid.places)] for solids in (first, second))
+    return any(one.pierces(two) or two.pierces(one) for one in ones for two in twos)
 
 
-def _pierces(one: Seen, two: Seen) -> bool:
-    """Tell whether an edge of the first solid goes through a face of the second."""
-    ends = one.solid.places[one.solid.topology.edge_rows]
-    for face in two.solid.faces:
-        loops = [two.solid.places[[two.solid.index(c) for c in loop]] for loop in face.loops]
-        normal = np.cross(loops[0], np.roll(loops[0], -1, axis=0)).sum(axis=0)
-        normal /= np.linalg.norm(normal)
-        above = (ends - loops[0][0]) @ normal
-        through = (above.min(axis=1) < -DEEP_MM) & (above.max(axis=1) > DEEP_MM)
-        for (a, b), (p, q) in zip(ends[through], above[through], strict=True):
-            if _is_inside(a + (b - a) * p / (p - q), loops, normal):
-                return True
-    return False
+def _near(group: Sequence[int], things: Sequence[Seen]) -> list[tuple[int, int]]:
+    """Return the pairs of some solids that may stand in each other: the boxes about them in the world overlap."""
+    low = np.array([things[number].solid.places.min(axis=0) for number in group])
+    high = np.array([things[number].solid.places.max(axis=0) for number in group])
+    meet = np.all((low[:, None] <= high[None]) & (low[None] <= high[:, None]), axis=2)
+    first, second = np.nonzero(np.triu(meet, k=1))
+    return [(group[i], group[j]) for i, j in zip(first.tolist(), second.tolist(), strict=True)]
+
+
+class _Body:
+    """A solid as its edges and faces pierce others; what is asked of it is computed once."""
+
+    def __init__(self, solid: Solid) -> None:
+        self._solid = solid
+
+    @cached_property
+    def ends(self) -> Array:
+        """The ends of its edges, shape (n, 2, 3)."""
+        return np.asarray(self._solid.places[self._solid.topology.edge_rows])
+
+    @cached_property
+    def faces(self) -> list[tuple[list[Array], Array]]:
+        """Of each face its loops, and its normal of length 1."""
+        found = []
+        for face in self._solid.faces:
+            loops = [self._solid.places[[self._solid.index(c) for c in loop]] for loop in face.loops]
+            normal = np.cross(loops[0], np.roll(loops[0], -1, axis=0)).sum(axis=0)
+            found.append((loops, normal / np.linalg.norm(normal)))
+        return found
+
+    def pierces(self, other: "_Body") -> bool:
+        """Tell whether an edge of it goes through a face of another one."""
+        for loops, normal in other.faces:
+            above = (self.ends - loops[0][0]) @ normal
+            through = (above.min(axis=1) < -DEEP_MM) & (above.max(axis=1) > DEEP_MM)
+            for (a, b), (p, q) in zip(self.ends[through], above[through], strict=True):
+                if _is_inside(a + (b - a) * p / (p - q), loops, normal):
+                    return True
+        return False
 
 
 def _is_inside(at: Array, loops: list[Array], normal: Array) -> bool:
