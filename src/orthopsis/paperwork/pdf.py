@@ -3,6 +3,7 @@
 import io
 from collections.abc import Iterator
 from contextlib import contextmanager
+from functools import lru_cache
 from itertools import groupby
 from pathlib import Path
 
@@ -172,17 +173,28 @@ class Pages:
 
 def rows_of(words: str, font: str, size_mm: float, width_mm: float) -> list[str]:
     """Return a text in rows that are no wider than this, if their words are not; no length is broken over two."""
-    rows = list[str]()
-    for line in unbroken(words).split("\n"):
-        row = ""
-        for word in line.split(" "):
-            longer = f"{row} {word}" if row else word
-            if row and pdfmetrics.stringWidth(longer, font, size_mm) > width_mm:
-                rows.append(row)
-                longer = word
-            row = longer
-        rows.append(row)
+    rows, room, (space,) = list[str](), width_mm / size_mm, _widths((" ",), font)
+    for line in _lines(words):
+        begin, long = 0, -space
+        for i, wide in enumerate(_widths(line, font)):
+            long += space + wide
+            if i > begin and long > room:
+                rows.append(" ".join(line[begin:i]))
+                begin, long = i, wide
+        rows.append(" ".join(line[begin:]))
     return [row.replace(NO_BREAK, " ") for row in rows]
+
+
+@lru_cache(maxsize=2048)
+def _lines(text: str) -> tuple[tuple[str, ...], ...]:
+    """Return the words of each line of a text, a length as one word."""
+    return tuple(tuple(line.split(" ")) for line in unbroken(text).split("\n"))
+
+
+@lru_cache(maxsize=4096)
+def _widths(words: tuple[str, ...], font: str) -> tuple[float, ...]:
+    """Return how wide words are in type of size 1; in a row they add up, since nothing is kerned."""
+    return tuple(float(pdfmetrics.stringWidth(word, font, 1.0)) for word in words)
 
 
 EVEN_ODD = 0
