@@ -15,6 +15,7 @@ from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.match import Match, match
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
+from orthopsis.core.check.together import together
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
@@ -62,7 +63,9 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         and e.along not in matched
         and not _is_drawn(e, drawn)
     ]
-    found = findings(lines, missing, prepared, sigma, LineNames(expected))
+    names = LineNames(expected)
+    of_several = together(strokes, matches, prepared, sigma, names)
+    found = findings(lines, missing, prepared, sigma, names, of_several)
     checked = Checked(
         vanishing_points=_estimates(strokes, lines, matches, frames, sigma),
         lines=lines,

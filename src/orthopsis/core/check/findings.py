@@ -12,8 +12,8 @@ from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
     "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
-    "edge_runs_off",
-    "wrong_point", "no_point", "misses_point", "missing_line", "missing_lines", "cannot_tell",
+    "tip_off_middle", "edge_runs_off",
+    "copied_flat", "wrong_point", "no_point", "misses_point", "off_row", "missing_line", "missing_lines", "cannot_tell",
 )  # fmt: skip
 _BAD = ("slightly_off", "off", "wrong_point")
 EYE_LEVEL_MM = 3.0
@@ -26,14 +26,21 @@ def findings(
     prepared: Prepared,
     sigma_mm: float,
     names: LineNames,
+    of_several: Sequence[Finding] = (),
 ) -> list[Finding]:
-    """Return the findings, first what is looked at first."""
+    """Return the findings, first what is looked at first.
+
+    Args:
+        of_several: what is found of lines that belong together; of these nothing is said one by one.
+    """
     wording = prepared.wording
     first = {line.matched: i for i, line in reversed(list(enumerate(lines)))}
+    told = {number for finding in of_several for number in finding.lines}
     found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared, names)) is not None]
+    found = [*of_several, *(f for f in found if told.isdisjoint(f.lines))]
     found += _eye_level(lines, missing, prepared.eye_level_mm, sigma_mm, wording)
     found += _missing([e for e in missing if e.thing], wording, names)
-    short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched]
+    short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched and i not in told]
     if short:
         text = wording.say(FINDINGS["cannot_tell"], {"count": _is_are(len(short))})
         found.append(_finding("cannot_tell", 0, text, short, "", wording))

@@ -89,6 +89,20 @@ class Skewed:
 
 
 @dataclass(frozen=True, slots=True)
+class Summit:
+    """A tip that stands over the middle of its wall.
+
+    Attributes:
+        at: where it lies on the page; ``over``: the middle under it, or the point to which uprights run.
+        edges: the two edges that meet in it, by their names within the thing.
+    """
+
+    at: Point
+    over: Point
+    edges: tuple[str, str]
+
+
+@dataclass(frozen=True, slots=True)
 class Free:
     """Lines whose place follows from one free length: the point they are carried to, and what the thing calls them."""
 
@@ -219,6 +233,11 @@ class Standing:
     @cached_property
     def skewed(self) -> tuple[Skewed, ...]:
         """Places that are not where they would be in truth, of a thing that lies on a face."""
+        return ()
+
+    @cached_property
+    def summits(self) -> tuple[Summit, ...]:
+        """The tips that stand over the middle of a wall."""
         return ()
 
     @cached_property

@@ -14,6 +14,9 @@ FINDINGS: dict[str, str] = {
     "misses_point": "The {line} passes {miss} {side} the [vanishing point]; a line this long may miss by {limit}.",
     "wrong_point": "The {line} goes the wrong way: to {point}, not to the [vanishing point].",
     "no_point": "The {line} runs to no point: it passes {miss} {side} the [vanishing point].",
+    "copied_flat": "{thing} is drawn flat: its {count} lines on the {face} run level, not to the {point}.",
+    "off_row": "The {line} lies {miss} {side} the line on which the others lie.",
+    "tip_off_middle": "The tip of {thing} stands {miss} to the {side} of the middle of its wall; {limit} is fine.",
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
     "cannot_tell": "{count} too short to tell.",
@@ -33,6 +36,9 @@ TITLES: dict[str, str] = {
     "misses_point": "A line misses the point",
     "wrong_point": "A line goes the wrong way",
     "no_point": "A line goes to no point",
+    "copied_flat": "Drawn flat on a wall that goes away",
+    "off_row": "One of a row is off its line",
+    "tip_off_middle": "A tip not over the middle",
     "missing_line": "A line is missing",
     "missing_lines": "Lines are missing",
     "cannot_tell": "Too short to tell",
@@ -114,6 +120,21 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at the {line}: rest the ruler on the [vanishing point] again and turn it to the corner.",
         "The {line} misses: rest the ruler on the [vanishing point] first, then turn it to the corner.",
     ),
+    "flat": (
+        "Look at {line}: the wall goes away, so its lines run to the point too.",
+        "Look at {line}: what lies on a wall that goes away runs to the wall's point.",
+        "{line} is drawn flat: on a receding wall level edges run to that wall's [vanishing point].",
+    ),
+    "row": (
+        "Look at the {line}: lay the ruler along all of its row.",
+        "Look at the {line}: all of a row lie on one line to the [vanishing point].",
+        "The {line} is off the common line of its row.",
+    ),
+    "middle": (
+        "Look at the tip of {line}: cross the wall from corner to corner to find its middle.",
+        "Look at the tip of {line}: the middle of the wall is where its diagonals cross.",
+        "The tip of {line} is off: find the middle by the diagonals of its wall.",
+    ),
     "tones": (
         "Look at your greys: sides that face the same way get the same grey.",
         "Look at the tones: faces that are turned the same way have one tone.",
@@ -156,6 +177,21 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: say “point first” before each line.",
         "Next time: pencil on the [vanishing point] first, then the corner.",
         "Next time: pencil on the [vanishing point], ruler against it, then turn.",
+    ),
+    "flat": (
+        "Next time: first the light lines to the point, then the windows.",
+        "Next time: run the light lines to the point first, and draw between them.",
+        "Next time: divide the near edge, run the ticks to the point, and draw between these lines.",
+    ),
+    "row": (
+        "Next time: draw one long light line first.",
+        "Next time: one light line for the whole row first.",
+        "Next time: the row's common line first, lightly.",
+    ),
+    "middle": (
+        "Next time: draw the big cross on the wall first.",
+        "Next time: cross the wall's diagonals before the roof.",
+        "Next time: diagonals first, then the upright through their crossing.",
     ),
     "tones": (
         "Next time: shade all the sides that face the same way one after the other.",

@@ -10,7 +10,7 @@ from orthopsis.core.things.gable.recipe import recipe
 from orthopsis.core.things.gable.shape import GableShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import WHOLE, Clause, Handle, Spans
+from orthopsis.core.things.standing import WHOLE, Clause, Handle, Spans, Summit
 
 
 class GableRoof(GableShape):
@@ -32,6 +32,11 @@ class GableRoof(GableShape):
     def takes_away(self) -> Mapping[frozenset[str], Spans]:
         """The upper edges of the wall under the gable and of the one behind it, which is one plane with its own."""
         return {frozenset((face.high, face.far_high)): WHOLE for face in (self.panel, self.back)}
+
+    @cached_property
+    def summits(self) -> tuple[Summit, ...]:
+        """The peak, over the middle of the wall."""
+        return (Summit(self.peak, self.panel.up.goal, ("front.slope.first", "front.slope.far")),)
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -14,7 +14,7 @@ from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.on_roof.foot import OnSlope, Seam, foot_name
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.standing import Clause, Handle, Summit
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 
@@ -214,6 +214,11 @@ class Dormer(OnSlope):
             outward=away_from(np.array(self.pitch.run)),
         )
         return {"front": front}
+
+    @cached_property
+    def summits(self) -> tuple[Summit, ...]:
+        """The tip of its gable, over the middle of its front."""
+        return (Summit(self.page["peak"], self.panel.out.goal, ("gable.near", "gable.far")),) if self.has_gable else ()
 
     @property
     def handles(self) -> Mapping[str, Handle]:
