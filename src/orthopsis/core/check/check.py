@@ -3,7 +3,6 @@
 from collections.abc import Sequence
 
 from orthopsis import __version__
-from orthopsis.core.check.along import share_along
 from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEstimate
 from orthopsis.core.check.decided import decided
 from orthopsis.core.check.estimate import Estimate, estimate_point
@@ -12,9 +11,9 @@ from orthopsis.core.check.findings import findings
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
-from orthopsis.core.check.match import Match, match
+from orthopsis.core.check.match import Match, is_inked, match
 from orthopsis.core.check.split import split_overhangs
-from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
+from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.check.together import together
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
@@ -24,8 +23,6 @@ from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import adornments, prepare
 
-INKED_MM, INKED = 2.0, 0.8
-"""A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
 SHORTEST_MISSED_MM = 9.0
 """A shorter line is not said to be missing: where lines cross, readers lose a millimetre or two of each (no source)."""
 
@@ -53,7 +50,6 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         matches = match(strokes, expected, frames, answer.explains, sigma)
     lines = _judged(strokes, matches, targets, sigma, answer)
     matched = {m.expected.name for m in matches}
-    drawn = [(s.start, s.end) for s in strokes]
     missing = [
         e
         for e in expected
@@ -61,7 +57,7 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         and e.length_mm >= SHORTEST_MISSED_MM
         and e.name not in matched
         and e.along not in matched
-        and not _is_drawn(e, drawn)
+        and not is_inked(e, strokes)
     ]
     names = LineNames(expected)
     of_several = together(strokes, matches, prepared, sigma, names)
@@ -76,11 +72,6 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         made_by=__version__,
     )
     return checked.model_copy(update={"note": note(checked, decided(checked, {}), drawing, prepared.wording)})
-
-
-def _is_drawn(e: Expected, drawn: Sequence[tuple[Point, Point]]) -> bool:
-    """Tell whether there is graphite all along a line, as a part of other strokes."""
-    return share_along((e.start, e.end), drawn, INKED_MM) >= INKED
 
 
 def _judged(

@@ -9,8 +9,10 @@ import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
+from orthopsis.core.check.along import share_along
+from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, distance, join, offset
 
 NEAR_MM = 7.0
 """A line further than this from where it belongs is not taken for it (common practice, no source)."""
@@ -24,9 +26,17 @@ HAND_TURNS = 4.0
 """... or so many standard deviations of what the hand's own error turns a line of its length."""
 AT_CORNER_MM = 10.0
 CLEARLY_MM = 4.0
-WRONG_WAY_DEG = 150.0
+WRONG_WAY_DEG = 160.0
+STRAIGHT_ON_DEG = 172.0
+"""A line gone astray may turn back by this much: by more only if it clearly runs to another point (no source)."""
 LEANS_DEG = 40.0
+MUCH_WORSE_MM = 1.0
+"""A stroke that fits a line by this much worse than the one that was taken for it is another line (no source)."""
+MUCH_LONGER = 2.0
+"""A stroke so many times as long as a line, at another slant, is not that line where that is drawn (no source)."""
 LEAST_OVERLAP = 0.35
+INKED_MM, INKED = 2.0, 0.8
+"""A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
 ALIKE_LONG = 0.8
 """Share of a line's length from which on a stroke is about as long (no source)."""
 
@@ -59,24 +69,26 @@ def match(
         (cost, i, j)
         for i, s in usable.items()
         for j, e in enumerate(placed)
-        if (cost := _cost(s, e, sigma_mm)) is not None
+        if (cost := _cost(s, e, sigma_mm)) is not None and not _runs_over(i, e, strokes, sigma_mm)
     )
     taken: dict[int, int] = {}
-    for _, i, j in ranked:
+    fits: dict[int, float] = {}
+    for cost, i, j in ranked:
         if i not in taken and not _is_second(strokes, taken, i, j):
             taken[i] = j
+            fits.setdefault(j, cost)
     found = set(taken.values())
     for j, e in enumerate(placed):
-        if j in found or not e.is_asked or not e.thing:
+        if j in found or not e.is_asked or not e.thing or is_inked(e, strokes):
             continue
         free = {
             i: s
             for i, s in usable.items()
             if _is_free(i, taken, placed)
-            and not _is_one_of(s, _rivals(s, j, placed, found), sigma_mm)
+            and not _is_rival(s, _rivals(s, j, placed, found), placed, fits, sigma_mm)
             and not is_explained(s)
         }
-        gone = _gone_astray(free, e, points)
+        gone = _gone_astray(free, e, points, sigma_mm)
         if gone is not None:
             taken[gone] = j
     return [Match(i, placed[j]) for i, j in sorted(taken.items())]
@@ -87,16 +99,47 @@ def _is_free(stroke: int, taken: dict[int, int], placed: Sequence[Expected]) -> 
     return stroke not in taken or not placed[taken[stroke]].is_asked
 
 
-def _rivals(stroke: Stroke, j: int, placed: Sequence[Expected], found: set[int]) -> list[Expected]:
-    """Return the lines that a stroke may be rather than line j.
+def _rivals(stroke: Stroke, j: int, placed: Sequence[Expected], found: set[int]) -> list[int]:
+    """Return the lines, by number, that a stroke may be rather than line j.
 
     If it is about as long as j, lines that nobody has to draw are none, nor are those of another length that have been
     found: it lies beside their own stroke.
     """
-    others = {k: e for k, e in enumerate(placed) if k != j}
+    others = [k for k in range(len(placed)) if k != j]
     if not _is_as_long(stroke, placed[j]):
-        return list(others.values())
-    return [e for k, e in others.items() if e.is_asked and (k not in found or _is_as_long(stroke, e))]
+        return others
+    return [k for k in others if placed[k].is_asked and (k not in found or _is_as_long(stroke, placed[k]))]
+
+
+def _is_rival(
+    stroke: Stroke, rivals: Sequence[int], placed: Sequence[Expected], fits: dict[int, float], sigma_mm: float
+) -> bool:
+    """Tell whether a stroke may be one of some lines: it fits clearly, and not much worse than that line's own stroke.
+
+    Args:
+        fits: how badly the stroke that was taken for a line fits it, by the number of the line, mm.
+    """
+    for k in rivals:
+        cost = _cost(stroke, placed[k], sigma_mm)
+        if cost is not None and cost < min(CLEARLY_MM, fits.get(k, CLEARLY_MM) + MUCH_WORSE_MM):
+            return True
+    return False
+
+
+def _runs_over(number: int, e: Expected, strokes: Sequence[Stroke], sigma_mm: float) -> bool:
+    """Tell whether a stroke only runs over a line: much longer, at another slant, and others are drawn where it is."""
+    stroke = strokes[number]
+    if not e.thing or stroke.length_mm < MUCH_LONGER * e.length_mm:
+        return False
+    turned_by_hand = math.degrees(math.atan2(HAND_TURNS * sigma_mm * math.sqrt(2), stroke.length_mm))
+    if angle_between_deg((stroke.start, stroke.end), (e.start, e.end)) <= turned_by_hand:
+        return False
+    return is_inked(e, [other for i, other in enumerate(strokes) if i != number])
+
+
+def is_inked(e: Expected, strokes: Sequence[Stroke]) -> bool:
+    """Tell whether there is graphite all along a line, though it was read as a part of others."""
+    return share_along((e.start, e.end), [(s.start, s.end) for s in strokes], INKED_MM) >= INKED
 
 
 def _is_as_long(stroke: Stroke, e: Expected) -> bool:
@@ -145,16 +188,18 @@ def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int)
     return False
 
 
-def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point]) -> int | None:
+def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float) -> int | None:
     """Return the unmatched stroke that starts where this line should and goes another way."""
     best: tuple[float, int] | None = None
     corners = (e.start,) if e.family in points else (e.start, e.end)
+    others = [at for name, at in points.items() if name != e.family] if e.family in points else []
     for i, stroke in free.items():
+        farthest = STRAIGHT_ON_DEG if any(_aims_at(stroke, at, sigma_mm) for at in others) else WRONG_WAY_DEG
         for corner in corners:
             for here, there in ((stroke.start, stroke.end), (stroke.end, stroke.start)):
                 gap = distance(here, corner)
                 angle = _turn_deg((here, there), (corner, e.end if corner is e.start else e.start))
-                if gap > AT_CORNER_MM or angle > WRONG_WAY_DEG:
+                if gap > AT_CORNER_MM or angle > farthest:
                     continue
                 if e.family not in points and angle > LEANS_DEG:
                     continue
@@ -162,6 +207,12 @@ def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point])
                 if best is None or cost < best[0]:
                     best = (cost, i)
     return None if best is None else best[1]
+
+
+def _aims_at(stroke: Stroke, point: Point, sigma_mm: float) -> bool:
+    """Tell whether a stroke runs to a point, as well as a hand can draw it."""
+    allowed = tolerance_at_point(stroke.length_mm, distance(stroke.middle, point), sigma_mm).allowed_mm
+    return abs(offset(point, join(stroke.start, stroke.end))) <= allowed
 
 
 def _turn_deg(drawn: tuple[Point, Point], wanted: tuple[Point, Point]) -> float:
