@@ -12,6 +12,7 @@ from orthopsis.core.check.estimate import Estimate, NoEstimate, estimate_point
 from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction, verdict_of
 from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
@@ -190,3 +191,43 @@ def test_any_scribble_gets_an_answer(rows: list[tuple[float, float, float, float
     assert set(checked.missing) <= expected
     assert all(0 <= n < len(checked.lines) for finding in checked.findings for n in finding.lines)
     assert Checked.model_validate_json(checked.model_dump_json(by_alias=True)) == checked
+
+
+HOUSE = {
+    "kind": "box", "name": "House", "left": 182.0, "bottom": 56.0, "height": 92.0, "left_by": "measured",
+    "left_length": 82.0, "right_by": "measured", "right_length": 150.0,
+}  # fmt: skip
+DOOR = {
+    "kind": "rectangles", "name": "Door", "joined_to": "House", "joined_by": "face_left", "columns": "1",
+    "along": "4:4:5", "up": "0:5:4", "wide": "whole", "tall": "whole",
+}  # fmt: skip
+
+
+def house() -> Exercise:
+    view = {"kind": "two_point", "left_mm": -120.0, "right_mm": 560.0}
+    return set_at(exercise_of(HOUSE, DOOR, views=[view]), "eye_level.height_mm", 104.0)
+
+
+def test_a_long_line_gone_astray_is_not_taken_for_a_doorstep_that_it_runs_over() -> None:
+    """The lower edge of the door lies on that of the wall, so that nobody reads a stroke of its own."""
+    exercise = house()
+    strokes = perfect(exercise)
+    doorstep = next(name for name in strokes if name.startswith("Door.") and name.endswith("low"))
+    del strokes[doorstep]
+    strokes["House.bottom.right"] = Stroke(Point(182.0, 56.0), Point(36.0, 95.0))
+    lines = {line.matched: line for line in check(exercise, list(strokes.values())).lines}
+    assert doorstep not in lines
+    assert lines["House.bottom.right"].verdict in ("off", "wrong_point")
+
+
+def test_a_line_gone_astray_close_beside_another_one_is_found() -> None:
+    """From the nearest top the left edge was drawn to the right, a little below the right one."""
+    exercise = house()
+    strokes = perfect(exercise)
+    top = Point(182.0, 148.0)
+    strokes["House.top.left"] = Stroke(top, Point(262.0, 126.0))
+    found = check(exercise, list(strokes.values()))
+    lines = {line.matched: line for line in found.lines}
+    assert lines["House.top.left"].verdict in ("off", "wrong_point")
+    assert lines["House.top.right"].verdict == "fine"
+    assert "House.top.left" not in found.missing
