@@ -157,6 +157,23 @@ def test_a_chimney_on_the_eye_level_is_refused_with_a_height_that_works() -> Non
     assert draw(set_at(exercise, "things.2.rise", float((refused.value.nearest or "").split()[0]))).lines
 
 
+@pytest.mark.parametrize("kind", ["chimney", "dormer"])
+@pytest.mark.parametrize("view", ["two_point", "two_point_free", "from_above"])
+def test_one_that_is_added_to_a_new_house_with_a_new_roof_can_be_drawn(kind: str, view: str) -> None:
+    exercise = exercise_of(views=[VIEWS[view]])
+    for added in ("box", "gable_roof", kind):
+        exercise = add_thing(exercise, added)
+    drawing = draw(exercise)
+    assert [line for line in drawing.lines if line.thing == exercise.things[2].name and line.visible]
+
+
+def test_without_a_slope_that_is_seen_it_is_said_what_is_missing() -> None:
+    with pytest.raises(GeometryError) as refused:
+        add_thing(exercise_of(LOFT, views=[VIEWS["two_point"]]), "chimney")
+    assert "a chimney" in refused.value.why
+    assert "a gable roof" in refused.value.fix
+
+
 def test_it_is_added_to_a_roof_and_dragged() -> None:
     exercise = add_thing(exercise_of(LOFT, ROOF, views=[VIEWS["two_point"]]), "chimney")
     assert exercise.things[2].joined_by.startswith("face_slope")

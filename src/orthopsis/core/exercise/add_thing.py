@@ -51,7 +51,8 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
         if panels:
             break
     else:
-        raise GeometryError("no_face", "There is no face to lie on.", "Add a box or a word first.")
+        fix = f"Add {KINDS[kind].lies_on} first."
+        raise GeometryError("no_face", f"There is nothing that {KINDS[kind].adds} can stand or lie on.", fix)
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     host_id = exercise.things[host.index].id
     taken = {t.joined_by for t in exercise.things if t.joined_to == host_id}

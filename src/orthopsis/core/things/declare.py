@@ -46,6 +46,7 @@ class ThingKind:
         is_building: whether it shows a part of something that codes and licensed people decide on in truth.
         lies_says: what its sentence says before the face.
         adding: what is said of adding one, where that is not ``a`` and its title.
+        lies_on: what it can lie on, for the one who has nothing of the kind yet.
     """
 
     kind: str
@@ -60,6 +61,7 @@ class ThingKind:
     is_building: bool = False
     lies_says: str = " It lies on "
     adding: str = ""
+    lies_on: str = "a box or a word"
 
     @property
     def lies_on_face(self) -> bool:

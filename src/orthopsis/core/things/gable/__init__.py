@@ -33,4 +33,5 @@ GABLE_ROOF = ThingKind(
     bears=True,
     is_building=True,
     lies_says=" Its gable stands on ",
+    lies_on="a box, placed so that a wall of it is seen,",
 )

@@ -29,4 +29,5 @@ HIP_ROOF = ThingKind(
     may_be_hidden=True,
     is_building=True,
     lies_says=" It stands on ",
+    lies_on="a box",
 )

@@ -29,6 +29,7 @@ CHIMNEY = ThingKind(
     can_lie_on=_is_slope,
     is_building=True,
     lies_says=" It stands on ",
+    lies_on="a gable roof, turned so that a slope of it is seen,",
 )
 DORMER = ThingKind(
     kind="dormer",
@@ -44,4 +45,5 @@ DORMER = ThingKind(
     bears=True,
     is_building=True,
     lies_says=" It stands on ",
+    lies_on="a gable roof, turned so that a slope of it is seen,",
 )

@@ -10,6 +10,7 @@ from orthopsis.core.construct.moves import Act, Move, Rule
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.on_roof.foot import OnSlope, Seam, foot_name
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import SIDES
@@ -34,7 +35,7 @@ class Chimney(OnSlope):
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return values for one more: in the middle of the slope."""
-        return {"along": "2:1:2", "up": "2:1:2", "rise": max(setting.fresh_size / 2, setting.sheet.division_mm)}
+        return {"along": "2:1:2", "up": "2:1:2", "rise": round_to(setting.fresh_size / 2, setting.sheet.division_mm)}
 
     @cached_property
     def upward(self) -> Upward:

@@ -11,6 +11,7 @@ from orthopsis.core.construct.panel import Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.on_roof.foot import OnSlope, Seam, foot_name
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
@@ -32,9 +33,9 @@ class Dormer(OnSlope):
 
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
-        """Return values for one more: in the middle of the slope."""
-        peak = max(setting.fresh_size / 6, setting.sheet.division_mm)
-        return {"along": "1:1:1", "up": "1:1:1", "roof": "gable", "peak": peak}
+        """Return values for one more: in the lower half of the slope, so that its tip stays under the ridge."""
+        peak = max(round_to(setting.fresh_size / 12, setting.sheet.division_mm), setting.sheet.division_mm)
+        return {"along": "1:1:1", "up": "1:1:2", "roof": "gable", "peak": peak}
 
     @property
     def has_gable(self) -> bool:
