@@ -50,7 +50,7 @@ PORT: tuple[dict[str, Any], ...] = (
                 "name": "Rails",
                 "view": "left street",
                 "left": 72,
-                "bottom": 10,
+                "bottom": 24,
                 "gauge": 46,
                 "rail": 8,
                 "high": 6,

@@ -112,7 +112,7 @@ STREETS: tuple[dict[str, Any], ...] = (
     {
         **HEAD,
         "title": "A net loft with chimney, dormer and shingles, two points",
-        "eye_level": {"height_mm": 160, "school": "composition"},
+        "eye_level": {"height_mm": 188, "school": "composition"},
         "views": [{"kind": "two_point", "left_mm": -110, "right_mm": 590}],
         "things": [
             block("Net loft", 168, 34, 84, 92, 176),
