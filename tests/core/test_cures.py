@@ -121,3 +121,38 @@ def test_a_cure_that_is_no_longer_due_is_refused_in_a_sentence() -> None:
     with pytest.raises(GeometryError) as refused:
         sought_cure(exercise_of(box("A", 30, 20, 60, 40)), "line_too_flat", "things.0")
     assert refused.value.code == "no_such_advice"
+
+
+WALL = {
+    "kind": "box", "name": "Wall", "left": 60.0, "bottom": 40.0, "height": 90.0, "left_by": "measured",
+    "left_length": 20.0, "right_by": "measured", "right_length": 250.0,
+}  # fmt: skip
+
+
+def windows_of(columns: int, wide: str = "half", rows: int = 1) -> Exercise:
+    row = {"kind": "rectangles", "name": "Windows", "joined_to": "Wall", "joined_by": "face_right", "wide": wide}
+    row |= {"columns": str(columns), "rows": str(rows), "along": "0:1:0"}
+    return exercise_of(WALL, row, views=[{"kind": "two_point", "left_mm": -60.0, "right_mm": 340.0}])
+
+
+@pytest.mark.parametrize(("columns", "wide"), [(24, "half"), (24, "fifth")])
+def test_windows_that_a_pencil_cannot_part_are_said_with_the_number_that_fits(columns: int, wide: str) -> None:
+    exercise = windows_of(columns, wide)
+    (advice,) = (a for a in draw(exercise).advice if a.code == "crowded")
+    fits = int(str(advice.cures[0].edits[0].value))
+    assert 1 <= fits < columns
+    assert [a for a in draw(taken(exercise, advice)).advice if a.code == "crowded"] == []
+    assert [a.code for a in draw(windows_of(fits + 1, wide)).advice if a.code == "crowded"] == ["crowded"]
+
+
+def test_a_few_windows_are_not_too_many() -> None:
+    assert [a for a in draw(windows_of(4, rows=2)).advice if a.code == "crowded"] == []
+
+
+def test_rows_that_a_pencil_cannot_part_are_said_too() -> None:
+    exercise = exercise_of(
+        box("Wall", 60, 40, 120, 24, depth_by="half"),
+        {"kind": "rectangles", "name": "Windows", "joined_to": "Wall", "joined_by": "face_front", "rows": "20"},
+    )
+    (advice,) = (a for a in draw(exercise).advice if a.code == "crowded")
+    assert advice.cures[0].edits[0].path.endswith("rows")

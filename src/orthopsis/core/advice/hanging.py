@@ -4,6 +4,7 @@ from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.advice.things import on_body
+from orthopsis.core.construct.count import PENCIL_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import distance
@@ -38,6 +39,13 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = [CureEdit(path=f"{about}.joined_by", value=drawn)] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
+    for crowded in placed.standing.crowded:
+        if crowded.gap_mm < PENCIL_MM:
+            fits, name = crowded.fewer(PENCIL_MM), placed.values.name
+            now = placed.values.word(crowded.name)
+            shown = {"thing": name, "count": now, "value": f"{crowded.gap_mm:.1f} mm", "fits": str(fits)}
+            edits = [CureEdit(path=f"{about}.{crowded.name}", value=str(fits))] if fits else []
+            yield piece(solved, "crowded", about, crowded.gap_mm, PENCIL_MM, "mm", shown, edits)
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:

@@ -89,6 +89,21 @@ class Skewed:
 
 
 @dataclass(frozen=True, slots=True)
+class Crowded:
+    """Equal parts of a face that come close to each other on the page.
+
+    Attributes:
+        name: the parameter that says how many there are.
+        gap_mm: how near two of their lines come to each other.
+        fewer: from how far apart their lines shall stay, mm, to the most of them that do; 0 where none do.
+    """
+
+    name: str
+    gap_mm: float
+    fewer: Callable[[float], int]
+
+
+@dataclass(frozen=True, slots=True)
 class Summit:
     """A tip that stands over the middle of its wall.
 
@@ -233,6 +248,11 @@ class Standing:
     @cached_property
     def skewed(self) -> tuple[Skewed, ...]:
         """Places that are not where they would be in truth, of a thing that lies on a face."""
+        return ()
+
+    @property
+    def crowded(self) -> tuple[Crowded, ...]:
+        """How near its equal parts come to each other, along the face and up it."""
         return ()
 
     @cached_property

@@ -139,6 +139,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "On a face that goes away the near half is wider than the far half; its diagonals find the true middle.",
         ("Find it by ticks and the diagonal",),
     ),
+    "crowded": AdvicePhrases(
+        "{count} of “{thing}” in a row come as near as {value} to each other: a pencil does not part them.",
+        "What goes away comes closer together; the far ones soon run into each other.",
+        ("Take {fits} of them",),
+    ),
     "things_cross": AdvicePhrases(
         "“{thing}” and “{other}” stand in each other; where they cross no line is drawn.",
         "Two solid things cannot be in one place; what is hidden there cannot be told.",

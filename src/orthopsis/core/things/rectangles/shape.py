@@ -1,7 +1,10 @@
 """Where do forms lie on a face, and what of them is seen on the page?"""
 
 import itertools
+import math
 from collections.abc import Sequence
+from dataclasses import replace
+from functools import partial
 
 from propcache.api import cached_property
 
@@ -13,6 +16,7 @@ from orthopsis.core.things.face_part import OnFacePart
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
+from orthopsis.core.things.standing import Crowded
 
 MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
@@ -111,6 +115,37 @@ class RectangleShapes(OnFacePart):
         shares = [corner for corners in self.layout.rectangles for corner in corners]
         seen = [Point(x, y) for x, y in self.setting.frame.eye.see(self.panel.places(shares)).tolist()]
         return tuple(tuple(seen[i : i + 4]) for i in range(0, len(seen), 4))
+
+    @property
+    def crowded(self) -> tuple[Crowded, ...]:
+        """How near their sides come to each other on the page, along the face and up it."""
+        return tuple(
+            Crowded(name, self._nearest_mm(name, self.layout), partial(self._fewer, name))
+            for name in ("columns", "rows")
+        )
+
+    def _nearest_mm(self, name: str, layout: Layout) -> float:
+        """Return how near two sides come to each other on the page, those along the face or those up it."""
+        along, up = layout.along, layout.up
+        taken = along if name == "columns" else up
+        shares = [(share, (up[0][0] + up[-1][1]) / 2) for part in along for share in part]
+        if name == "rows":
+            shares = [((along[0][0] + along[-1][1]) / 2, share) for part in up for share in part]
+        seen = [Point(x, y) for x, y in self.setting.frame.eye.see(self.panel.places(shares)).tolist()]
+        gaps = [distance(a, b) for a, b in itertools.pairwise(seen)]
+        # Where each is as wide as its part, two sides are one line.
+        apart = [
+            gap for gap, (a, b) in zip(gaps, itertools.pairwise(s for p in taken for s in p), strict=True) if b > a
+        ]
+        return min(apart, default=math.inf)
+
+    def _fewer(self, name: str, apart_mm: float) -> int:
+        for count in range(int(self.values.word(name)) - 1, 0, -1):
+            held = {**self.values.held, name: str(count)}
+            layout = layout_of(replace(self.values, held=held), self.ruler)
+            if self._nearest_mm(name, layout) >= apart_mm:
+                return count
+        return 0
 
     @cached_property
     def nodes(self) -> tuple[tuple[Node, ...], ...]:
