@@ -80,6 +80,19 @@ def test_poles_have_wires_that_run_to_the_point_from_the_first_to_the_last() -> 
     assert all(".wire." not in name for name in solved(row(what="pole")).board.lines), "one pole has none"
 
 
+@pytest.mark.parametrize(("left", "toward"), [(40.0, 1), (360.0, -1)])
+def test_a_fence_has_two_rails_at_the_side_of_its_posts_that_is_turned_to_the_point(left: float, toward: int) -> None:
+    exercise = row(what="fence", count="5", left=left, gap=20.0)
+    found = solved(exercise)
+    rails = [line for name, line in found.board.lines.items() if ".wire." in name]
+    assert [rail.family for rail in rails] == ["point"] * 4
+    foot = found.board.points["Trees.measure.foot.0"]
+    assert all((rail.start.x - foot.x) * toward > 0 for rail in rails)
+    step = next(step for step in draw(exercise).steps if "rails" in step.text)
+    assert step.count == 4
+    assert all("rails" not in step.text for step in draw(row(what="fence")).steps), "one post has none"
+
+
 def test_they_are_sketched_so_nobody_counts_their_lines_or_misses_them() -> None:
     exercise = row(box("Crate", 200.0, 20.0, 60.0, 50.0), count="3")
     drawing = draw(exercise)

@@ -128,4 +128,16 @@ SILHOUETTE: dict[str, StepPhrases] = {
         "Wires that run level.",
         "ruler on the point",
     ),
+    "silhouette.rails": StepPhrases(
+        "{lines} to the {goal}: the rails",
+        (
+            "Put the ruler on the {goal}. Draw two rails from the first post to the last one, each with an upper and "
+            "a lower line. Count: {count}.",
+            "Two rails run from the first post to the last one, each with two lines to the {goal}: {lines}.",
+            "The rails, an upper and a lower line each, run to the {goal}: {lines}.",
+        ),
+        "Rails run to the same point as the row of posts: they come closer together with distance.",
+        "Rails that stay equally far apart.",
+        "ruler on the point",
+    ),
 }

@@ -4,6 +4,7 @@ Corners run anticlockwise from the foot on, across and up from where the thing s
 """
 
 from dataclasses import dataclass
+from typing import Literal
 
 Corner = tuple[float, float]
 
@@ -13,15 +14,16 @@ class Silhouette:
     """An outline that stands on the ground.
 
     Attributes:
-        says: what one is called in a sentence; ``several`` is what many are called.
+        says: what one is called in a sentence.
         right: the corners of its right half from the foot up; its left half is the same, mirrored.
-        wires: at which corners of the right half wires hang, from one to the next of a row.
+        tied: by which corners, numbered from the foot at the right on, each of a row is tied to the next one.
+        tied_by: what ties them, wires or rails; empty where nothing does.
     """
 
     says: str
-    several: str
     right: tuple[Corner, ...]
-    wires: tuple[int, ...] = ()
+    tied: tuple[int, ...] = ()
+    tied_by: Literal["", "wires", "rails"] = ""
 
     @property
     def corners(self) -> tuple[Corner, ...]:
@@ -33,17 +35,14 @@ class Silhouette:
 OUTLINES: dict[str, Silhouette] = {
     "tree": Silhouette(
         "a tree",
-        "trees",
         ((0.035, 0), (0.035, 0.3), (0.16, 0.33), (0.26, 0.44), (0.29, 0.6), (0.24, 0.78), (0.14, 0.93), (0, 1)),
     ),
     "fir": Silhouette(
         "a fir",
-        "firs",
         ((0.03, 0), (0.03, 0.14), (0.26, 0.14), (0.11, 0.42), (0.19, 0.42), (0.07, 0.7), (0.12, 0.7), (0, 1)),
     ),
     "figure": Silhouette(
         "a person",
-        "people",
         (
             (0, 0.42), (0.02, 0), (0.1, 0), (0.085, 0.48), (0.135, 0.5), (0.15, 0.8), (0.045, 0.84), (0.07, 0.91),
             (0.045, 0.98), (0, 1),
@@ -51,13 +50,18 @@ OUTLINES: dict[str, Silhouette] = {
     ),
     "lamp": Silhouette(
         "a lamp post",
-        "lamp posts",
         ((0.035, 0), (0.014, 0.06), (0.014, 0.83), (0.06, 0.86), (0.045, 0.97), (0, 1)),
     ),
     "pole": Silhouette(
         "a pole",
-        "poles with wires",
         ((0.014, 0), (0.014, 0.95), (0.14, 0.95), (0.14, 0.98), (0.014, 0.98), (0.01, 1)),
-        wires=(3,),
+        tied=(3, 8),
+        tied_by="wires",
+    ),
+    "fence": Silhouette(
+        "a fence post",
+        ((0.05, 0), (0.05, 0.3), (0.05, 0.42), (0.05, 0.74), (0.05, 0.86), (0.05, 0.97), (0, 1)),
+        tied=(1, 2, 3, 4),
+        tied_by="rails",
     ),
 }  # fmt: skip

@@ -25,12 +25,12 @@ def recipe(row: SilhouetteShape) -> list[Move]:
     for number in range(row.count):
         told = "silhouette.sketch" if number == 0 else "silhouette.more"
         moves += [row.values.move("front", told, act) for act in _outline(row, number)]
-    wires = [
+    ties = [
         Rule(row.values.full(f"wire.{corner}"), row.values.full(f"0.{corner}"), row.values.full(f"{last}.{corner}"),
              row.way.family)
-        for corner, last in row.wired
+        for corner, last in row.tied
     ]  # fmt: skip
-    return moves + [row.values.move("front", "silhouette.wires", wire) for wire in wires]
+    return moves + [row.values.move("front", f"silhouette.{row.drawn_as.tied_by}", tie) for tie in ties]
 
 
 def _foot(row: SilhouetteShape, number: int) -> str:

@@ -121,13 +121,14 @@ class SilhouetteShape(Standing):
         return [(x * tall, y * tall) for x, y in self.drawn_as.corners]
 
     @property
-    def wired(self) -> tuple[tuple[int, int], ...]:
-        """Between which corners wires hang: the corner of the first pole, and the same one of the last."""
-        corners, right = self.drawn_as.corners, self.drawn_as.right
-        if self.count < 2:
+    def tied(self) -> tuple[tuple[int, int], ...]:
+        """Between which corners wires or rails run: the corner of the first one, and the number of the last one."""
+        if self.count == 1:
             return ()
-        found = [corners.index(right[i]) for i in self.drawn_as.wires]
-        found += [corners.index((-right[i][0], right[i][1])) for i in self.drawn_as.wires]
+        corners, found = self.drawn_as.corners, self.drawn_as.tied
+        if self.drawn_as.tied_by == "rails" and self.way.goal.x < self.foot.x:
+            # Rails lie on the side of the posts that is turned to the point.
+            found = tuple(corners.index((-corners[i][0], corners[i][1])) for i in found)
         return tuple((corner, self.count - 1) for corner in found)
 
     @cached_property
@@ -144,7 +145,7 @@ class SilhouetteShape(Standing):
             faces += [Face(f"{number}", tuple(own), "front"), Face(f"{number}.back", tuple(own[::-1]), "back")]
             for a, b in zip(own, (*own[1:], own[0]), strict=True):
                 edges.append(Edge(f"edge.{a}", a, b, "free", feature=Feature("side")))
-        for corner, last in self.wired:
+        for corner, last in self.tied:
             wire = f"wire.{corner}"
             edges.append(Edge(wire, f"0.{corner}", f"{last}.{corner}", self.way.family, feature=Feature("line")))
         return Solid(Topology(tuple(names), tuple(faces), tuple(edges)), np.array(places, dtype=float))
