@@ -14,6 +14,7 @@ from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.things.bench.bench import LEGS, SEATS
 from orthopsis.core.things.gable import GABLE_ROOF
+from orthopsis.core.things.hip.lean import HIGH, OVER
 from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
@@ -273,12 +274,17 @@ def topped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 @st.composite
 def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
-    """Return a box anywhere with a hip roof or a pyramid on its top, seen or not."""
+    """Return a box anywhere with a hip roof, a pyramid or a lean-to on its top, seen or not."""
     exercise = draw(exercises(most=1, views=views))
-    roof = {
-        "kind": "hip_roof", "name": "Roof", "joined_to": "Box 1", "joined_by": "face_top",
-        "rise": draw(st.floats(2.0, 60.0)), "ridge": draw(st.sampled_from(["ridge", "tip"])),
-    }  # fmt: skip
+    roof = {"name": "Roof", "joined_to": "Box 1", "joined_by": "face_top", "rise": draw(st.floats(2.0, 60.0))}
+    if draw(st.booleans()):
+        roof |= {"kind": "hip_roof", "ridge": draw(st.sampled_from(["ridge", "tip"]))}
+    else:
+        roof |= {
+            "kind": "lean_to",
+            "high": draw(st.sampled_from(sorted(HIGH))),
+            "over": draw(st.sampled_from(sorted(OVER))),
+        }
     roofed = exercise_of(exercise.things[0].model_dump(mode="json"), roof, views=_views(exercise))
     assume(not _is_unheld(roofed))
     return roofed

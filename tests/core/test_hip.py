@@ -17,6 +17,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.hip.lean import HIGH, OVER
 from orthopsis.core.view.eye import Array
 
 HOUSE = {
@@ -47,6 +48,58 @@ def test_every_point_of_a_hip_roof_is_where_the_eye_sees_it(exercise: Exercise) 
     picture = found.seen[1].solid.picture(found.seen[1].eye)
     for name, place in picture.items():
         assert_same_point(found.board.points[f"Roof.{name}"].xy, place, name)
+
+
+LEANS = [("one_point", {"high": high}) for high in HIGH] + [
+    (view, {"over": over}) for view in ("two_point", "from_above", "from_below") for over in OVER
+]
+
+
+@pytest.mark.parametrize(("view", "where"), LEANS)
+def test_a_lean_to_is_half_a_box_whose_walls_go_on_those_of_the_house(view: str, where: dict[str, str]) -> None:
+    """In the true solid: two corners straight over those of the top, equally high; half the volume of the box."""
+    at = world(house(view, kind="lean_to", **where))
+    high = sorted(name for name in at if name.startswith("lid."))
+    rises = [at[name] - at[name.replace("lid", "corner")] for name in high]
+    assert len(rises) == 2
+    assert rises[0] == pytest.approx(rises[1], rel=1e-9)
+    across, away = at["corner.1"] - at["corner.0"], at["corner.3"] - at["corner.0"]
+    box_volume = abs(float(np.cross(across, away) @ rises[0]))
+    low = [name for name in ("corner.0", "corner.1", "corner.2", "corner.3") if name.replace("corner", "lid") not in at]
+    base = sum(at[f"corner.{i}"] for i in range(4)) / 4
+    tops = [at[name] for name in (*high, *low)]
+    # A wedge: the mean height over the base is half of the rise.
+    mean = sum(tops) / 4 - base
+    assert abs(float(np.cross(across, away) @ mean)) == pytest.approx(box_volume / 2)
+
+
+@pytest.mark.parametrize(("view", "where"), LEANS)
+def test_the_edges_of_a_lean_to_are_told_drawn_and_found_right(view: str, where: dict[str, str]) -> None:
+    exercise = house(view, kind="lean_to", **where)
+    drawing = draw(exercise)
+    strokes = [
+        Stroke(Point(*line.start), Point(*line.end), 1.0)
+        for line in drawing.lines
+        if line.role in ("edge", "detail") and line.visible
+    ]
+    checked = check(exercise, strokes)
+    assert checked.missing == []
+    assert [finding for finding in checked.findings if finding.severity] == []
+    mine = {line.name for line in drawing.lines if line.thing == "Roof" and line.role == "edge" and line.visible}
+    told = next(step for step in drawing.steps if step.thing == "Roof" and step.phase == "front")
+    assert told.count >= len(mine) > 0
+
+
+def test_where_it_leans_changes_with_the_sentence() -> None:
+    exercise = house("two_point", kind="lean_to", over="left")
+    drawn = {
+        frozenset((line.start, line.end) for line in draw(set_at(exercise, "things.1.over", over)).lines
+                  if line.thing == "Roof" and line.role == "edge" and line.visible)
+        for over in OVER
+    }  # fmt: skip
+    assert len(drawn) == len(OVER)
+    texts = [piece.text for piece in draw(exercise).sentences[-1].pieces]
+    assert "over the left wall" in texts
 
 
 @pytest.mark.parametrize("view", [view for view in VIEWS if view != "obtuse"])

@@ -6,7 +6,7 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
 from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
-from orthopsis.core.things.hip import HIP_ROOF
+from orthopsis.core.things.hip import HIP_ROOF, LEAN_TO
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.on_roof import CHIMNEY, DORMER
 from orthopsis.core.things.pattern import PATTERN
@@ -27,6 +27,7 @@ KINDS: dict[str, ThingKind] = {
         BENCH,
         GABLE_ROOF,
         HIP_ROOF,
+        LEAN_TO,
         CHIMNEY,
         DORMER,
         ROAD,

@@ -100,4 +100,18 @@ HIP: dict[str, StepPhrases] = {
         "Ending the edges at the lid in place of the house.",
         "ruler",
     ),
+    "lean.edges": StepPhrases(
+        "{lines} of the roof",
+        (
+            "Two corners of the lid are the top of the high wall, as the picture shows. Draw lines from them down to "
+            "the corners of the house under them, the edge between them, and the two slanted lines down to the other "
+            "corners, as far as they are seen. Count: {count}.",
+            "Draw the high wall up to the lid, the edge on its top, and from its two ends the slopes down to the other "
+            "corners of {other}, as far as they are seen: {lines}.",
+            "The high wall up to the lid, its top, and both slopes down to the other corners of the top: {lines}.",
+        ),
+        "One slope rises from one edge of the top to the lid's edge over the opposite one.",
+        "Drawing all of the lid dark: only one of its edges stays.",
+        "ruler and set square",
+    ),
 }

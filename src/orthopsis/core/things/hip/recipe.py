@@ -4,35 +4,41 @@ from collections.abc import Iterator
 
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Shift, Through
+from orthopsis.core.things.hip.lid import LidShape
 from orthopsis.core.things.hip.shape import HipShape
 
 
 def recipe(roof: HipShape) -> list[Move]:
     """Return the hand's moves."""
-    told: list[tuple[str, Act]] = [("", act) for act in _corners(roof)]
-    told += [("hip.rise", act) for act in _rise(roof)]
-    told += [("hip.lid", act) for act in _lid(roof)]
-    told += _tip(roof) if roof.is_pyramid else _ridge(roof)
-    moves = [roof.values.move("divide", breath, act) for breath, act in told]
+    told = _tip(roof) if roof.is_pyramid else _ridge(roof)
+    moves = lid_moves(roof) + [roof.values.move("divide", breath, act) for breath, act in told]
     breath = "hip.edges_tip" if roof.is_pyramid else "hip.edges"
     return moves + [roof.values.move("front", breath, act) for act in _edges(roof)]
 
 
-def _corners(roof: HipShape) -> Iterator[Act]:
+def lid_moves(roof: LidShape) -> list[Move]:
+    """Return the moves that draw a box on the house, up to its lid."""
+    told: list[tuple[str, Act]] = [("", act) for act in _corners(roof)]
+    told += [("hip.rise", act) for act in _rise(roof)]
+    told += [("hip.lid", act) for act in _lid(roof)]
+    return [roof.values.move("divide", breath, act) for breath, act in told]
+
+
+def _corners(roof: LidShape) -> Iterator[Act]:
     """Yield the acts that call the corners of the top, which are there, by the roof's own names."""
     panel = roof.panel
     for i, name in enumerate((panel.low, panel.far_low, panel.far_high, panel.high)):
         yield Shift(roof.values.full(f"corner.{i}"), name, 0.0)
 
 
-def _rise(roof: HipShape) -> Iterator[Act]:
+def _rise(roof: LidShape) -> Iterator[Act]:
     """Yield the acts that carry the upright at the low corner on, by the height of the roof."""
     n, rise = roof.values.full, roof.values.mm("rise")
     names = (roof.panel.low, n("construction.rise"), n("lid.0"), n("construction.laid"))
     yield from roof.upward.acts(*names, rise, "construction")
 
 
-def _lid(roof: HipShape) -> Iterator[Act]:
+def _lid(roof: LidShape) -> Iterator[Act]:
     """Yield the acts that draw the upper rectangle of the box on the house."""
     n, panel = roof.values.full, roof.panel
     low, beside, over, behind = (n(f"lid.{i}") for i in range(4))

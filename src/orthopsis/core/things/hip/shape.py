@@ -1,8 +1,7 @@
 """The shape of a hip roof: in the world for the view route, on the page by meets and joins for the hand.
 
-Corners of the block's top are numbered from its low one along its lower edge: low, far low, far high, high. Over each
-lies a corner of the lid, the top of a box on the house. The ridge's ends lie over the middle line of the top, a quarter
-of the way in from either side; a pyramid's tip over its middle.
+The ridge's ends lie over the middle line of the top, a quarter of the way in from either side; a pyramid's tip over its
+middle.
 """
 
 from collections.abc import Mapping
@@ -10,24 +9,19 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.standing import Standing
-from orthopsis.core.things.upward import Upward
+from orthopsis.core.things.hip.lid import EDGES, LidShape
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
 RIDGES = {"ridge": "a ridge along its longer side", "tip": "one tip"}
-EDGES = ("bottom", "far", "top", "first")
-"""The edges of the top, by the corner with which each begins."""
 QUARTER = 0.25
 
 
-class HipShape(Standing):
+class HipShape(LidShape):
     """The shape of a hip roof over the top of a block."""
 
     @property
@@ -67,52 +61,6 @@ class HipShape(Standing):
             name: (share, 0.5) if self.is_along else (0.5, share) for name, share in zip(self.tips, ends, strict=True)
         }
 
-    @property
-    def upward(self) -> Upward:
-        """The upright over the low corner, on which the height is measured."""
-        return Upward(self.panel.page[0], self.panel.out)
-
-    @cached_property
-    def mark(self) -> Point:
-        """Where the measured height over the low corner ends on the page: the first corner of the lid.
-
-        Raises:
-            GeometryError: it is longer than the way to the third point, or the lid lies on the eye level.
-        """
-        rise, sheet, longest = self.values.mm("rise"), self.setting.sheet, self.upward.longest_mm
-        if rise > longest:
-            most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
-            raise GeometryError(
-                "edge_past_point",
-                f"“{self.values.name}” is higher than the third point.",
-                f"The highest that works is {most}.",
-                about="rise",
-                nearest=most,
-            )
-        at = self.upward.mark(rise)
-        if abs(at.y - self.setting.frame.level_mm) < sheet.division_mm:
-            nearest = format_limit(rise + 2 * sheet.division_mm, sheet.units, sheet.division_mm, is_least=True)
-            raise GeometryError(
-                "lid_on_eye_level",
-                f"At this height of “{self.values.name}” the lines that help lie on the eye level, all on each other.",
-                f"Make it a little higher or lower, such as {nearest}.",
-                about="rise",
-                nearest=nearest,
-            )
-        return at
-
-    @cached_property
-    def lid(self) -> tuple[Point, Point, Point, Point]:
-        """The corners on the page of the box on the house, over the corners of the top, by meets and joins."""
-        panel, low = self.panel, self.mark
-        _, far_low, _, high = panel.page
-        beside = meet(join(low, panel.along.goal), join(far_low, panel.out.goal))
-        if panel.up.goal.is_ideal:
-            behind = Point(low.x + high.x - panel.page[0].x, low.y + high.y - panel.page[0].y)
-        else:
-            behind = meet(join(low, panel.up.goal), join(high, panel.out.goal))
-        return low, beside, meet(join(behind, panel.along.goal), join(beside, panel.up.goal)), behind
-
     @cached_property
     def tip_at(self) -> Mapping[str, Point]:
         """Where the ends of the ridge lie on the page, by the diagonals of the lid and of its half."""
@@ -146,11 +94,6 @@ class HipShape(Standing):
         beside = (0, 2) if self.is_along else (1, 3)
         is_ridge_seen = not self.is_pyramid and any(shows[i] for i in beside)
         return (*hips, *(("ridge",) if is_ridge_seen else ()))
-
-    @property
-    def is_see_through(self) -> bool:
-        """Whether the house is see-through."""
-        return self.host.is_see_through
 
     @cached_property
     def solid(self) -> Solid:
