@@ -37,7 +37,7 @@ def desk(page: Page) -> None:
 
 
 def desk_house(page: Page) -> None:
-    page.goto("/desk/30")
+    page.goto("/desk/40")
     page.get_by_label("Change the height of the ridge: Roof").focus()
 
 

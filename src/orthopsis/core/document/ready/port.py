@@ -2,7 +2,19 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import HEAD, alley, block, box, gable, hip, measured, road, standing, windows
+from orthopsis.core.document.ready.written import (
+    HEAD,
+    alley,
+    block,
+    box,
+    gable,
+    hip,
+    measured,
+    road,
+    standing,
+    upon,
+    windows,
+)
 
 _PANES = {"wide": "half", "tall": "half"}
 
@@ -111,6 +123,30 @@ PORT: tuple[dict[str, Any], ...] = (
             windows("Windows", "left", "1:10:1", "2:12:1", "Grain store", columns="2", rows="5", **_PANES),
             windows("Door", "right", "2:2:3", "0:3:14", "Grain store", columns="1", wide="whole", tall="whole"),
             gable("Loft roof", "Sail loft", "left", 34),
+        ],
+        "minutes": 180,
+    },
+    {
+        **HEAD,
+        "title": "The pilot's house with a shed and a fence, two points",
+        "eye_level": {"height_mm": 176, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 580}],
+        "things": [
+            block("Pilot house", 176, 62, 84, 70, 118),
+            {**block("Shed", 176, 62, 44, 60, 54), "joined_to": "Pilot house", "joined_by": "against_right"},
+            gable("Roof", "Pilot house", "left", 58),
+            upon("Chimney", "chimney", "Roof", "3:1:1", "3:1:1", rise=40),
+            {
+                "kind": "lean_to",
+                "name": "Shed roof",
+                "joined_to": "Shed",
+                "joined_by": "face_top",
+                "rise": 20,
+                "over": "left_back",
+            },
+            windows("Door", "right", "1:1:4", "0:2:1", "Pilot house", columns="1", wide="whole", tall="whole"),
+            windows("Window", "left", "1:1:1", "2:2:1", "Pilot house", columns="1", wide="whole", tall="whole"),
+            standing("Fence", "fence", 22, 22, 44, count="5", gap=27, to="right"),
         ],
         "minutes": 180,
     },
