@@ -341,7 +341,7 @@ export interface paths {
         };
         /**
          * Ready
-         * @description Return the ready exercises.
+         * @description Return the ready exercises, those of a group together.
          */
         get: operations["ready_api_exercises_ready_get"];
         put?: never;
@@ -2390,11 +2390,13 @@ export interface components {
         };
         /**
          * ReadyLine
-         * @description A ready exercise to start from; ``picture`` is where its picture is.
+         * @description A ready exercise to start from; ``group`` says what it is about, ``picture`` where its picture is.
          */
         ReadyLine: {
             /** Title */
             title: string;
+            /** Group */
+            group: string;
             /** Views */
             views: string[];
             /** Exercise */

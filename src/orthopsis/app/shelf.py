@@ -12,7 +12,7 @@ from orthopsis.app.printing import PrintName, PrintOrder, printed
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import Db, Me
 from orthopsis.core.document.document import Exercise, read_exercise
-from orthopsis.core.document.ready import READY
+from orthopsis.core.document.ready import GROUPS, READY
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw, draw_picture
 from orthopsis.core.wording.vocabulary import Level
@@ -115,9 +115,10 @@ def add(body: NewRequest, db: Db, teacher: Me) -> KeptExercise:
 
 
 class ReadyLine(BaseModel):
-    """A ready exercise to start from; ``picture`` is where its picture is."""
+    """A ready exercise to start from; ``group`` says what it is about, ``picture`` where its picture is."""
 
     title: str
+    group: str
     views: list[str]
     exercise: dict[str, Any]
     picture: str
@@ -125,15 +126,17 @@ class ReadyLine(BaseModel):
 
 @router.get("/ready")
 def ready(teacher: Me) -> list[ReadyLine]:
-    """Return the ready exercises."""
+    """Return the ready exercises, those of a group together."""
+    grouped = [(group, document) for group, documents in GROUPS.items() for document in documents]
     return [
         ReadyLine(
             title=str(document["title"]),
+            group=group,
             views=views_of(document),
             exercise=document,
             picture=f"/api/exercises/ready/{number}.svg?v={PICTURES}",
         )
-        for number, document in enumerate(READY)
+        for number, (group, document) in enumerate(grouped)
     ]
 
 

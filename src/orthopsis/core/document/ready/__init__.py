@@ -1,5 +1,8 @@
 """Ready exercises to start from: made-up sheets of a harbour town, for each kind of view."""
 
+from collections.abc import Mapping
+from typing import Any
+
 from orthopsis.core.document.ready.blocks import BLOCKS
 from orthopsis.core.document.ready.buildings import BUILDINGS
 from orthopsis.core.document.ready.faces import FACES
@@ -7,4 +10,13 @@ from orthopsis.core.document.ready.letters import LETTERS
 from orthopsis.core.document.ready.port import PORT
 from orthopsis.core.document.ready.streets import STREETS
 
-READY = (*BLOCKS, *LETTERS, *FACES, *BUILDINGS, *STREETS, *PORT)
+GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
+    "Boxes": BLOCKS,
+    "Letters and shapes": LETTERS,
+    "Faces, divided and patterned": FACES,
+    "Houses and furniture": BUILDINGS,
+    "Roads, streets and roofs": STREETS,
+    "Town and port": PORT,
+}
+"""The ready exercises by what they are about."""
+READY = tuple(document for documents in GROUPS.values() for document in documents)
