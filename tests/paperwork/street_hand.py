@@ -188,7 +188,7 @@ def first_form(hand: StreetHand, crossings: str) -> None:
     _form(hand, (columns[0], columns[1]), (rows[0], rows[1]))
 
 
-def other_forms(hand: StreetHand, along: str, up: str, count: str) -> None:
+def other_forms(hand: StreetHand, count: str, along: str, up: str) -> None:
     """Draw the others: between which columns and rows the picture's numbers say, two by two."""
     first = hand.working().last
     columns, rows = ([int(n) for n in numbers.split()] for numbers in (along, up))
@@ -361,7 +361,10 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
         r"([\d; ]+)\. Mark them and join them: 4 lines\.",
         first_form,
     ),
-    (r"Draw the others likewise, between the light lines ([\d ]+) along, ([\d ]+) up: (\d+) lines\.", other_forms),
+    (
+        r"Draw the others likewise: (\d+) lines\. They lie between the light lines ([\d ]+) along, ([\d ]+) up\.",
+        other_forms,
+    ),
     (rf"Cross the diagonals of the {SIDE} side of {NAME}, lightly: that is its middle\.", wall_middle),
     (
         rf"Carry the nearest edge of {NAME} on over its top and mark {MM} there\. From the mark draw a light line to "

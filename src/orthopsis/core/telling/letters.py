@@ -134,7 +134,7 @@ def pairs_words(acts: Sequence[Act]) -> str:
     marks = [act.counted for act in acts if isinstance(act, Cross) and act.counted is not None]
     forms = [marks[i : i + 4] for i in range(0, len(marks), 4)]
     along, up = ({(min(of), max(of)) for form in forms if (of := [c[i] for c in form])} for i in (0, 1))
-    if 2 * len(along) > MOST_IN_WORDS or len(up) > 1:
+    if 2 * len(along) >= MOST_IN_WORDS or len(up) > 1:  # how many lines they are is said as well
         return "that the picture numbers"
     return ", ".join(f"{first} and {last}" for first, last in sorted(along))
 

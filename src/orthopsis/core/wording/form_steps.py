@@ -40,7 +40,7 @@ FORM: dict[str, StepPhrases] = {
         "the other rectangles, lightly",
         (
             "Draw the others in the same way, lightly, between the light lines {pairs}. Count: {rule_count} lines.",
-            "Draw the others likewise, lightly, between the light lines {pairs}: {rules}.",
+            "Draw the others likewise, lightly: {rules}. They lie between the light lines {pairs}.",
             "The others likewise, lightly, between the light lines {pairs}: {rules}.",
         ),
         "They lie between the same light lines, smaller with distance.",

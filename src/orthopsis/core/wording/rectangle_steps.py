@@ -22,7 +22,7 @@ RECTANGLE: dict[str, StepPhrases] = {
         "the others on the {face}",
         (
             "Draw the others in the same way, between the light lines {pairs}. Count: {rule_count} lines.",
-            "Draw the others likewise, between the light lines {pairs}: {rules}.",
+            "Draw the others likewise: {rules}. They lie between the light lines {pairs}.",
             "The others likewise, between the light lines {pairs}: {rules}.",
         ),
         "They lie between the same light lines, smaller with distance.",
