@@ -24,7 +24,7 @@ PORT: tuple[dict[str, Any], ...] = (
         "title": "One tall store by eye, two points",
         "eye_level": {"height_mm": 70, "school": "composition"},
         "views": [{"kind": "two_point", "left_mm": 0, "right_mm": 420}],
-        "things": [block("Tall store", 196, 34, 196, 50, 50, left_by="half", right_by="half")],
+        "things": [block("Tall store", 196, 34, 196, 98, 112, left_by="half", right_by="half")],
         "minutes": 40,
         "wording": {"level": "youngest"},
     },
