@@ -107,6 +107,24 @@ def test_a_top_off_the_line_of_the_others_is_found(by: float, side: str) -> None
     assert finding.about == row[2].name
 
 
+@pytest.mark.parametrize(("by", "side"), [(6.0, "right of"), (-6.0, "left of")])
+def test_one_off_a_column_that_runs_to_the_third_point_is_found_on_its_side(by: float, side: str) -> None:
+    """Uprights of windows over each other lie on one steep line where uprights run to a point."""
+    view = {"kind": "three_point", "left_mm": -150, "right_mm": 560, "third_x_mm": 206, "third_y_mm": -400}
+    column = {**WINDOWS, "columns": "2", "rows": "5", "up": "0:1:0", "tall": "half"}
+    exercise = set_at(exercise_of({**HOUSE, "left": 206.0, "bottom": 190.0}, column, views=[view]),
+                      "eye_level.height_mm", 262.0)  # fmt: skip
+    mine = [e for e in asked(exercise).values() if e.thing == "Windows" and e.name.endswith("near")]
+    column_of = sorted(mine, key=lambda e: e.start.x)[: len(mine) // 2]
+    assert len(column_of) == 5
+    assert found(exercise, perfect(exercise)) == []
+    strokes = perfect(exercise)
+    one = sorted(column_of, key=lambda e: e.start.y)[2]
+    strokes[one.name] = Stroke(Point(one.start.x + by, one.start.y), Point(one.end.x + by, one.end.y))
+    texts = [f.text for f in found(exercise, strokes) if f.code == "off_row"]
+    assert [side in text for text in texts] == [True], texts
+
+
 def test_a_whole_row_at_another_height_is_nobody_s_fault() -> None:
     exercise = store(WINDOWS)
     strokes = perfect(exercise)

@@ -34,6 +34,8 @@ OFF_MIDDLE_MM, OFF_MIDDLE_HANDS = 4.0, 4.0
 """A tip is off the middle by more than this, and by more hand errors than this (no source)."""
 ONE_ROW_MM = 0.3
 """Lines of the answer whose ends lie this near to one line lie in a row."""
+STEEP_SINE = 0.7
+"""A row that rises more steeply has a right and a left side rather than an upper and a lower one."""
 LEAST_TIP_DEG = 20.0
 """Two slopes that meet under a smaller angle do not tell where their tip is (no source)."""
 
@@ -103,8 +105,8 @@ def _rows(mine: Sequence[Drawn], prepared: Prepared, sigma_mm: float, names: Lin
         if abs(misses[worst]) <= limit or max(abs(_off_others(rest, i)) for i in range(len(rest))) > limit / 2:
             continue
         one, called = row[worst], names.words(row[worst].line.name)
-        side = "above" if misses[worst] > 0 else "below"
-        values = {"line": called, "miss": f"{abs(misses[worst]):.0f} mm", "side": side}
+        sides = ("right of", "left of") if _is_steep(row) else ("above", "below")
+        values = {"line": called, "miss": f"{abs(misses[worst]):.0f} mm", "side": sides[misses[worst] < 0]}
         yield _finding("off_row", 2, values, [one.number], prepared, about=one.line.name, line=called)
 
 
@@ -124,12 +126,24 @@ def _in_rows(drawn: Sequence[Drawn]) -> list[list[Drawn]]:
     return [row for row in rows if len({one.line.name for one in row}) >= LEAST_LINES]
 
 
+def _is_steep(row: Sequence[Drawn]) -> bool:
+    """Tell whether a row runs up rather than along."""
+    first = row[0].line
+    return abs(math.sin(_slant(first.start, first.end))) > STEEP_SINE
+
+
 def _off_others(row: Sequence[Drawn], number: int) -> float:
-    """Return how far over the line of the others one lies, mm; negative under it. Least squares of their middles."""
+    """Return how far off the line of the others one lies, mm: over it, or to its right where the row is steep.
+
+    It is negative on the other side. The line is the one from which the middles of the others lie least far.
+    """
     others = np.array([one.stroke.middle.xy for i, one in enumerate(row) if i != number])
-    slope, height = np.polyfit(others[:, 0], others[:, 1], 1)
-    x, y = row[number].stroke.middle.xy
-    return float((y - slope * x - height) / math.hypot(1.0, slope))
+    centre = others.mean(axis=0)
+    along_x, along_y = np.linalg.svd(others - centre)[2][0]
+    normal = np.array([-along_y, along_x])
+    if normal[0 if _is_steep(row) else 1] < 0:
+        normal = -normal
+    return float((np.array(row[number].stroke.middle.xy) - centre) @ normal)
 
 
 def _tips(

@@ -10,7 +10,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from orthopsis.core.construct.moves import Act, MeasureAlong, Role, Rule, RuleToPoint, Side
-from orthopsis.core.plane.homogeneous import Point, distance, toward
+from orthopsis.core.plane.homogeneous import Point, distance, toward, unit_toward
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.view.eye import Array, Eye
 from orthopsis.core.view.frame import Way
@@ -39,6 +39,11 @@ class Upward:
         if self.up.goal.is_ideal:
             return Point(self.foot.x, self.foot.y + mm)
         return toward(self.foot, self.up.goal, self._sign * mm)
+
+    def reached_mm(self, at: Point) -> float:
+        """Return how high on the upright a hand is, mm: where it comes nearest to that line."""
+        across, up = unit_toward(self.foot, self.mark(1.0))
+        return (at.x - self.foot.x) * across + (at.y - self.foot.y) * up
 
     def risen(self, eye: Eye, foot: Array, way: Array, mm: float) -> Array:
         """Return the way up in the world, mm.

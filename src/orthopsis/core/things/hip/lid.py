@@ -9,7 +9,7 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
+from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
@@ -85,10 +85,7 @@ class LidShape(Standing):
         return {"rise": Handle("Change the height of the roof", self.mark, ("rise",), self._drag_rise)}
 
     def _drag_rise(self, at: Point) -> Mapping[str, Value]:
-        foot = self.panel.page[0]
-        across, up = unit_toward(foot, self.mark)
-        along = (at.x - foot.x) * across + (at.y - foot.y) * up
-        return {"rise": max(along, self.setting.sheet.division_mm)}
+        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:

@@ -8,7 +8,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Move, Rule
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.on_roof.foot import OnSlope, Seam, foot_name
@@ -147,10 +147,7 @@ class Chimney(OnSlope):
         return {**self.part_handles, "rise": Handle("Change its height", mark, ("rise",), self._drag_rise)}
 
     def _drag_rise(self, at: Point) -> Mapping[str, Value]:
-        foot = self.upward.foot
-        across, up = unit_toward(foot, self.page[_top(0)])
-        along = (at.x - foot.x) * across + (at.y - foot.y) * up
-        return {"rise": max(along, self.setting.sheet.division_mm)}
+        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:

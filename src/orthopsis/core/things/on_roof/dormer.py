@@ -9,7 +9,7 @@ from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Run
 from orthopsis.core.construct.panel import Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.on_roof.foot import OnSlope, Seam, foot_name
@@ -231,10 +231,7 @@ class Dormer(OnSlope):
         return found
 
     def _drag_peak(self, at: Point) -> Mapping[str, Value]:
-        foot = self.upward.foot
-        across, up = unit_toward(foot, self.upward.mark(1.0))
-        along = (at.x - foot.x) * across + (at.y - foot.y) * up
-        return {"peak": max(along, self.setting.sheet.division_mm)}
+        return {"peak": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
