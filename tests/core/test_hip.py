@@ -5,18 +5,16 @@ from typing import Any
 
 import numpy as np
 import pytest
+from found_right import assert_found_right
 from hypothesis import given, settings
 from scenes import VIEWS, assert_same_point, hipped, solved
 
 from conftest import box, exercise_of
-from orthopsis.core.check.check import check
-from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.hip.lean import HIGH, OVER
 from orthopsis.core.view.eye import Array
 
@@ -76,15 +74,7 @@ def test_a_lean_to_is_half_a_box_whose_walls_go_on_those_of_the_house(view: str,
 @pytest.mark.parametrize(("view", "where"), LEANS)
 def test_the_edges_of_a_lean_to_are_told_drawn_and_found_right(view: str, where: dict[str, str]) -> None:
     exercise = house(view, kind="lean_to", **where)
-    drawing = draw(exercise)
-    strokes = [
-        Stroke(Point(*line.start), Point(*line.end), 1.0)
-        for line in drawing.lines
-        if line.role in ("edge", "detail") and line.visible
-    ]
-    checked = check(exercise, strokes)
-    assert checked.missing == []
-    assert [finding for finding in checked.findings if finding.severity] == []
+    drawing = assert_found_right(exercise)
     mine = {line.name for line in drawing.lines if line.thing == "Roof" and line.role == "edge" and line.visible}
     told = next(step for step in drawing.steps if step.thing == "Roof" and step.phase == "front")
     assert told.count >= len(mine) > 0
@@ -135,15 +125,7 @@ def test_a_pyramid_on_a_square_has_four_equal_edges() -> None:
 @pytest.mark.parametrize("view", ["one_point", "two_point", "from_above"])
 def test_its_edges_are_told_drawn_and_found_right(view: str) -> None:
     exercise = house(view)
-    drawing = draw(exercise)
-    strokes = [
-        Stroke(Point(*line.start), Point(*line.end), 1.0)
-        for line in drawing.lines
-        if line.role in ("edge", "detail") and line.visible
-    ]
-    checked = check(exercise, strokes)
-    assert checked.missing == []
-    assert [finding for finding in checked.findings if finding.severity] == []
+    drawing = assert_found_right(exercise)
     edges = next(step for step in drawing.steps if step.thing == "Roof" and step.phase == "front")
     own = [line for line in drawing.lines if line.thing == "Roof" and line.role == "edge" and line.visible]
     assert edges.count == len({line.name for line in own})

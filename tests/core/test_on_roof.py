@@ -4,18 +4,16 @@ from typing import Any
 
 import numpy as np
 import pytest
+from found_right import assert_found_right
 from hypothesis import given, settings
 from scenes import VIEWS, assert_same_point, solved, topped
 
 from conftest import box, exercise_of
-from orthopsis.core.check.check import check
-from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.view.eye import Array
 
 LOFT = {
@@ -83,15 +81,7 @@ def test_its_foot_lies_in_the_slope_and_its_walls_are_upright_and_level(exercise
 @pytest.mark.parametrize("kind", ["chimney", "dormer"])
 @pytest.mark.parametrize("view", ["one_point", "two_point", "from_above", "from_below"])
 def test_its_edges_are_told_drawn_and_found_right(kind: str, view: str) -> None:
-    drawing = draw(exercise := house(kind, view))
-    strokes = [
-        Stroke(Point(*line.start), Point(*line.end), 1.0)
-        for line in drawing.lines
-        if line.role in ("edge", "detail") and line.visible
-    ]
-    checked = check(exercise, strokes)
-    assert checked.missing == []
-    assert [finding for finding in checked.findings if finding.severity] == []
+    drawing = assert_found_right(house(kind, view))
     assert [line for line in drawing.lines if line.thing == "Upon" and line.visible and line.role == "edge"]
 
 
