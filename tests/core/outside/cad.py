@@ -5,6 +5,7 @@ from collections.abc import Sequence
 import numpy as np
 from numpy.typing import NDArray
 from OCP.BRep import BRep_Tool
+from OCP.BRepAlgoAPI import BRepAlgoAPI_Fuse
 from OCP.BRepBuilderAPI import (
     BRepBuilderAPI_MakeFace,
     BRepBuilderAPI_MakePolygon,
@@ -15,6 +16,7 @@ from OCP.BRepLib import BRepLib
 from OCP.gp import gp_Ax2, gp_Dir, gp_Pnt
 from OCP.HLRAlgo import HLRAlgo_Projector
 from OCP.HLRBRep import HLRBRep_Algo, HLRBRep_HLRToShape
+from OCP.ShapeUpgrade import ShapeUpgrade_UnifySameDomain
 from OCP.TopAbs import TopAbs_EDGE, TopAbs_SHELL
 from OCP.TopExp import TopExp, TopExp_Explorer
 from OCP.TopoDS import TopoDS, TopoDS_Shape, TopoDS_Wire
@@ -28,9 +30,24 @@ Segments = list[tuple[NDArray[np.float64], NDArray[np.float64]]]
 
 def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
     """Return the visible pieces as pairs of page points (mm)."""
+    return visible_pieces([_shape(solid) for solid in solids], eye)
+
+
+def united(solids: Sequence[Solid]) -> TopoDS_Shape:
+    """Return solids made one: where faces of them lie in one plane and touch, no seam is left."""
+    shape = _shape(solids[0])
+    for solid in solids[1:]:
+        shape = BRepAlgoAPI_Fuse(shape, _shape(solid)).Shape()
+    unify = ShapeUpgrade_UnifySameDomain(shape, True, True, False)
+    unify.Build()
+    return unify.Shape()
+
+
+def visible_pieces(shapes: Sequence[TopoDS_Shape], eye: Eye) -> Segments:
+    """Return the visible pieces of shapes as pairs of page points (mm)."""
     algorithm = HLRBRep_Algo()
-    for solid in solids:
-        algorithm.Add(_shape(solid))
+    for shape in shapes:
+        algorithm.Add(shape)
     # The kernel is right-handed and looks along -n: our z is turned round.
     focus = eye.distance_mm
     axes = gp_Ax2(gp_Pnt(0, 0, -focus), gp_Dir(0, 0, 1), gp_Dir(1, 0, 0))

@@ -1,0 +1,73 @@
+"""Hidden lines of whole scenes against the CAD kernel: houses with what stands on them, on one ground.
+
+Source: OpenCASCADE's exact hidden line removal (HLRBRep) and its union of solids (BRepAlgoAPI_Fuse). A house, its roof
+and what stands on that are made one solid there, so that the kernel finds by itself which seams vanish; houses are set
+on one ground by the test's own arithmetic. What lies flat and what is drawn without thickness is left out.
+"""
+
+from collections.abc import Mapping
+from typing import Any
+
+import numpy as np
+import pytest
+from cad import united, visible_pieces
+from test_hidden_lines import SAMPLES, UNSURE_MM, gaps, near_an_end
+
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready.port import PORT
+from orthopsis.core.document.ready.streets import STREETS
+from orthopsis.core.drawing.solved import Solved, solve
+from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.sight.solid import Solid
+
+FLAT = {"silhouettes", "road", "rails", "pattern", "division"}
+SCENES = {
+    document["title"]: document for document in (*STREETS, *PORT) if len(document["views"]) == 1
+}  # fmt: skip
+
+
+def bodies(document: Mapping[str, Any]) -> dict[str, Any]:
+    """Return the exercise with nothing in it but bodies."""
+    things = [
+        thing
+        for thing in document["things"]
+        if thing["kind"] not in FLAT and not (thing["kind"] == "rectangles" and "relief" not in thing)
+    ]
+    return {**document, "things": things}
+
+
+def houses(solved: Solved) -> list[list[Solid]]:
+    """Return the solids of each house, what stands on it among them, its foot on one ground with the others'."""
+    level, found = solved.prepared.frames[0].level_mm, dict[str, list[Solid]]()
+    for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
+        root = placed
+        while root.kind.hangs and root.setting.anchor is not None:
+            root = solved.prepared.by_name[root.setting.anchor.thing]
+        found.setdefault(root.values.name, []).append(Solid(seen.solid.topology, seen.solid.places))
+    result = []
+    for parts in found.values():
+        eye, foot = solved.seen[0].eye, parts[0]
+        drop = np.max((level - eye.see(foot.places)[:, 1]) / eye.nearness(foot.places))
+        result.append([Solid(part.topology, part.places / drop) for part in parts])
+    return result
+
+
+@pytest.mark.parametrize("title", [title for title, document in SCENES.items() if bodies(document)["things"]])
+def test_what_is_seen_of_a_scene_is_what_the_kernel_sees(title: str) -> None:
+    solved = solve(prepare(read_exercise(bodies(SCENES[title]))))
+    kernel = visible_pieces([united(parts) for parts in houses(solved)], solved.seen[0].eye)
+    ours = [(np.array(line.start), np.array(line.end)) for line in solved.final if line.thing]
+    shares = np.linspace(0.013, 0.987, SAMPLES)[:, None]
+    names, places = list[str](), []
+    for seen in solved.seen:
+        page = seen.solid.picture(seen.eye)
+        for edge in seen.solid.edges:
+            a, b = np.array(page[edge.start]), np.array(page[edge.end])
+            names += [edge.name] * SAMPLES
+            places.append(a + shares * (b - a))
+    at = np.vstack(places)
+    sure = ~(near_an_end(kernel, at) | near_an_end(ours, at))
+    is_on = [gaps(segments, at).min(axis=1) < UNSURE_MM / 5 for segments in (kernel, ours)]
+    differs = sure & (is_on[0] != is_on[1])
+    assert not differs.any(), [(names[i], at[i].round(1).tolist(), is_on[0][i]) for i in np.flatnonzero(differs)[::9]]
+    assert sure.sum() > 300
