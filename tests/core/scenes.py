@@ -291,6 +291,23 @@ def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def eaved(draw: Any, views: tuple[str, ...] = tuple(VIEWS), roofs: tuple[bool, ...] = (False, True)) -> Exercise:
+    """Return a box anywhere with eaves, alone or under a hip roof."""
+    exercise = draw(exercises(most=1, views=views))
+    eaves = {
+        "kind": "eaves", "name": "Eaves", "joined_to": "Box 1", "joined_by": "face_top",
+        "over": draw(st.floats(1.0, 14.0)), "thick": draw(st.floats(1.0, 9.0)),
+    }  # fmt: skip
+    things = [exercise.things[0].model_dump(mode="json"), eaves]
+    if draw(st.sampled_from(roofs)):
+        over = {"kind": "hip_roof", "name": "Roof", "joined_to": "Eaves", "joined_by": "face_top"}
+        things.append({**over, "rise": draw(st.floats(4.0, 60.0))})
+    made = exercise_of(*things, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
     """Return an exercise with a road over the ground and a box that may stand on it."""
     view = draw(st.sampled_from(views))
@@ -393,9 +410,9 @@ def windowed(
 
 
 def _is_unheld(exercise: Exercise) -> bool:
-    """Tell whether the second thing hangs on nothing, such as a hidden face whose lines cross too flat to be drawn."""
+    """Tell whether a thing hangs on nothing, such as a hidden face whose lines cross too flat to be drawn."""
     try:
-        return isinstance(prepare(exercise).things[1].standing, Unheld)
+        return any(isinstance(placed.standing, Unheld) for placed in prepare(exercise).things)
     except GeometryError:
         return False
 

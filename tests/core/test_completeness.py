@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from scenes import (
     benches,
     divided,
+    eaved,
     exercises,
     hipped,
     laid_out,
@@ -50,6 +51,7 @@ ANY = st.one_of(
     silhouettes(),
     tracks(),
     hipped(),
+    eaved(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

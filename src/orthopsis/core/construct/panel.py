@@ -179,6 +179,11 @@ class Panel:
         return not self.parts
 
     @property
+    def is_whole_top(self) -> bool:
+        """Whether it is the whole top of a block, on which a roof can stand."""
+        return self.is_whole and not self.is_part and self.turned == "top" and not self.is_sloping
+
+    @property
     def is_sloping(self) -> bool:
         """Whether it is a slope of a roof."""
         return self.pitch is not None

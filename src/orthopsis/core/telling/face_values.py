@@ -29,6 +29,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "face": panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),
+        "low_corner": _low_corner(panel),
         "along": _toward(prepared, panel.along),
         "outward": _straight(acts) or _toward(prepared, panel.out),
         **_over_point(prepared, panel),
@@ -91,6 +92,15 @@ def _face(thing: Placed) -> tuple[str, Panel | None]:
     if anchor is not None and anchor.panel is not None:
         return anchor.thing, anchor.panel
     return thing.values.name, thing.standing.cut_from
+
+
+def _low_corner(panel: Panel) -> str:
+    """Return how the low corner of a level face is called: the nearest one, or which of the two in front."""
+    low, far_low, _, high = panel.page
+    beside = next((at for at, way in ((far_low, panel.along), (high, panel.up)) if way.goal.is_ideal), None)
+    if beside is None:
+        return "nearest corner"
+    return f"{'left' if low.x < beside.x else 'right'} front corner"
 
 
 def _first_end(panel: Panel) -> str:

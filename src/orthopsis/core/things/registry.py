@@ -4,6 +4,7 @@ from orthopsis.core.things.bench import BENCH
 from orthopsis.core.things.box import BOX
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.division import DIVISION
+from orthopsis.core.things.eaves import EAVES
 from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
 from orthopsis.core.things.hip import HIP_ROOF, LEAN_TO
@@ -26,6 +27,7 @@ KINDS: dict[str, ThingKind] = {
         PROFILE,
         BENCH,
         GABLE_ROOF,
+        EAVES,
         HIP_ROOF,
         LEAN_TO,
         CHIMNEY,

@@ -6,11 +6,10 @@ HIP: dict[str, StepPhrases] = {
     "hip.rise": StepPhrases(
         "a box on the house, {rise} tall",
         (
-            "Carry the upright at the nearest corner of {other} on, over its top, and measure {rise} there. Make a "
-            "mark.",
-            "Carry the nearest [upright] of {other} on over its top, lightly, and mark {rise} there: so tall is the "
-            "roof.",
-            "Mark {rise} on the nearest [upright] of {other}, carried on over its top.",
+            "Carry the upright at the {low_corner} of {other} on, over its top, and measure {rise} there. Make a mark.",
+            "Carry the [upright] at the {low_corner} of {other} on over its top, lightly, and mark {rise} there: so "
+            "tall is the roof.",
+            "Mark {rise} on the [upright] at the {low_corner} of {other}, carried on over its top.",
         ),
         "A roof with four slopes begins as a box on the house.",
         "Measuring the height over a corner farther away: there it is smaller already.",

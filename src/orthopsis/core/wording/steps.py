@@ -1,6 +1,7 @@
 """The words of every kind of step, by the breath that the moves name."""
 
 from orthopsis.core.wording.corner_steps import CORNER
+from orthopsis.core.wording.eaves_steps import EAVES
 from orthopsis.core.wording.face_steps import FACE
 from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.form_steps import FORM
@@ -34,6 +35,7 @@ STEPS: dict[str, StepPhrases] = {
     **SILHOUETTE,
     **ROOF,
     **HIP,
+    **EAVES,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

@@ -13,8 +13,7 @@ from orthopsis.core.things.parameters import Choice, Length
 
 
 def _is_top(panel: Panel) -> bool:
-    """Tell whether a face is the whole top of a block."""
-    return panel.is_whole and not panel.is_part and panel.turned == "top" and not panel.is_sloping
+    return panel.is_whole_top
 
 
 HIP_ROOF = ThingKind(

@@ -9,12 +9,11 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Act, Move, Rule
-from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.hip.lid import LidShape
 from orthopsis.core.things.hip.recipe import lid_moves
+from orthopsis.core.things.seamed import Seam, Seamed
 from orthopsis.core.things.standing import WHOLE, Clause, Spans
-from orthopsis.core.wording.names import Feature
+from orthopsis.core.view.eye import Array
 
 HIGH = {"back": "at the back", "front": "in front", "left": "on the left", "right": "on the right"}
 """Where the slope is highest, on a house that is drawn from its front."""
@@ -37,7 +36,7 @@ def _lid(number: int) -> str:
     return f"lid.{number % 4}"
 
 
-class LeanTo(LidShape):
+class LeanTo(Seamed, LidShape):
     """A lean-to roof over the top of a block."""
 
     @property
@@ -46,8 +45,17 @@ class LeanTo(LidShape):
         raise NotImplementedError
 
     @cached_property
-    def _faces(self) -> Mapping[str, tuple[str, ...]]:
-        """Its faces: their corners as they run round it, seen from outside where those of the top run anticlockwise."""
+    def world(self) -> Mapping[str, Array]:
+        """Its corners in the world: those of the top, and over its high edge those of the lid."""
+        k, flat = self._at, self.panel.places([(0, 0), (1, 0), (1, 1), (0, 1)])
+        assert self.panel.outward is not None
+        way, eye = np.array(self.panel.outward), self.setting.frame.eye
+        up = self.upward.risen(eye, flat[0], way, self.values.mm("rise"))
+        high = {_lid(i): flat[i % 4] + up for i in (k, k + 1)}
+        return {_corner(i): at for i, at in enumerate(flat)} | high
+
+    def outline_of(self, face: str) -> tuple[str, ...]:
+        """Return the corners of a face."""
         k = self._at
         return {
             "slope": (_corner(k + 2), _corner(k + 3), _lid(k), _lid(k + 1)),
@@ -55,49 +63,27 @@ class LeanTo(LidShape):
             "after": (_corner(k + 1), _corner(k + 2), _lid(k + 1)),
             "before": (_corner(k + 3), _corner(k), _lid(k)),
             "under": tuple(_corner(3 - i) for i in range(4)),
-        }
+        }[face]
+
+    @property
+    def face_names(self) -> Mapping[str, str]:
+        """Its faces: the slope, the high wall, the two triangles, and where it lies on the house."""
+        k, around = self._at, self.panel.around
+        walls = {"wall": around[k], "after": around[(k + 1) % 4], "before": around[k - 1]}
+        return {"slope": "top", **walls, "under": "bottom"}
 
     @cached_property
-    def _shown(self) -> frozenset[str]:
-        """Which faces are turned to the eye."""
-        page = {_corner(i): at for i, at in enumerate(self.panel.page)} | {_lid(i): at for i, at in enumerate(self.lid)}
-        turn = -1 if self.panel.is_mirrored else 1
-        return frozenset(
-            name for name, corners in self._faces.items() if turn * signed_area([page[c] for c in corners]) > 0
-        )
-
-    @cached_property
-    def _edges(self) -> Mapping[str, tuple[str, str, str, Feature, tuple[str, str]]]:
-        """Its edges: from where to where, which way they run, what they are, the faces beside them."""
+    def seams(self) -> Mapping[str, Seam]:
+        """Its edges, by name."""
         k, up = self._at, self.panel.out.family
         level = (self.panel.up if k % 2 else self.panel.along).family
         return {
-            "upright.0": (_corner(k), _lid(k), up, Feature(), ("wall", "before")),
-            "upright.1": (_corner(k + 1), _lid(k + 1), up, Feature(), ("wall", "after")),
-            "high": (_lid(k), _lid(k + 1), level, Feature("ridge"), ("wall", "slope")),
-            "slope.0": (_corner(k + 3), _lid(k), "free", Feature("slope"), ("slope", "before")),
-            "slope.1": (_corner(k + 2), _lid(k + 1), "free", Feature("slope"), ("slope", "after")),
+            "upright.0": Seam(_corner(k), _lid(k), up, ("wall", "before")),
+            "upright.1": Seam(_corner(k + 1), _lid(k + 1), up, ("wall", "after")),
+            "high": Seam(_lid(k), _lid(k + 1), level, ("wall", "slope"), "ridge"),
+            "slope.0": Seam(_corner(k + 3), _lid(k), "free", ("slope", "before"), "slope"),
+            "slope.1": Seam(_corner(k + 2), _lid(k + 1), "free", ("slope", "after"), "slope"),
         }
-
-    @cached_property
-    def solid(self) -> Solid:
-        """The roof in the world of the frame's eye."""
-        panel, k = self.panel, self._at
-        flat = panel.places([(0, 0), (1, 0), (1, 1), (0, 1)])
-        assert panel.outward is not None
-        way, eye = np.array(panel.outward), self.setting.frame.eye
-        up = self.upward.risen(eye, flat[0], way, self.values.mm("rise"))
-        around, turn = panel.around, -1 if panel.is_mirrored else 1
-        turned = {"slope": "top", "wall": around[k], "after": around[(k + 1) % 4], "before": around[k - 1],
-                  "under": "bottom"}  # fmt: skip
-        faces = [Face(name, corners[::turn], turned[name]) for name, corners in self._faces.items()]
-        edges = [
-            Edge(name, start, end, family, feature=feature)
-            for name, (start, end, family, feature, _) in self._edges.items()
-        ]
-        names = (*(_corner(i) for i in range(4)), _lid(k), _lid(k + 1))
-        high = [flat[k] + up, flat[(k + 1) % 4] + up]
-        return Solid(Topology(names, tuple(faces), tuple(edges), is_convex=True), np.vstack((flat, high)))
 
     @cached_property
     def takes_away(self) -> Mapping[frozenset[str], Spans]:
@@ -115,9 +101,9 @@ class LeanTo(LidShape):
     def _drawn(self) -> Iterator[Act]:
         """Yield the acts that draw the edges at faces that show, or all of a see-through house."""
         n = self.values.full
-        for name, (start, end, family, _, beside) in self._edges.items():
-            if self.is_see_through or not self._shown.isdisjoint(beside):
-                yield Rule(n(name), n(start), n(end), family)
+        for name, seam in self.seams.items():
+            if self.role(name) == "edge":
+                yield Rule(n(name), n(seam.start), n(seam.end), seam.family)
 
 
 class FrontLeanTo(LeanTo):

@@ -4,46 +4,27 @@ Corners of the foot are numbered round it: low near, low far, high far, high nea
 slope. Sides are called ``low``, ``far``, ``high``, ``near``, each from the corner of the same number to the next.
 """
 
-from collections.abc import Iterator, Mapping
-from dataclasses import dataclass
+from collections.abc import Iterator
 
-import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.moves import Act, Role, Rule
+from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Pitch
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, unit_toward
-from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.plane.homogeneous import unit_toward
 from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
+from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.rectangles.layout import Corners
+from orthopsis.core.things.seamed import Seamed
 from orthopsis.core.view.eye import Array
-from orthopsis.core.wording.names import Feature, LineKind
 
 EDGE_ON = 0.05
 """Sine of the angle between uprights and the level lines of a wall below which the wall is a mere line (no source)."""
 
 
-@dataclass(frozen=True, slots=True)
-class Seam:
-    """An edge: from corner to corner, which way it runs, the faces beside it that are not the roof's, what it is."""
-
-    start: str
-    end: str
-    family: str
-    beside: tuple[str, ...]
-    kind: LineKind = "side"
-
-
-def foot_name(corner: int) -> str:
-    """Return what a corner of the foot is called."""
-    return f"foot.{corner % 4}"
-
-
-class OnSlope(OnFacePart):
+class OnSlope(Seamed, OnFacePart):
     """What stands upright on a rectangle of a slope."""
 
     @property
@@ -84,68 +65,10 @@ class OnSlope(OnFacePart):
                 )
         return feet
 
-    def _seen(self, places: Array) -> list[Point]:
-        return [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
-
-    @property
-    def is_see_through(self) -> bool:
-        """Whether the house is see-through."""
-        return self.host.is_see_through
-
     @property
     def may_be_thin(self) -> bool:
         """The sides of a chimney are thin."""
         return True
-
-    @cached_property
-    def world(self) -> Mapping[str, Array]:
-        """Its corners in the world, by name, those of its foot first."""
-        raise NotImplementedError
-
-    def outline_of(self, face: str) -> tuple[str, ...]:
-        """Return the corners of a face, as they run round it seen from outside where the slope's run anticlockwise."""
-        raise NotImplementedError
-
-    @cached_property
-    def seams(self) -> Mapping[str, Seam]:
-        """Its edges, by name."""
-        raise NotImplementedError
-
-    @property
-    def face_names(self) -> Mapping[str, str]:
-        """Its faces by name, with the way they are turned."""
-        raise NotImplementedError
-
-    @cached_property
-    def page(self) -> Mapping[str, Point]:
-        """Its corners on the page, as the eye sees them."""
-        return dict(zip(self.world, self._seen(np.array(list(self.world.values()))), strict=True))
-
-    @cached_property
-    def shown(self) -> frozenset[str]:
-        """The faces that are turned to the eye."""
-        turn = -1 if self.panel.is_mirrored else 1
-        return frozenset(
-            face
-            for face in self.face_names
-            if turn * signed_area([self.page[corner] for corner in self.outline_of(face)]) > 0
-        )
-
-    def role(self, edge: str) -> Role:
-        """Return how an edge is drawn: as one where a face beside it shows, else lightly."""
-        return "edge" if self.is_see_through or not self.shown.isdisjoint(self.seams[edge].beside) else "construction"
-
-    @cached_property
-    def solid(self) -> Solid:
-        """It in the world of the frame's eye."""
-        turn = -1 if self.panel.is_mirrored else 1
-        faces = [Face(name, self.outline_of(name)[::turn], turned) for name, turned in self.face_names.items()]
-        edges = [
-            Edge(name, seam.start, seam.end, seam.family, feature=Feature(seam.kind))
-            for name, seam in self.seams.items()
-        ]
-        topology = Topology(tuple(self.world), tuple(faces), tuple(edges), is_convex=True)
-        return Solid(topology, np.array(list(self.world.values())))
 
     @cached_property
     def grid(self) -> Grid:
