@@ -6,8 +6,8 @@ EAVES: dict[str, StepPhrases] = {
     "eaves.corner": StepPhrases(
         "their first corner, {over} out",
         (
-            "Draw two light lines across the top of {other}, from corner to corner. Carry the one through the nearest "
-            "corner on, out of the house. Measure {over} there. Make a mark.",
+            "Draw two light lines across the top of {other}, from corner to corner. Carry the one through the "
+            "{low_corner} on, out of the house. Measure {over} there. Make a mark.",
             "Cross the diagonals of the top of {other}, lightly. Carry the one through the {low_corner} on, and mark "
             "{over} from that corner: there is the corner of the eaves.",
             "The top's diagonals; {over} past its {low_corner}, on the diagonal carried on, is a corner of the eaves.",
@@ -17,7 +17,7 @@ EAVES: dict[str, StepPhrases] = {
         "ruler, pencil light",
     ),
     "eaves.under": StepPhrases(
-        "two lower edges of the eaves",
+        "their two lower edges",
         (
             "Carry the other diagonal on too, at both its ends, lightly. From the mark draw one line {along} and one "
             "{up_way}. Both stop at this diagonal. Count: {count}, two edges and two bits of the diagonal.",
@@ -53,7 +53,7 @@ EAVES: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "eaves.top": StepPhrases(
-        "the upper edges of the eaves",
+        "their upper edges",
         (
             "From the top of this line draw one line {along} and one {up_way}. They stop over the next corners. Draw "
             "the lines {upright} there, and what you see of the rest of the top. Count: {count}.",

@@ -3,6 +3,7 @@
 from typing import Any
 
 from orthopsis.core.document.ready.written import (
+    ALONE,
     HEAD,
     alley,
     block,
@@ -10,6 +11,7 @@ from orthopsis.core.document.ready.written import (
     gable,
     hip,
     measured,
+    on_top,
     road,
     standing,
     upon,
@@ -17,6 +19,16 @@ from orthopsis.core.document.ready.written import (
 )
 
 _PANES = {"wide": "half", "tall": "half"}
+_HOOKED: list[list[list[float]]] = [[[0, 0], [46, 0], [46, 20], [22, 20], [22, 44], [0, 44]]]
+_WINGED: list[list[list[float]]] = [[[0, 26], [16, 26], [16, 0], [38, 0], [38, 26], [54, 26], [54, 46], [0, 46]]]
+_ROUND: list[list[list[float]]] = [[[0, 0, 22, 22], [44, 0, 22, 22], [44, 44, 22, 22], [0, 44, 22, 22]]]
+_SLANTED: list[list[list[float]]] = [[[0, 0], [40, 14], [52, 44], [8, 38]]]
+
+
+def _tower(name: str, left: float, bottom: float, roof: list[list[list[float]]], falls: float) -> dict[str, Any]:
+    """Return a tower whose roof is drawn true and whose walls fall toward the point."""
+    return {"kind": "profile", "name": name, "left": left, "bottom": bottom, "outline": roof, **measured(falls)}
+
 
 PORT: tuple[dict[str, Any], ...] = (
     {
@@ -136,17 +148,53 @@ PORT: tuple[dict[str, Any], ...] = (
             {**block("Shed", 176, 62, 44, 60, 54), "joined_to": "Pilot house", "joined_by": "against_right"},
             gable("Roof", "Pilot house", "left", 58),
             upon("Chimney", "chimney", "Roof", "3:1:1", "3:1:1", rise=40),
-            {
-                "kind": "lean_to",
-                "name": "Shed roof",
-                "joined_to": "Shed",
-                "joined_by": "face_top",
-                "rise": 20,
-                "over": "left_back",
-            },
+            on_top("Shed roof", "lean_to", "Shed", rise=20, over="left_back"),
             windows("Door", "right", "1:1:4", "0:2:1", "Pilot house", columns="1", wide="whole", tall="whole"),
             windows("Window", "left", "1:1:1", "2:2:1", "Pilot house", columns="1", wide="whole", tall="whole"),
             standing("Fence", "fence", 22, 22, 44, count="5", gap=27, to="right"),
+        ],
+        "minutes": 180,
+    },
+    {
+        **HEAD,
+        "title": "The harbour master's house with eaves, porch and shed, two points",
+        "eye_level": {"height_mm": 186, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -130, "right_mm": 570}],
+        "things": [
+            block("House", 178, 40, 84, 74, 116),
+            {**block("Shed", 178, 40, 40, 60, 60), "joined_to": "House", "joined_by": "against_right"},
+            {**block("Porch", 178, 40, 42, 48, 60), "joined_to": "House", "joined_by": "against_left"},
+            windows("Passage", "left", "1:4:1", "0:4:1", "Porch", **ALONE, relief="through"),
+            windows("Door", "right", "1:1:3", "0:3:2", "House", **ALONE),
+            windows("Windows", "right", "3:3:1", "3:2:2", "House", columns="2", wide="half", tall="whole"),
+            on_top("Eaves", "eaves", "House", over=8, thick=4),
+            hip("Roof", "Eaves", 44),
+            on_top("Shed roof", "lean_to", "Shed", rise=12, over="left"),
+            on_top("Porch roof", "lean_to", "Porch", rise=10, over="right"),
+        ],
+        "minutes": 180,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "A small world of towers about one point",
+        "eye_level": {"height_mm": 148},
+        "views": [{"kind": "one_point", "x_mm": 210}],
+        "things": [
+            box("Grain tower", 40, 206, 58, 52, **measured(96)),
+            box("Ice tower", 96, 214, 40, 30, **measured(60)),
+            _tower("Net tower", 24, 112, _HOOKED, 104),
+            box("Rope tower", 62, 34, 60, 46, **measured(88)),
+            _tower("Salt tower", 176, 14, _WINGED, 74),
+            box("Sail tower", 286, 28, 52, 56, **measured(92)),
+            box("Bait tower", 262, 40, 34, 30, **measured(56)),
+            _tower("Light tower", 338, 120, _ROUND, 100),
+            _tower("Customs", 304, 210, _SLANTED, 104),
+            box("Mill", 196, 238, 46, 40, **measured(64)),
+            windows("Grain windows", "right", "2:9:1", "1:8:1", "Grain tower", columns="3", rows="3", **_PANES),
+            windows("Rope windows", "top", "2:9:1", "1:8:1", "Rope tower", columns="3", rows="3", **_PANES),
+            windows("Sail windows", "left", "2:9:1", "1:8:1", "Sail tower", columns="3", rows="3", **_PANES),
+            windows("Mill windows", "bottom", "2:9:1", "1:8:1", "Mill", columns="2", rows="3", **_PANES),
         ],
         "minutes": 180,
     },

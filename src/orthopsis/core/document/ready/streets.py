@@ -78,6 +78,7 @@ STREETS: tuple[dict[str, Any], ...] = (
             {**block("Customs", 206, 44, 140, 40, 58), "joined_to": "Corner store", "joined_by": "against_right"},
             {**block("Chandlery", 206, 44, 86, 36, 44), "joined_to": "Customs", "joined_by": "against_right"},
             {**block("Boat shed", 206, 44, 104, 26, 30), "joined_to": "Chandlery", **alley(10, "right")},
+            block("Grain tower", 128, 84, 150, 40, 34),
             windows("Store windows", "right", "1:10:1", "9:8:1", "Corner store", columns="3", rows="3", wide="half"),
             windows("Walk windows", "left", "1:10:1", "5:4:1", "Rope walk", columns="3", wide="half", tall="whole"),
             hip("Spire", "Corner store", 74, ridge="tip"),

@@ -88,9 +88,14 @@ def sign(name: str, text: str, face: str, **more: Any) -> dict[str, Any]:
 INCH = 25.4
 
 
+def on_top(name: str, kind: str, host: str, **more: Any) -> dict[str, Any]:
+    """Return what lies on the whole top of a block: eaves, a roof."""
+    return {"kind": kind, "name": name, "joined_to": host, "joined_by": "face_top", **more}
+
+
 def hip(name: str, host: str, rise: float, **more: Any) -> dict[str, Any]:
     """Return a hip roof on the top of a block."""
-    return {"kind": "hip_roof", "name": name, "joined_to": host, "joined_by": "face_top", "rise": rise, **more}
+    return on_top(name, "hip_roof", host, rise=rise, **more)
 
 
 def road(name: str, left: float, width: float, **more: Any) -> dict[str, Any]:
