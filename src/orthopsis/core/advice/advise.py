@@ -4,6 +4,8 @@ from collections.abc import Iterator
 
 from orthopsis.core.advice.hanging import on_hanging
 from orthopsis.core.advice.placing import on_placing
+from orthopsis.core.advice.rows import on_row
+from orthopsis.core.advice.scale import on_scale
 from orthopsis.core.advice.sheet import on_marks, on_sheet, on_time
 from orthopsis.core.advice.things import on_crossing, on_thing, seek_place
 from orthopsis.core.document.document import Exercise
@@ -21,6 +23,7 @@ def advise(solved: Solved, steps: list[Step]) -> list[Advice]:
         *on_placing(solved),
         *on_crossing(solved),
         *(advice for placed in solved.prepared.things for advice in on_each(solved, placed)),
+        *on_scale(solved),
         *on_marks(solved),
         *on_time(solved, steps),
     ]
@@ -45,4 +48,5 @@ def sought_cure(exercise: Exercise, code: str, about: str) -> list[CureEdit]:
 
 def on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on one thing, whether it stands for itself or hangs on another."""
-    return on_hanging(solved, placed) if placed.kind.hangs else on_thing(solved, placed)
+    yield from on_hanging(solved, placed) if placed.kind.hangs else on_thing(solved, placed)
+    yield from on_row(solved, placed)

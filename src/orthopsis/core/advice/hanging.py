@@ -4,7 +4,6 @@ from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.advice.things import on_body
-from orthopsis.core.construct.count import PENCIL_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import distance
@@ -16,20 +15,13 @@ SKEWED_MM = 1.0
 """A middle this far from the true one is seen (common practice, no source)."""
 
 
-def _base(solved: Solved, placed: Placed) -> Placed:
-    """Return the thing that bears another one, and stands for itself."""
-    while placed.kind.hangs and placed.setting.anchor is not None:
-        placed = solved.prepared.by_name[placed.setting.anchor.thing]
-    return placed
-
-
 def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on a thing that lies on a face of another one, or repeats it."""
     about, anchor = f"things.{placed.index}", placed.setting.anchor
     if anchor is None:
         return
     if placed.standing.is_body:
-        yield from on_body(solved, placed, _base(solved, placed))
+        yield from on_body(solved, placed, solved.prepared.root(placed))
     if placed.kind.lies_on_face and anchor.panel is None:
         document = solved.prepared.exercise.things[placed.index]
         host = solved.prepared.by_name[anchor.thing]
@@ -39,13 +31,6 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = [CureEdit(path=f"{about}.joined_by", value=drawn)] if drawn else []
         yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
         return
-    for crowded in placed.standing.crowded:
-        if crowded.gap_mm < PENCIL_MM:
-            fits, name = crowded.fewer(PENCIL_MM), placed.values.name
-            now = placed.values.word(crowded.name)
-            shown = {"thing": name, "count": now, "value": f"{crowded.gap_mm:.1f} mm", "fits": str(fits)}
-            edits = [CureEdit(path=f"{about}.{crowded.name}", value=str(fits))] if fits else []
-            yield piece(solved, "crowded", about, crowded.gap_mm, PENCIL_MM, "mm", shown, edits)
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:

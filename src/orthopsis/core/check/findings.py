@@ -12,7 +12,7 @@ from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
     "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
-    "tip_off_middle", "edge_runs_off",
+    "tip_off_middle", "even_spaces", "edge_runs_off",
     "copied_flat", "wrong_point", "no_point", "misses_point", "off_row", "missing_line", "missing_lines", "cannot_tell",
 )  # fmt: skip
 _BAD = ("slightly_off", "off", "wrong_point")
@@ -39,7 +39,9 @@ def findings(
     found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared, names)) is not None]
     found = [*of_several, *(f for f in found if told.isdisjoint(f.lines))]
     found += _eye_level(lines, missing, prepared.eye_level_mm, sigma_mm, wording)
-    found += _missing([e for e in missing if e.thing], wording, names)
+    # Where a whole row stands at wrong places its lines are not missing.
+    elsewhere = {f.line for f in of_several if f.code == "even_spaces"}
+    found += _missing([e for e in missing if e.thing and e.thing not in elsewhere], wording, names)
     short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched and i not in told]
     if short:
         text = wording.say(FINDINGS["cannot_tell"], {"count": _is_are(len(short))})

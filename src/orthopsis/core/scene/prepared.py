@@ -65,6 +65,12 @@ class Prepared:
         """Return the frame of a view."""
         return next(frame for frame in self.frames if frame.name == name)
 
+    def root(self, placed: Placed) -> Placed:
+        """Return the thing that stands for itself and bears another one, however many lie between."""
+        while placed.kind.hangs and placed.setting.anchor is not None:
+            placed = self.by_name[placed.setting.anchor.thing]
+        return placed
+
     def thing(self, name: str) -> "Placed | None":
         """Return the thing of that name, or None."""
         return self.by_name.get(name)

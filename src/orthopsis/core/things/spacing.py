@@ -3,8 +3,13 @@
 Source: equal steps on a line that goes away, by the cross-ratio (see ``plane.cross_ratio``).
 """
 
+import itertools
+import math
+from collections.abc import Sequence
+
 from orthopsis.core.plane.cross_ratio import repeated_mark
 from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.standing import Crowded
 
 
 def equal_shares(step_mm: float, reach_mm: float, count: int) -> tuple[float, ...]:
@@ -26,3 +31,13 @@ def equal_shares(step_mm: float, reach_mm: float, count: int) -> tuple[float, ..
 def longest_step_mm(reach_mm: float, count: int) -> float:
     """Return how long the first of so many steps may be on the page, mm."""
     return FARTHEST_SHARE * reach_mm / (count - FARTHEST_SHARE * (count - 1))
+
+
+def crowded_row(name: str, shares: Sequence[float], reach_mm: float) -> Crowded:
+    """Return how near those of a row come to each other, of which each is so far along the way to the point.
+
+    Args:
+        name: the parameter that says how many there are; ``shares`` begin with the first one's.
+    """
+    gaps = [reach_mm * (b - a) for a, b in itertools.pairwise(shares)]
+    return Crowded(name, min(gaps, default=math.inf), lambda mm: 1 + sum(gap >= mm for gap in gaps))

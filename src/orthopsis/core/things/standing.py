@@ -13,6 +13,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.solid import NOTHING, Solid
 from orthopsis.core.things.parameters import LOOK, PLACE, Value
@@ -115,6 +116,14 @@ class Summit:
     at: Point
     over: Point
     edges: tuple[str, str]
+
+
+@dataclass(frozen=True, slots=True)
+class Receding:
+    """A measured row that goes away: where the feet of its members are on the page, and the point they run to."""
+
+    feet: tuple[Point, ...]
+    goal: Point
 
 
 @dataclass(frozen=True, slots=True)
@@ -258,6 +267,24 @@ class Standing:
     @cached_property
     def summits(self) -> tuple[Summit, ...]:
         """The tips that stand over the middle of a wall."""
+        return ()
+
+    @property
+    def receding(self) -> Receding | None:
+        """The row in which it goes away at equal spaces, where these are measured; None where it does not."""
+        return None
+
+    @property
+    def person_height(self) -> float:
+        """How tall the people are that it shows, in heights of the eye over the ground; 0 where it shows none."""
+        return 0.0
+
+    @property
+    def doorway(self) -> tuple[FacePlace, ...]:
+        """The foot and the top of an opening in it through which one walks, on its face; nothing where there is none.
+
+        Whether that foot is on the ground is not known here.
+        """
         return ()
 
     @cached_property

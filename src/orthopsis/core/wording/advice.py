@@ -144,6 +144,16 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What goes away comes closer together; the far ones soon run into each other.",
         ("Take {fits} of them",),
     ),
+    "door_too_low": AdvicePhrases(
+        "“{person}” is taller than “{door}”: the door is {value} times as high as the person.",
+        "Where people and doors stand on one ground, the [eye level] cuts each at one share of its height: sizes show.",
+        ("Make {person} as tall as goes with the door",),
+    ),
+    "door_too_high": AdvicePhrases(
+        "“{door}” is {value} times as high as “{person}”: it looks like a gate, or the person like a child.",
+        "Where people and doors stand on one ground, the [eye level] cuts each at one share of its height: sizes show.",
+        ("Make {person} as tall as goes with the door",),
+    ),
     "things_cross": AdvicePhrases(
         "“{thing}” and “{other}” stand in each other; where they cross no line is drawn.",
         "Two solid things cannot be in one place; what is hidden there cannot be told.",

@@ -16,6 +16,7 @@ FINDINGS: dict[str, str] = {
     "no_point": "The {line} runs to no point: it passes {miss} {side} the [vanishing point].",
     "copied_flat": "{thing} is drawn flat: its {count} lines on the {face} run level, not to the {point}.",
     "off_row": "The {line} lies {miss} {side} the line on which the others lie.",
+    "even_spaces": "{thing} stay about {value} apart all along; going away the spaces shrink, from {first} to {last}.",
     "tip_off_middle": "The tip of {thing} stands {miss} to the {side} of the middle of its wall; {limit} is fine.",
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
@@ -38,6 +39,7 @@ TITLES: dict[str, str] = {
     "no_point": "A line goes to no point",
     "copied_flat": "Drawn flat on a wall that goes away",
     "off_row": "One of a row is off its line",
+    "even_spaces": "A row that does not come closer together",
     "tip_off_middle": "A tip not over the middle",
     "missing_line": "A line is missing",
     "missing_lines": "Lines are missing",
@@ -130,6 +132,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at the {line}: all of a row lie on one line to the [vanishing point].",
         "The {line} is off the common line of its row.",
     ),
+    "spaces": (
+        "Look at {line}: they stand equally far apart. Farther away they come closer together.",
+        "Look at {line}: what goes away comes closer together. Find each next one by the line through the middle.",
+        "{line} stay equally far apart: equal spaces shrink going away. A line through the middle finds the next.",
+    ),
     "middle": (
         "Look at the tip of {line}: cross the wall from corner to corner to find its middle.",
         "Look at the tip of {line}: the middle of the wall is where its diagonals cross.",
@@ -187,6 +194,11 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: draw one long light line first.",
         "Next time: one light line for the whole row first.",
         "Next time: the row's common line first, lightly.",
+    ),
+    "spaces": (
+        "Next time: make each space smaller than the one before.",
+        "Next time: from the top of one, through the middle of the next, down to the foot of the one after.",
+        "Next time: construct the second space from the first; do not measure it again.",
     ),
     "middle": (
         "Next time: draw the big cross on the wall first.",

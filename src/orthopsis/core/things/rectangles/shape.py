@@ -117,6 +117,12 @@ class RectangleShapes(OnFacePart):
         return tuple(tuple(seen[i : i + 4]) for i in range(0, len(seen), 4))
 
     @property
+    def doorway(self) -> tuple[FacePlace, ...]:
+        """The foot and the top of the first one, where it begins at the foot of the face."""
+        low, _, _, high = self.layout.rectangles[0]
+        return (low, high) if low[1] <= 0 else ()
+
+    @property
     def crowded(self) -> tuple[Crowded, ...]:
         """How near their sides come to each other on the page, along the face and up it."""
         return tuple(

@@ -11,10 +11,11 @@ from functools import lru_cache
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.setting import InLine
-from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.spacing import crowded_row
+from orthopsis.core.things.standing import Crowded, Receding, Standing
 from orthopsis.core.view.aim import Aim, AimRole
 from orthopsis.core.view.eye import Array
 
@@ -98,6 +99,20 @@ class Copies(Standing):
         """
         first = self.line.gap_mm / distance(self.anchor.at, self.line.goal)
         return (number - 1) * first / (1 - first + (number - 1) * first)
+
+    @property
+    def receding(self) -> Receding | None:
+        """The feet of the first one and of its copies, unless these are set by eye."""
+        if self.is_by_eye:
+            return None
+        shares = [self.share(number) for number in (1, *self.numbers)]
+        return Receding(tuple(between(self.anchor.at, self.line.goal, share) for share in shares), self.line.goal)
+
+    @property
+    def crowded(self) -> tuple[Crowded, ...]:
+        """How near the feet of the last two come to each other."""
+        shares = [self.share(number) for number in (1, *self.numbers)]
+        return (crowded_row("count", shares, distance(self.anchor.at, self.line.goal)),)
 
     def share_by_eye(self, number: int, corner: Corner) -> float:
         """Return how far along its line to the point a corner of a copy belongs."""

@@ -10,8 +10,8 @@ from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.silhouette.outlines import OUTLINES, Silhouette
-from orthopsis.core.things.spacing import equal_shares, longest_step_mm
-from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.spacing import crowded_row, equal_shares, longest_step_mm
+from orthopsis.core.things.standing import Crowded, Receding, Standing
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
@@ -114,6 +114,23 @@ class SilhouetteShape(Standing):
     def feet(self) -> tuple[Point, ...]:
         """Where each stands on the page."""
         return tuple(between(self.foot, self.way.goal, share) for share in self.shares)
+
+    @property
+    def receding(self) -> Receding | None:
+        """Their row, unless it is set by eye."""
+        return Receding(self.feet, self.way.goal) if self.count > 1 and not self.is_by_eye else None
+
+    @property
+    def person_height(self) -> float:
+        """How tall a person is, in heights of the eye over the ground; 0 for what is none."""
+        drop = self.setting.frame.level_mm - self.foot.y
+        return self.height_mm / drop if self.values.word("what") == "figure" else 0.0
+
+    @property
+    def crowded(self) -> tuple[Crowded, ...]:
+        """How near the last two of a row come to each other."""
+        reach = distance(self.foot, self.way.goal) if self.count > 1 else 0.0
+        return (crowded_row("count", self.shares, reach),)
 
     def corners_mm(self, number: int) -> Sequence[tuple[float, float]]:
         """Return the corners of one across and up from its foot on the page, mm."""
