@@ -195,7 +195,7 @@ def road_with_trees(hand: Teacher) -> None:
     hand.pick("how many dashes it has", "3 dashes")
     hand.pick("how the dashes are found", "by eye")
     for number, (tall, dx, dy) in enumerate([("150", 0, 20), ("90", 0, -20), ("40", 20, -60)], start=1):
-        hand.press("Add trees, people or posts")
+        hand.press("Add trees, people, boats or posts")
         hand.page.locator("article.thing").nth(number).wait_for()
         hand.type("the height", tall)
         hand.drag(f"Move it: Silhouette {number}", dx, dy)
@@ -212,7 +212,7 @@ def quay_street(hand: Teacher) -> None:
     hand.pick_last("what it stands by", "Box 1")
     hand.pick_last("how it stands", "beyond an alley behind")
     hand.type("the gap", "12")
-    hand.press("Add trees, people or posts")
+    hand.press("Add trees, people, boats or posts")
     hand.page.locator("article.thing").nth(3).wait_for()
     hand.pick("what they are", "a lamp post")
     hand.pick("how many there are", "5")

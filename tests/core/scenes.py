@@ -353,7 +353,7 @@ def tracks(draw: Any) -> Exercise:
 
 @st.composite
 def silhouettes(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
-    """Return an exercise with trees, people or posts, and a box that may stand among them."""
+    """Return an exercise with trees, people, boats or posts, and a box that may stand among them."""
     view = draw(st.sampled_from(views))
     boxes = _front_boxes if view == "one_point" else _corner_boxes
     row = {

@@ -163,3 +163,28 @@ def test_without_a_box_it_is_said_what_they_need() -> None:
     with pytest.raises(GeometryError) as refused:
         add_thing(exercise_of(views=[VIEWS["two_point"]]), "eaves")
     assert "a box" in refused.value.fix
+
+
+@pytest.mark.parametrize("view", ["two_point", "from_above"])
+def test_eaves_cap_a_chimney_and_bear_a_roof_of_their_own(view: str) -> None:
+    bottom = 90.0 if view == "from_above" else 34.0
+    loft = {**HOUSE, "name": "Loft", "bottom": bottom, "height": 70.0, "left_length": 76.0, "right_length": 150.0}
+    gable = {"kind": "gable_roof", "name": "Gable", "joined_to": "Loft", "joined_by": "face_left", "rise": 60.0}
+    chimney = {"kind": "chimney", "name": "Chimney", "joined_to": "Gable", "joined_by": "face_slope_first",
+               "along": "2:1:2", "up": "2:1:2", "rise": 34.0}  # fmt: skip
+    cap = {"kind": "eaves", "name": "Cap", "joined_to": "Chimney", "joined_by": "face_top", "over": 2.0, "thick": 2.0}
+    hat = {**ROOF, "name": "Hat", "joined_to": "Cap", "ridge": "tip", "rise": 12.0}
+    exercise = exercise_of(loft, gable, chimney, cap, hat, views=[VIEWS[view]])
+    found = solved(exercise)
+    for thing in found.prepared.things[3:]:
+        seen = found.seen[thing.index]
+        picture = seen.solid.picture(seen.eye)
+        made = [name for name in picture if thing.values.full(name) in found.board.points]
+        assert len(made) >= 5
+        for name in made:
+            assert_same_point(found.board.points[thing.values.full(name)].xy, picture[name], name)
+    stack, slab = (found.seen[i].solid for i in (2, 3))
+    rise = stack.places[stack.index("top.0")] - stack.places[stack.index("foot.0")]
+    thick = slab.places[slab.index("top.0")] - slab.places[slab.index("foot.0")]
+    assert np.linalg.norm(np.cross(rise, thick)) < 1e-6 * np.linalg.norm(rise) * np.linalg.norm(thick)
+    assert float(rise @ thick) > 0

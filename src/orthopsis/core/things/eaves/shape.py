@@ -8,7 +8,6 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.sheet.length import format_limit
@@ -107,22 +106,3 @@ class EavesShape(Raised):
         up = self.upward.risen(self.setting.frame.eye, self.feet[0], np.array(self.panel.outward), thick)
         under = {foot_name(i): at for i, at in enumerate(self.feet)}
         return under | {top_name(i): at + up for i, at in enumerate(self.feet)}
-
-    @cached_property
-    def faces(self) -> Mapping[str, Panel]:
-        """Their top, on which a roof can stand."""
-        n, panel = self.values.full, self.panel
-        start, far, _, high = (self.world[top_name(i)] for i in range(4))
-        low, far_low, far_high, near_high = (n(top_name(i)) for i in range(4))
-        first, bottom, top, beyond = (n(f"top.{side}") for side in ("near", "low", "high", "far"))
-        page = tuple(self.page[top_name(i)] for i in range(4))
-        return {
-            "top": Panel(
-                says="top", face="top", turned="top", low=low, high=near_high, far_low=far_low, far_high=far_high,
-                first=first, bottom=bottom, top=top, far=beyond, around=panel.around, along=panel.along, up=panel.up,
-                out=panel.out, drawn_from="low", page=(page[0], page[1], page[2], page[3]), start=vector(start),
-                axes=(vector(far - start), vector(high - start)), first_says=panel.first_says, is_level=True,
-                is_seen="top" in self.shown, is_drawn=self.is_see_through or "top" in self.shown,
-                outward=panel.outward,
-            )
-        }  # fmt: skip

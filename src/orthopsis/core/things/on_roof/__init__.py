@@ -27,6 +27,7 @@ CHIMNEY = ThingKind(
     in_view={"one_point": Chimney, "two_point": Chimney, "three_point": Chimney},
     hangs="on_face",
     can_lie_on=_is_slope,
+    bears=True,
     is_building=True,
     lies_says=" It stands on ",
     lies_on="a gable roof, turned so that a slope of it is seen,",

@@ -27,5 +27,5 @@ SILHOUETTES = ThingKind(
     ),
     in_view={"one_point": LevelSilhouettes, "two_point": TurnedSilhouettes},
     is_late=True,
-    adding="trees, people or posts",
+    adding="trees, people, boats or posts",
 )

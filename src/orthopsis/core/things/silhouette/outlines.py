@@ -1,4 +1,4 @@
-"""What do trees, people and posts look like, drawn with a few straight strokes?
+"""What do trees, people, posts, boats and hills look like, drawn with a few straight strokes?
 
 Corners run anticlockwise from the foot on, across and up from where the thing stands, in heights of it. Made up here.
 """
@@ -41,6 +41,14 @@ OUTLINES: dict[str, Silhouette] = {
         "a fir",
         ((0.03, 0), (0.03, 0.14), (0.26, 0.14), (0.11, 0.42), (0.19, 0.42), (0.07, 0.7), (0.12, 0.7), (0, 1)),
     ),
+    "hill": Silhouette(
+        "a hill",
+        ((1.9, 0), (1.5, 0.22), (1.1, 0.34), (0.74, 0.62), (0.4, 0.88), (0.16, 0.97), (0, 1)),
+    ),
+    "boat": Silhouette(
+        "a sailing boat",
+        ((0.24, 0), (0.36, 0.15), (0.015, 0.15), (0.015, 0.2), (0.3, 0.2), (0.015, 0.94), (0.015, 0.98), (0, 1)),
+    ),
     "figure": Silhouette(
         "a person",
         (
@@ -51,6 +59,10 @@ OUTLINES: dict[str, Silhouette] = {
     "lamp": Silhouette(
         "a lamp post",
         ((0.035, 0), (0.014, 0.06), (0.014, 0.83), (0.06, 0.86), (0.045, 0.97), (0, 1)),
+    ),
+    "bollard": Silhouette(
+        "a bollard",
+        ((0.3, 0), (0.3, 0.08), (0.2, 0.14), (0.2, 0.72), (0.32, 0.78), (0.32, 0.92), (0.2, 1)),
     ),
     "pole": Silhouette(
         "a pole",
