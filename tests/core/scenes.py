@@ -308,6 +308,31 @@ def eaved(draw: Any, views: tuple[str, ...] = tuple(VIEWS), roofs: tuple[bool, .
 
 
 @st.composite
+def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ...] = ("", "roof", "wall")) -> Exercise:
+    """Return a box anywhere, a block raised on its top, and on that nothing, a hip roof, or windows on a wall."""
+    exercise = draw(exercises(most=1, views=views))
+    host = exercise.things[0].model_dump(mode="json")
+    assume("top" in drawn_faces_of(exercise))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "0:1:0", "3:2:5"])
+    block = {
+        "kind": "raised_block", "name": "Upon", "joined_to": "Box 1", "joined_by": "face_top",
+        "along": draw(part), "up": draw(part), "rise": draw(st.floats(2.0, 90.0)),
+    }  # fmt: skip
+    things, over = [host, block], draw(st.sampled_from(more))
+    made = exercise_of(*things, views=_views(exercise))
+    walls = sorted(set(faces_of(made, 1)) - {"top"})
+    if over == "roof":
+        things.append({"kind": "hip_roof", "name": "Over", "joined_to": "Upon", "joined_by": "face_top", "rise": 20.0})
+    elif over == "wall" and walls:
+        wall = draw(st.sampled_from(walls))
+        kind = draw(st.sampled_from([{"kind": "rectangles", "columns": "2"}, {"kind": "gable_roof", "rise": 18.0}]))
+        things.append({**kind, "name": "Over", "joined_to": "Upon", "joined_by": f"face_{wall}"})
+    made = exercise_of(*things, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
     """Return an exercise with a road over the ground and a box that may stand on it."""
     view = draw(st.sampled_from(views))

@@ -15,6 +15,7 @@ from scenes import (
     laid_out,
     patterned,
     profiles,
+    raised,
     roads,
     roofed,
     rounded,
@@ -52,6 +53,7 @@ ANY = st.one_of(
     tracks(),
     hipped(),
     eaved(),
+    raised(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

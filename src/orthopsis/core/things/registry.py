@@ -13,6 +13,7 @@ from orthopsis.core.things.on_roof import CHIMNEY, DORMER
 from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 from orthopsis.core.things.rails import RAILS
+from orthopsis.core.things.raised_block import RAISED_BLOCK
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.row import ROW
@@ -32,6 +33,7 @@ KINDS: dict[str, ThingKind] = {
         LEAN_TO,
         CHIMNEY,
         DORMER,
+        RAISED_BLOCK,
         ROAD,
         RAILS,
         ROW,

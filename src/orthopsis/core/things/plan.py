@@ -1,0 +1,67 @@
+"""A rectangle on a face from which something rises: where it lies, and how the hand draws it between light lines.
+
+Corners are numbered as in ``things.raised``, from the face's low one on.
+"""
+
+from collections.abc import Iterator, Sequence
+
+from propcache.api import cached_property
+
+from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.moves import Act, Rule
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point, unit_toward
+from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
+from orthopsis.core.things.raised import foot_name
+from orthopsis.core.things.rectangles.forms import SIDES
+from orthopsis.core.things.rectangles.layout import Corners
+from orthopsis.core.things.seamed import Seamed
+from orthopsis.core.view.frame import Way
+
+EDGE_ON = 0.05
+"""Sine of the angle between uprights and the level lines of a wall below which the wall is a mere line (no source)."""
+
+
+class OnPlan(Seamed, OnFacePart):
+    """What rises from a rectangle on a face."""
+
+    @cached_property
+    def foot_shares(self) -> Corners:
+        """The corners of the rectangle as shares of the face."""
+        (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
+        return (left, low), (right, low), (right, high), (left, high)
+
+    @cached_property
+    def grid(self) -> Grid:
+        """The light lines on the face between which it lies."""
+        return Grid(self.values.name, self.panel, self.foot_shares, "face", self.setting.level)
+
+    def foot_acts(self) -> Iterator[Act]:
+        """Yield the acts that mark its corners and draw its sides."""
+        n, families = self.values.full, (self.panel.along.family, self.panel.up.family)
+        for i, place in enumerate(self.foot_shares):
+            yield self.grid.mark(foot_name(i), place)
+        for i, side in enumerate(SIDES):
+            name = f"foot.{side}"
+            role = self.role(name) if name in self.seams else "construction"
+            yield Rule(n(name), n(foot_name(i)), n(foot_name(i + 1)), families[i % 2], role)
+
+    def check_not_edge_on(self, corners: Sequence[Point], ways: Sequence[Way], moved_by: str) -> None:
+        """Refuse a wall that is seen edge-on, so that its lines cannot cross.
+
+        Args:
+            ways: the level directions of its walls.
+            moved_by: what else the teacher can do about it.
+        """
+        for at in corners:
+            up_x, up_y = unit_toward(at, self.panel.out.goal)
+            for way in ways:
+                to_x, to_y = unit_toward(at, way.goal)
+                if abs(to_x * up_y - to_y * up_x) < EDGE_ON:
+                    raise GeometryError(
+                        "seen_edge_on",
+                        f"A wall of “{self.values.name}” is seen edge-on here: it would be a line.",
+                        moved_by,
+                        about="along",
+                        nearest="1:1:3" if self.foot_shares[0][0] > 0.3 else "3:1:1",
+                    )

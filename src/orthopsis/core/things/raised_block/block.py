@@ -1,0 +1,161 @@
+"""A block over its plan on a level top: where it is, how it is drawn, the faces that it offers."""
+
+from collections.abc import Mapping
+
+import numpy as np
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Back, Panel, away_from, vector
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.plan import OnPlan
+from orthopsis.core.things.raised import Raised, foot_name, top_name
+from orthopsis.core.things.rectangles.forms import SIDES
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.upward import Upward
+from orthopsis.core.view.eye import Array
+
+_WALLS = {"low": (0, 1), "far": (1, 2), "high": (3, 2), "near": (0, 3)}
+"""The corners of each wall: at its upright that is nearer to the first corner of the plan, and at the other one."""
+
+
+_WALL_WORDS = {"front": "front", "back": "back", "left": "left side", "right": "right side"}
+
+
+class RaisedBlock(Raised, OnPlan):
+    """A block over its plan."""
+
+    sentence: tuple[Clause, ...] = (
+        Clause("Its plan takes: free, taken, free: {along} along the top, {up} up it. It is {rise} tall."),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more: in the middle of the top."""
+        return {"along": "1:2:1", "up": "1:2:1", "rise": round_to(setting.fresh_size / 2, setting.sheet.division_mm)}
+
+    @property
+    def may_be_thin(self) -> bool:
+        """What stands on a table may be thin."""
+        return True
+
+    @cached_property
+    def feet(self) -> Array:
+        """The corners of its plan in the world, shape (4, 3).
+
+        Raises:
+            GeometryError: a wall of it is seen edge-on.
+        """
+        feet, ways = self.panel.places(self.foot_shares), (self.panel.along, self.panel.up)
+        aside = [way for way in ways if not way.goal.is_ideal]
+        self.check_not_edge_on(self._seen(feet), aside, "Move it to one side, or move what it stands on.")
+        return feet
+
+    @cached_property
+    def upward(self) -> Upward:
+        """The upright over its nearest corner, on which the height is measured."""
+        return Upward(self._seen(self.feet[:1])[0], self.panel.out)
+
+    @cached_property
+    def world(self) -> Mapping[str, Array]:
+        """Its corners in the world.
+
+        Raises:
+            GeometryError: its top would reach the third point, or lie on the eye level.
+        """
+        feet = self.feet
+        self._check_high()
+        assert self.panel.outward is not None
+        way = np.array(self.panel.outward)
+        up = self.upward.risen(self.setting.frame.eye, feet[0], way, self.values.mm("rise"))
+        return {foot_name(i): at for i, at in enumerate(feet)} | {top_name(i): at + up for i, at in enumerate(feet)}
+
+    def _check_high(self) -> None:
+        rise, most, sheet = self.values.mm("rise"), self.upward.longest_mm, self.setting.sheet
+        division, code, why, nearest_mm, is_least = sheet.division_mm, "", "", most, False
+        if rise > most:
+            code, why = "edge_past_point", "is higher than the third point"
+        elif abs(self.upward.mark(rise).y - self.setting.frame.level_mm) < division / 2:
+            code, why, nearest_mm, is_least = (
+                "lid_on_eye_level",
+                "would have its top on the eye level, a line",
+                rise,
+                True,
+            )
+            nearest_mm += 2 * division
+        if code:
+            nearest = format_limit(nearest_mm, sheet.units, division, is_least=is_least)
+            text = f"“{self.values.name}” {why}."
+            raise GeometryError(code, text, f"The nearest that works is {nearest}.", about="rise", nearest=nearest)
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: light lines, the plan, its height, two walls, the top."""
+        told = [("raised.plan", act) for act in self.foot_acts()]
+        told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
+        told += [("raised.sides", act) for act in self.side_acts()]
+        told += [("raised.top", act) for act in self.lid_acts()]
+        return (*self.grid.moves(), *(self.values.move("back", breath, act) for breath, act in told))
+
+    @property
+    def handles(self) -> Mapping[str, Handle]:
+        """The two corners of the part of the top that it takes, and its height."""
+        mark = self.page[top_name(0)]
+        return {**self.part_handles, "rise": Handle("Change its height", mark, ("rise",), self._drag_rise)}
+
+    def _drag_rise(self, at: Point) -> Mapping[str, Value]:
+        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points its height is measured."""
+        return {"rise": (self.upward.foot, self.page[top_name(0)])}
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """Its top, and the walls that show."""
+        walls = [self._wall(side) for side in _WALLS if side in self.shown]
+        return {**super().faces, **{wall.turned: wall for wall in walls}}
+
+    def _wall(self, side: str) -> Panel:
+        """Return a wall, from its upright that is nearer to the first corner of the plan."""
+        first, other = _WALLS[side]
+        n, panel, number, page, around = self.values.full, self.panel, SIDES.index(side), self.page, self.panel.around
+        along, out = (panel.up, panel.along) if number % 2 else (panel.along, panel.up)
+        low, far, high = (self.world[name] for name in (foot_name(first), foot_name(other), top_name(first)))
+        corners = foot_name(first), foot_name(other), top_name(other), top_name(first)
+        before, after = self._beside(side)
+        back = self._back(side)
+        return Panel(
+            says=_WALL_WORDS[around[number]], face=side, turned=around[number],
+            low=n(corners[0]), far_low=n(corners[1]), far_high=n(corners[2]), high=n(corners[3]),
+            first=n(f"upright.{first}"), bottom=n(f"foot.{side}"), top=n(f"top.{side}"), far=n(f"upright.{other}"),
+            around=("bottom", around[after], "top", around[before]), along=along, up=panel.out, out=out,
+            drawn_from="low", page=(page[corners[0]], page[corners[1]], page[corners[2]], page[corners[3]]),
+            start=vector(low), axes=(vector(far - low), vector(high - low)), first_says="nearest upright",
+            back=back, outward=away_from(np.array(back.vector)),
+        )  # fmt: skip
+
+    def _beside(self, side: str) -> tuple[int, int]:
+        """Return the numbers of the walls beside one: at its first upright, and at the other one."""
+        number, (first, _) = SIDES.index(side), _WALLS[side]
+        before, after = (number - 1) % 4, (number + 1) % 4
+        return (before, after) if first == number else (after, before)
+
+    def _back(self, side: str) -> Back:
+        """Return where the block ends behind a wall."""
+        opposite = SIDES[(SIDES.index(side) + 2) % 4]
+        (first, _), (back, beyond) = _WALLS[side], _WALLS[opposite]
+        n, page, (before, after) = self.values.full, self.page, self._beside(side)
+        corners = foot_name(back), foot_name(beyond), top_name(beyond), top_name(back)
+        return Back(
+            low=n(corners[0]), far_low=n(corners[1]), far_high=n(corners[2]), high=n(corners[3]),
+            upper=(n(f"top.{SIDES[before]}"), n(f"top.{SIDES[after]}")),
+            page=(page[corners[0]], page[corners[1]], page[corners[2]], page[corners[3]]),
+            vector=vector(self.world[corners[0]] - self.world[foot_name(first)]), face=opposite,
+        )  # fmt: skip

@@ -1,0 +1,57 @@
+"""What a teacher says while a block is raised from its plan on a level top."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+RAISED: dict[str, StepPhrases] = {
+    "raised.plan": StepPhrases(
+        "its plan on the {face}",
+        (
+            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
+            "Mark the four corners where they cross: {crossings}. Join them, lightly: {rule_count} lines. That is the "
+            "plan.",
+            "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
+            "{crossings}. Mark them and join them, lightly: {rules}, the plan.",
+            "The plan, from crossing to crossing: {crossings}; {rules}. Light lines are counted along from the "
+            "{edge} and from its {first_end}, which are 0.",
+        ),
+        "What stands on a face begins as its plan: its sides run as the edges of the face do.",
+        "Drawing the plan as it would look from above.",
+        "ruler, pencil light",
+    ),
+    "raised.height": StepPhrases(
+        "its first upright, {rise} tall",
+        (
+            "Go {upright} from the first corner of the plan and measure {rise}. Draw this line.",
+            "From the first corner of the plan draw its [upright], {rise} tall.",
+            "The first [upright] over the nearest corner: {rise}.",
+        ),
+        "The height is measured at the nearest corner, where it is largest.",
+        "Measuring the same height at a corner farther away.",
+        "ruler and set square",
+    ),
+    "raised.sides": StepPhrases(
+        "its two sides",
+        (
+            "From the top of this line draw one line {along} and one {up_way}. Both stop over the next corners of the "
+            "plan. Draw the lines {upright} there. Count: {count}.",
+            "From its top draw a line {along} and one {up_way}, until they stand over the next corners of the plan; "
+            "draw the uprights there: {lines}.",
+            "The two sides: {along} and {up_way} from its top, and the uprights from the next corners: {lines}.",
+        ),
+        "Its upper edges run as those of its plan do.",
+        "Letting the upper edges run level on the paper.",
+        "ruler and set square",
+    ),
+    "raised.top": StepPhrases(
+        "its top",
+        (
+            "From the two new corners draw the last two lines of the top: one {up_way}, one {along}. They cross at its "
+            "back corner. Count: {count}.",
+            "Close the top: from the two new corners {up_way} and {along}, to their crossing: {lines}.",
+            "The top: {up_way} and {along} from the two new corners: {lines}.",
+        ),
+        "The back corner comes by itself, over that of the plan.",
+        "Drawing the back edges like the front ones on the paper.",
+        "ruler and set square",
+    ),
+}
