@@ -21,6 +21,7 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import FIRST_CORNER, Length
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.values import Values
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, angle_off_axis_deg
 
 Box = tuple[float, float, float, float]
@@ -49,7 +50,9 @@ def landed(exercise: Exercise, thing: ThingDocument) -> ThingDocument:
 
     def at(place: Place | None, times: float) -> tuple[ThingDocument, ...]:
         sized = _sized(setting.sheet, thing, times)
-        return (sized if place is None else sized.model_copy(update=dict(zip((left, bottom), place, strict=True))),)
+        there = sized if place is None else sized.model_copy(update=dict(zip((left, bottom), place, strict=True)))
+        true = KINDS[thing.kind].in_view[setting.frame.kind].in_truth(setting, Values(thing.name, there.held()))
+        return (there.model_copy(update=dict(true)),)
 
     return landed_together(exercise, at, setting)[0]
 

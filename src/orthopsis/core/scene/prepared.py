@@ -127,7 +127,8 @@ def prepare(exercise: Exercise) -> Prepared:
             )  # fmt: skip
         view = thing.view if thing.view in by_name else names[0]
         half = half_of(exercise, names.index(view))
-        placed = Placed(index, kind, kind.stand(values, Setting(by_name[view], sheet, half=half)))
+        setting = Setting(by_name[view], sheet, half=half, over_ground_mm=exercise.eye_level.over_ground_mm)
+        placed = Placed(index, kind, kind.stand(values, setting))
         with placed_errors(placed):
             _check_stands(placed)
             kind.check(placed.standing)
@@ -150,7 +151,8 @@ def setting_of(exercise: Exercise, view: str = "") -> Setting:
     """Return what a thing of the named view stands in; of the first one if there is none of that name."""
     sheet = sheet_of(exercise)
     number = next((i for i, v in enumerate(exercise.views) if v.name == view), 0)
-    return Setting(_frame(exercise, number, sheet), sheet, half=half_of(exercise, number))
+    half, over_ground = half_of(exercise, number), exercise.eye_level.over_ground_mm
+    return Setting(_frame(exercise, number, sheet), sheet, half=half, over_ground_mm=over_ground)
 
 
 def half_of(exercise: Exercise, number: int) -> Half:

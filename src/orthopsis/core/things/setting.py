@@ -82,12 +82,16 @@ class Anchor:
 
 @dataclass(frozen=True, slots=True)
 class Setting:
-    """What a thing stands in, and on which part of the sheet; the light is not its business."""
+    """What a thing stands in, and on which part of the sheet; the light is not its business.
+
+    ``over_ground_mm``: how high the eye is over the ground in truth, where that is stated.
+    """
 
     frame: Frame
     sheet: Sheet
     anchor: Anchor | None = None
     half: Half = "whole"
+    over_ground_mm: float | None = None
 
     @property
     def panel(self) -> Panel | None:
@@ -103,6 +107,19 @@ class Setting:
         """Return a place at a share of the part of the sheet, mm from the sheet's left edge, on a mark of the ruler."""
         low, high = self.sheet.part(self.half)
         return round_to(low + share * (high - low), self.sheet.division_mm)
+
+    def true_mm(self, real_mm: float, foot_y: float) -> float:
+        """Return how long a true length is on the page, level or upright, where the ground is seen at a height.
+
+        Returns:
+            0 where no truth is stated, or no ground is seen there.
+
+        Source: on level ground a foot's drop under the eye level is the eye's height (textbook; from memory).
+        """
+        drop = self.frame.level_mm - foot_y
+        if self.over_ground_mm is None or drop <= 0:
+            return 0.0
+        return round_to(real_mm * drop / self.over_ground_mm, self.sheet.division_mm)
 
     @property
     def fresh_size(self) -> float:

@@ -93,6 +93,11 @@ def on_top(name: str, kind: str, host: str, **more: Any) -> dict[str, Any]:
     return {"kind": kind, "name": name, "joined_to": host, "joined_by": "face_top", **more}
 
 
+def raised(name: str, host: str, along: str, up: str, rise: float) -> dict[str, Any]:
+    """Return a block that is raised from its plan on the top of another one."""
+    return on_top(name, "raised_block", host, along=along, up=up, rise=rise)
+
+
 def hip(name: str, host: str, rise: float, **more: Any) -> dict[str, Any]:
     """Return a hip roof on the top of a block."""
     return on_top(name, "hip_roof", host, rise=rise, **more)

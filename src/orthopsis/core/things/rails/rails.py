@@ -5,14 +5,24 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.rails.recipe import recipe
 from orthopsis.core.things.rails.shape import RailsShape
+from orthopsis.core.things.real_sizes import (
+    GAUGE,
+    RAIL_HEAD,
+    RAIL_HIGH,
+    SLEEPER_APART,
+    SLEEPER_DEEP,
+    SLEEPER_LONG,
+    SLEEPER_THICK,
+)
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Free, Handle
+from orthopsis.core.things.values import Values
 
 
 class Rails(RailsShape):
@@ -33,6 +43,27 @@ class Rails(RailsShape):
         left = round_to(goal.x - gauge / 2 - rail + 5 * count * sheet.division_mm, sheet.division_mm)
         out = round_to(setting.fresh_size / 3, sheet.division_mm)
         return {"left": max(left, out), "bottom": rail, "gauge": gauge, "rail": rail, "out": out}
+
+    @classmethod
+    def in_truth(cls, setting: Setting, values: Values) -> Mapping[str, Value]:
+        """Return the gauge, the rails and the sleepers of a standard track.
+
+        Going away a length s is drawn as s / (s + depth) of the way to the point, the depth being the eye's height by
+        the drop of the foot, in distances of the eye (textbook; from memory).
+        """
+        sheet, goal, first = setting.sheet, setting.frame.way("away").goal, values.first
+        wide = {"gauge": GAUGE, "rail": RAIL_HEAD, "high": RAIL_HIGH, "out": (SLEEPER_LONG - GAUGE) / 2 - RAIL_HEAD,
+                "thick": SLEEPER_THICK}  # fmt: skip
+        found = {name: max(setting.true_mm(real, first.y), sheet.division_mm) for name, real in wide.items()}
+        reaches = found["gauge"] + 2 * found["rail"] + found["out"]
+        if setting.over_ground_mm is None or first.x < found["out"] or first.x + reaches > sheet.width_mm:
+            return {}
+        if setting.frame.is_metric:
+            deep = setting.over_ground_mm * setting.frame.eye.distance_mm / (setting.frame.level_mm - first.y)
+            reach = distance(Point(first.x - found["out"], first.y), goal)
+            for name, real in (("deep", SLEEPER_DEEP), ("pitch", SLEEPER_APART)):
+                found[name] = max(round_to(reach * real / (real + deep), sheet.division_mm), sheet.division_mm)
+        return found
 
     @cached_property
     def recipe(self) -> tuple[Move, ...]:

@@ -28,10 +28,12 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE, reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.real_sizes import KERB, LANE, PAVEMENT
 from orthopsis.core.things.road.beside import STRIPES, RoadSides
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.spacing import equal_shares, longest_step_mm
 from orthopsis.core.things.standing import Clause, Free, Handle
+from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -44,6 +46,8 @@ _BESIDE = (
     Clause("; {beside}", {"beside": ("none",)}),
     Clause("; {beside}, {pave} wide, its kerb {kerb} high", {"beside": ("both",)}),
 )
+KERB_LEAST_MM = 0.5
+"""A lower kerb cannot be drawn (no source)."""
 NEARLY_THERE_MM = 1e-4
 """So near to its point the eye's road ends, which has no end: the hand's one reaches it."""
 
@@ -55,6 +59,20 @@ class Road(RoadSides):
     def is_by_eye(self) -> bool:
         """Whether its dashes are set by eye."""
         return True
+
+    @classmethod
+    def in_truth(cls, setting: Setting, values: Values) -> Mapping[str, Value]:
+        """Return the width of one or two lanes about the same middle, and a kerb and a pavement of the true size."""
+        sheet, at = setting.sheet, values.first
+        lane, kerb, pave = (setting.true_mm(real, at.y) for real in (LANE, KERB, PAVEMENT))
+        middle = at.x + values.mm("width") / 2
+        half_room = min(middle, sheet.width_mm - middle)
+        lanes = [width for width in (lane, 2 * lane) if 0 < width <= 2 * half_room]
+        if not lanes:
+            return {}
+        left, width = round_to(middle - max(lanes) / 2, sheet.division_mm), max(lanes)
+        beside = {"kerb": max(kerb, KERB_LEAST_MM), "pave": pave} if width / 2 + pave <= half_room else {}
+        return {"left": max(left, 0.0), "width": width, **beside}
 
     @cached_property
     def feet(self) -> tuple[Point, Point, Point]:
@@ -255,7 +273,7 @@ class LevelRoad(Road):
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return values for one more road: from the lower edge, about the point, each a little farther to the side."""
         sheet, goal = setting.sheet, setting.frame.way("away").goal
-        width = round_to(setting.fresh_size * 2, sheet.division_mm)
+        width = round_to(setting.fresh_size * 2, setting.sheet.division_mm)
         left = round_to(goal.x - width / 2 + count * sheet.division_mm, sheet.division_mm)
         return {"left": max(left, 0.0), "bottom": 0.0, "width": width}
 
@@ -284,10 +302,14 @@ class TurnedRoad(Road):
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return values for one more road: from the lower edge, away from its point."""
-        sheet = setting.sheet
-        width = round_to(setting.fresh_size * 2, sheet.division_mm)
+        width = round_to(setting.fresh_size * 2, setting.sheet.division_mm)
         to = ("right", "left")[count % 2]
-        return {"left": setting.across(0.2 if to == "right" else 0.5), "bottom": 0.0, "width": width, "to": to}
+        return {
+            "left": setting.across(0.2 if to == "right" else 0.5),
+            "bottom": 0.0,
+            "width": width,
+            "to": to,
+        }
 
     @property
     def stripes(self) -> int:

@@ -1,6 +1,7 @@
 """Trees, people and posts as a thing: their sentence, their moves, their handles."""
 
 from collections.abc import Mapping
+from dataclasses import replace
 
 from propcache.api import cached_property
 
@@ -9,10 +10,12 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
+from orthopsis.core.things.real_sizes import TALL
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.silhouette.recipe import recipe
 from orthopsis.core.things.silhouette.shape import COUNTS, SilhouetteShape
 from orthopsis.core.things.standing import Clause, Handle
+from orthopsis.core.things.values import Values
 from orthopsis.core.view.frame import Way
 
 _SEVERAL = tuple(COUNTS)[1:]
@@ -59,7 +62,12 @@ class Silhouettes(SilhouetteShape):
         return {"gap": max(reached_mm(self.foot, self.way.goal, at), self.setting.sheet.division_mm)}
 
     def follow(self, name: str, value: Value) -> Mapping[str, Value]:
-        """Return the measured height that leaves the drawing as it is, when it begins to be measured."""
+        """Return the measured height that leaves the drawing as it is, when it begins to be measured.
+
+        What becomes something else is as tall as that is in truth, where truth is stated and it has room on the sheet.
+        """
+        if name == "what" and not self.is_by_level:
+            return self.in_truth(self.setting, replace(self.values, held={**self.values.held, name: value}))
         if name != "tall_by" or value != "measured":
             return {}
         return {"height": round_to(self.height_mm, self.setting.sheet.division_mm)}
@@ -79,12 +87,18 @@ class Silhouettes(SilhouetteShape):
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return values for one more: on the ground, each a little farther to the side."""
         sheet, level = setting.sheet, setting.frame.level_mm
-        across = (0.12, 0.86, 0.3, 0.68)[count % 4]
+        across, foot = (0.12, 0.86, 0.3, 0.68)[count % 4], max(round_to(level * 0.35, sheet.division_mm), 0.0)
         return {
             "left": setting.across(across),
-            "bottom": max(round_to(level * 0.35, sheet.division_mm), 0.0),
+            "bottom": foot,
             "height": round_to(setting.fresh_size * 1.5, sheet.division_mm),
         }
+
+    @classmethod
+    def in_truth(cls, setting: Setting, values: Values) -> Mapping[str, Value]:
+        """Return how tall it is in truth."""
+        tall = setting.true_mm(TALL.get(values.word("what"), 0.0), values.first.y)
+        return {"height": tall} if 0 < tall <= setting.sheet.height_mm - values.first.y else {}
 
 
 class LevelSilhouettes(Silhouettes):
