@@ -281,7 +281,7 @@ def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
         roof |= {"kind": "hip_roof", "ridge": draw(st.sampled_from(["ridge", "tip"]))}
     else:
         roof |= {
-            "kind": "lean_to",
+            "kind": draw(st.sampled_from(["lean_to", "half_pyramid"])),
             "high": draw(st.sampled_from(sorted(HIGH))),
             "over": draw(st.sampled_from(sorted(OVER))),
         }

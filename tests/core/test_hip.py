@@ -72,16 +72,36 @@ def test_a_lean_to_is_half_a_box_whose_walls_go_on_those_of_the_house(view: str,
 
 
 @pytest.mark.parametrize(("view", "where"), LEANS)
-def test_the_edges_of_a_lean_to_are_told_drawn_and_found_right(view: str, where: dict[str, str]) -> None:
-    exercise = house(view, kind="lean_to", **where)
+@pytest.mark.parametrize("kind", ["lean_to", "half_pyramid"])
+def test_the_edges_of_one_that_is_high_at_an_edge_are_told_drawn_and_found_right(
+    view: str, where: dict[str, str], kind: str
+) -> None:
+    exercise = house(view, kind=kind, **where)
     drawing = assert_found_right(exercise)
     mine = {line.name for line in drawing.lines if line.thing == "Roof" and line.role == "edge" and line.visible}
     told = next(step for step in drawing.steps if step.thing == "Roof" and step.phase == "front")
     assert told.count >= len(mine) > 0
 
 
-def test_where_it_leans_changes_with_the_sentence() -> None:
-    exercise = house("two_point", kind="lean_to", over="left")
+@pytest.mark.parametrize(("view", "where"), LEANS)
+def test_the_tip_of_a_half_pyramid_stands_over_the_middle_of_its_edge(view: str, where: dict[str, str]) -> None:
+    """In the true solid: straight over that middle, a third of the box's volume, and one of its faces upright."""
+    at = world(house(view, kind="half_pyramid", **where))
+    corners = [at[f"corner.{i}"] for i in range(4)]
+    across, away = corners[1] - corners[0], corners[3] - corners[0]
+    normal = np.cross(across, away)
+    over = [at["tip"] - (a + b) / 2 for a, b in zip(corners, (*corners[1:], corners[0]), strict=True)]
+    straight = [np.linalg.norm(np.cross(way, normal)) < 1e-6 * np.linalg.norm(way) * np.linalg.norm(normal)
+                for way in over]  # fmt: skip
+    assert straight.count(True) == 1
+    whole = world(house(view, kind="hip_roof", ridge="tip"))
+    rise = whole["tip"] - sum(whole[f"corner.{i}"] for i in range(4)) / 4
+    assert abs(float(normal @ over[straight.index(True)])) == pytest.approx(abs(float(normal @ rise)), rel=1e-6)
+
+
+@pytest.mark.parametrize("kind", ["lean_to", "half_pyramid"])
+def test_where_it_leans_changes_with_the_sentence(kind: str) -> None:
+    exercise = house("two_point", kind=kind, over="left")
     drawn = {
         frozenset((line.start, line.end) for line in draw(set_at(exercise, "things.1.over", over)).lines
                   if line.thing == "Roof" and line.role == "edge" and line.visible)

@@ -41,6 +41,7 @@ from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.thing_values import (
     choice_words,
     goal_words,
+    high_words,
     in_line,
     own_lengths,
     own_point,
@@ -146,6 +147,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "view_point": lambda solved, breath, acts: view_point(solved, breath),
     "goal": lambda solved, breath, acts: goal_words(solved, breath),
     "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
+    "high_words": lambda solved, breath, acts: high_words(solved, breath),
     "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(
         [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]

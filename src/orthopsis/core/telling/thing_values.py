@@ -25,6 +25,13 @@ def choice_words(solved: Solved, breath: Breath, name: str) -> str:
     return solved.prepared.wording.words(choices[0].options[thing.values.word(name)]) if choices and thing else ""
 
 
+def high_words(solved: Solved, breath: Breath) -> str:
+    """Return where a roof is highest that is so at one edge: ``at the back on the left``."""
+    thing = solved.prepared.thing(breath.thing)
+    is_front = thing is not None and thing.setting.frame.kind == "one_point"
+    return choice_words(solved, breath, "high" if is_front else "over")
+
+
 def start_words(solved: Solved, breath: Breath) -> str:
     """Return where a thing begins: measured from the paper's edges, or on another thing."""
     thing, length = solved.prepared.thing(breath.thing), solved.prepared.length

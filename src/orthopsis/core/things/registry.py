@@ -7,7 +7,7 @@ from orthopsis.core.things.division import DIVISION
 from orthopsis.core.things.eaves import EAVES
 from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
-from orthopsis.core.things.hip import HIP_ROOF, LEAN_TO
+from orthopsis.core.things.hip import HALF_PYRAMID, HIP_ROOF, LEAN_TO
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.on_roof import CHIMNEY, DORMER
 from orthopsis.core.things.pattern import PATTERN
@@ -31,6 +31,7 @@ KINDS: dict[str, ThingKind] = {
         EAVES,
         HIP_ROOF,
         LEAN_TO,
+        HALF_PYRAMID,
         CHIMNEY,
         DORMER,
         RAISED_BLOCK,

@@ -99,15 +99,28 @@ HIP: dict[str, StepPhrases] = {
         "Ending the edges at the lid in place of the house.",
         "ruler",
     ),
+    "half.tip": StepPhrases(
+        "the tip, on an edge of the lid",
+        (
+            "Draw two light lines across the lid, from corner to corner. From where they cross draw a light line, as "
+            "the lid's edges run, to the edge {high_words}. There is the tip of the roof.",
+            "Cross the diagonals of the lid, lightly. From the crossing draw a light line, as the lid's edges run, to "
+            "its edge {high_words}: there is the tip.",
+            "From the crossing of the lid's diagonals to the middle of its edge {high_words}: the tip.",
+        ),
+        "A line through the middle of a face, along its edges, halves the edge that it meets.",
+        "Taking the middle of the edge with the ruler.",
+        "ruler, pencil light",
+    ),
     "lean.edges": StepPhrases(
         "{lines} of the roof",
         (
-            "Two corners of the lid are the top of the high wall, as the picture shows. Draw lines from them down to "
-            "the corners of the house under them, the edge between them, and the two slanted lines down to the other "
+            "Two corners of the lid, {high_words}, are the top of the high wall. Draw lines from them down to the "
+            "corners of the house under them, the edge between them, and the two slanted lines down to the other "
             "corners, as far as they are seen. Count: {count}.",
-            "Draw the high wall up to the lid, the edge on its top, and from its two ends the slopes down to the other "
+            "Draw the high wall up to the lid, {high_words}, the edge on its top, and from its two ends the slopes down to the other "
             "corners of {other}, as far as they are seen: {lines}.",
-            "The high wall up to the lid, its top, and both slopes down to the other corners of the top: {lines}.",
+            "The high wall up to the lid, {high_words}, its top, and both slopes down to the other corners of the top: {lines}.",
         ),
         "One slope rises from one edge of the top to the lid's edge over the opposite one.",
         "Drawing all of the lid dark: only one of its edges stays.",

@@ -28,7 +28,8 @@ _EDGE_OVER = {"left_back": 2, "right_back": 1, "left": 3, "right": 0}
 """The number of the edge of such a house's top."""
 
 
-def _corner(number: int) -> str:
+def corner_name(number: int) -> str:
+    """Return what a corner of the top is called by the roof."""
     return f"corner.{number % 4}"
 
 
@@ -36,69 +37,21 @@ def _lid(number: int) -> str:
     return f"lid.{number % 4}"
 
 
-class LeanTo(Seamed, LidShape):
-    """A lean-to roof over the top of a block."""
+class HighAtEdge(Seamed, LidShape):
+    """A roof that is highest at one edge of the top."""
 
     @property
-    def _at(self) -> int:
-        """The number of the edge of the top over which it is highest."""
+    def at(self) -> int:
+        """The number of that edge."""
         raise NotImplementedError
 
-    @cached_property
-    def world(self) -> Mapping[str, Array]:
-        """Its corners in the world: those of the top, and over its high edge those of the lid."""
-        k, flat = self._at, self.panel.places([(0, 0), (1, 0), (1, 1), (0, 1)])
+    def raised_by(self, low: Array) -> Array:
+        """Return the way up to the lid in the world, from the low corner of the top."""
         assert self.panel.outward is not None
-        way, eye = np.array(self.panel.outward), self.setting.frame.eye
-        up = self.upward.risen(eye, flat[0], way, self.values.mm("rise"))
-        high = {_lid(i): flat[i % 4] + up for i in (k, k + 1)}
-        return {_corner(i): at for i, at in enumerate(flat)} | high
+        way = np.array(self.panel.outward)
+        return self.upward.risen(self.setting.frame.eye, low, way, self.values.mm("rise"))
 
-    def outline_of(self, face: str) -> tuple[str, ...]:
-        """Return the corners of a face."""
-        k = self._at
-        return {
-            "slope": (_corner(k + 2), _corner(k + 3), _lid(k), _lid(k + 1)),
-            "wall": (_corner(k), _corner(k + 1), _lid(k + 1), _lid(k)),
-            "after": (_corner(k + 1), _corner(k + 2), _lid(k + 1)),
-            "before": (_corner(k + 3), _corner(k), _lid(k)),
-            "under": tuple(_corner(3 - i) for i in range(4)),
-        }[face]
-
-    @property
-    def face_names(self) -> Mapping[str, str]:
-        """Its faces: the slope, the high wall, the two triangles, and where it lies on the house."""
-        k, around = self._at, self.panel.around
-        walls = {"wall": around[k], "after": around[(k + 1) % 4], "before": around[k - 1]}
-        return {"slope": "top", **walls, "under": "bottom"}
-
-    @cached_property
-    def seams(self) -> Mapping[str, Seam]:
-        """Its edges, by name."""
-        k, up = self._at, self.panel.out.family
-        level = (self.panel.up if k % 2 else self.panel.along).family
-        return {
-            "upright.0": Seam(_corner(k), _lid(k), up, ("wall", "before")),
-            "upright.1": Seam(_corner(k + 1), _lid(k + 1), up, ("wall", "after")),
-            "high": Seam(_lid(k), _lid(k + 1), level, ("wall", "slope"), "ridge"),
-            "slope.0": Seam(_corner(k + 3), _lid(k), "free", ("slope", "before"), "slope"),
-            "slope.1": Seam(_corner(k + 2), _lid(k + 1), "free", ("slope", "after"), "slope"),
-        }
-
-    @cached_property
-    def takes_away(self) -> Mapping[frozenset[str], Spans]:
-        """The edges of the top over which its wall and its triangles stand, each in one plane with the wall below."""
-        panel, k = self.panel, self._at
-        corners = (panel.low, panel.far_low, panel.far_high, panel.high)
-        return {frozenset((corners[i % 4], corners[(i + 1) % 4])): WHOLE for i in (k - 1, k, k + 1)}
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves: the box on the house, then what stays of it."""
-        edges = [self.values.move("front", "lean.edges", act) for act in self._drawn()]
-        return (*lid_moves(self), *edges)
-
-    def _drawn(self) -> Iterator[Act]:
+    def drawn_acts(self) -> Iterator[Act]:
         """Yield the acts that draw the edges at faces that show, or all of a see-through house."""
         n = self.values.full
         for name, seam in self.seams.items():
@@ -106,23 +59,87 @@ class LeanTo(Seamed, LidShape):
                 yield Rule(n(name), n(seam.start), n(seam.end), seam.family)
 
 
-class FrontLeanTo(LeanTo):
-    """A lean-to roof over a block that is drawn from its front."""
-
-    sentence: tuple[Clause, ...] = (Clause("Its one slope is highest {high}, {rise} over the wall."),)
+class FrontHigh(HighAtEdge):
+    """... over a block that is drawn from its front."""
 
     @property
-    def _at(self) -> int:
+    def at(self) -> int:
         """The edge over the wall that is turned that way."""
         return self.panel.around.index(self.values.word("high"))
 
 
-class CornerLeanTo(LeanTo):
+class CornerHigh(HighAtEdge):
+    """... over a block that is drawn from its nearest edge."""
+
+    @property
+    def at(self) -> int:
+        """The edge over one of the two walls that show, or behind."""
+        return _EDGE_OVER[self.values.word("over")]
+
+
+class LeanTo(HighAtEdge):
+    """A lean-to roof over the top of a block."""
+
+    @cached_property
+    def world(self) -> Mapping[str, Array]:
+        """Its corners in the world: those of the top, and over its high edge those of the lid."""
+        k, flat = self.at, self.panel.places([(0, 0), (1, 0), (1, 1), (0, 1)])
+        up = self.raised_by(flat[0])
+        high = {_lid(i): flat[i % 4] + up for i in (k, k + 1)}
+        return {corner_name(i): at for i, at in enumerate(flat)} | high
+
+    def outline_of(self, face: str) -> tuple[str, ...]:
+        """Return the corners of a face."""
+        k = self.at
+        return {
+            "slope": (corner_name(k + 2), corner_name(k + 3), _lid(k), _lid(k + 1)),
+            "wall": (corner_name(k), corner_name(k + 1), _lid(k + 1), _lid(k)),
+            "after": (corner_name(k + 1), corner_name(k + 2), _lid(k + 1)),
+            "before": (corner_name(k + 3), corner_name(k), _lid(k)),
+            "under": tuple(corner_name(3 - i) for i in range(4)),
+        }[face]
+
+    @property
+    def face_names(self) -> Mapping[str, str]:
+        """Its faces: the slope, the high wall, the two triangles, and where it lies on the house."""
+        k, around = self.at, self.panel.around
+        walls = {"wall": around[k], "after": around[(k + 1) % 4], "before": around[k - 1]}
+        return {"slope": "top", **walls, "under": "bottom"}
+
+    @cached_property
+    def seams(self) -> Mapping[str, Seam]:
+        """Its edges, by name."""
+        k, up = self.at, self.panel.out.family
+        level = (self.panel.up if k % 2 else self.panel.along).family
+        return {
+            "upright.0": Seam(corner_name(k), _lid(k), up, ("wall", "before")),
+            "upright.1": Seam(corner_name(k + 1), _lid(k + 1), up, ("wall", "after")),
+            "high": Seam(_lid(k), _lid(k + 1), level, ("wall", "slope"), "ridge"),
+            "slope.0": Seam(corner_name(k + 3), _lid(k), "free", ("slope", "before"), "slope"),
+            "slope.1": Seam(corner_name(k + 2), _lid(k + 1), "free", ("slope", "after"), "slope"),
+        }
+
+    @cached_property
+    def takes_away(self) -> Mapping[frozenset[str], Spans]:
+        """The edges of the top over which its wall and its triangles stand, each in one plane with the wall below."""
+        panel, k = self.panel, self.at
+        corners = (panel.low, panel.far_low, panel.far_high, panel.high)
+        return {frozenset((corners[i % 4], corners[(i + 1) % 4])): WHOLE for i in (k - 1, k, k + 1)}
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves: the box on the house, then what stays of it."""
+        edges = [self.values.move("front", "lean.edges", act) for act in self.drawn_acts()]
+        return (*lid_moves(self), *edges)
+
+
+class FrontLeanTo(FrontHigh, LeanTo):
+    """A lean-to roof over a block that is drawn from its front."""
+
+    sentence: tuple[Clause, ...] = (Clause("Its one slope is highest {high}, {rise} over the wall."),)
+
+
+class CornerLeanTo(CornerHigh, LeanTo):
     """A lean-to roof over a block that is drawn from its nearest edge."""
 
     sentence: tuple[Clause, ...] = (Clause("Its one slope is highest {over}, {rise} over the wall."),)
-
-    @property
-    def _at(self) -> int:
-        """The edge over one of the two walls that show, or behind."""
-        return _EDGE_OVER[self.values.word("over")]

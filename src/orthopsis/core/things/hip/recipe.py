@@ -59,7 +59,8 @@ def _lid(roof: LidShape) -> Iterator[Act]:
     yield Rule(n("construction.lid.far"), beside, over, panel.up.family, "construction")
 
 
-def _diagonals(roof: HipShape, makes: str) -> list[Act]:
+def diagonal_acts(roof: LidShape, makes: str) -> list[Act]:
+    """Return the acts that cross the diagonals of the lid."""
     n = roof.values.full
     return [
         Rule(n("construction.rising"), n("lid.0"), n("lid.2"), "free", "construction"),
@@ -70,13 +71,13 @@ def _diagonals(roof: HipShape, makes: str) -> list[Act]:
 
 def _tip(roof: HipShape) -> list[tuple[str, Act]]:
     """Return the acts that find the tip, in the middle of the lid."""
-    return [("hip.tip", act) for act in _diagonals(roof, roof.values.full("tip"))]
+    return [("hip.tip", act) for act in diagonal_acts(roof, roof.values.full("tip"))]
 
 
 def _ridge(roof: HipShape) -> list[tuple[str, Act]]:
     """Return the acts that find the middle line of the lid, and on it the ends of the ridge, by the lid's half."""
     n, panel, centre = roof.values.full, roof.panel, roof.values.full("measure.centre")
-    told: list[tuple[str, Act]] = [("hip.centre", act) for act in _diagonals(roof, centre)]
+    told: list[tuple[str, Act]] = [("hip.centre", act) for act in diagonal_acts(roof, centre)]
     middle, across, half = n("construction.middle"), n("construction.across"), n("measure.half.1")
     bottom, far, top, first = (n(f"construction.lid.{edge}") for edge in ("bottom", "far", "top", "first"))
     ends, sides = ((first, far), (bottom, top)) if roof.is_along else ((bottom, top), (first, far))
