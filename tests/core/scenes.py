@@ -19,6 +19,7 @@ from orthopsis.core.things.letters.alphabet import ALPHABET
 from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from orthopsis.core.things.profile.shapes import READY
+from orthopsis.core.things.road.side_street import BRANCHES
 from orthopsis.core.things.silhouette.outlines import OUTLINES
 from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from orthopsis.core.things.standing import Unheld
@@ -350,9 +351,18 @@ def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_po
         "crossing": draw(st.sampled_from(["none", "3", "6"])),
         "cross_at": draw(st.integers(5, 30)),
         "cross_deep": draw(st.integers(2, 12)),
+        "branch": draw(st.sampled_from(sorted(BRANCHES))),
+        "branch_at": draw(st.integers(5, 40)),
+        "branch_deep": draw(st.integers(2, 20)),
     }
     if draw(st.booleans()):  # a pavement has room on the sheet
-        road |= {"beside": "both", "left": draw(st.integers(30, 180)), "pave": draw(st.integers(3, 30)), "kerb": 3}
+        road |= {
+            "beside": "both",
+            "branch": "none",
+            "left": draw(st.integers(30, 180)),
+            "pave": draw(st.integers(3, 30)),
+            "kerb": 3,
+        }
     return exercise_of(road, draw(boxes("Box 1", view)), views=[VIEWS[view]])
 
 

@@ -172,3 +172,57 @@ def test_the_crossing_is_dragged_along_the_road_and_not_past_the_point() -> None
     assert drag(exercise, handle.id, *handle.at) == exercise
     beyond = drag(exercise, handle.id, 210.0, 149.0)
     assert draw(beyond).lines
+
+
+@pytest.mark.parametrize(("branch", "lines"), [("none", 0), ("left", 2), ("right", 2), ("both", 4)])
+def test_where_a_street_leads_off_the_road_has_no_side(branch: str, lines: int) -> None:
+    exercise = road(branch=branch, branch_at=60.0, branch_deep=24.0)
+    drawing = draw(exercise)
+    seen = [line for line in drawing.lines if line.thing == "Road" and line.visible and line.role == "edge"]
+    streets = [line for line in seen if line.name.startswith("street.")]
+    assert len(streets) == lines
+    for line in streets:
+        assert line.start[1] == pytest.approx(line.end[1])
+        assert line.end[0] in (0.0, drawing.sheet.width_mm)
+    for side in ("left", "right"):
+        pieces = sorted((line for line in seen if line.name == side), key=lambda line: line.start[1])
+        is_open = branch in (side, "both")
+        assert len(pieces) == (2 if is_open else 1)
+        if is_open:
+            if side == ("right" if branch == "right" else "left"):
+                assert distance(Point(*pieces[0].start), Point(*pieces[0].end)) == pytest.approx(60.0)
+            ends = sorted((pieces[0].end[1], pieces[1].start[1]))
+            assert ends == pytest.approx(sorted({round(line.start[1], 6) for line in streets}), abs=1e-5)
+
+
+def test_a_finished_road_with_a_street_across_it_is_found_right() -> None:
+    exercise = road(branch="both", branch_at=60.0, branch_deep=24.0)
+    strokes = [
+        Stroke(Point(*line.start), Point(*line.end))
+        for line in draw(exercise).lines
+        if line.visible and line.role in ("edge", "detail")
+    ]
+    checked = check(exercise, strokes)
+    assert checked.missing == []
+    assert [finding.text for finding in checked.findings if finding.severity] == []
+
+
+def test_a_street_past_the_point_or_over_a_pavement_is_refused_with_what_works() -> None:
+    exercise = road(branch="left", branch_at=60.0, branch_deep=24.0)
+    with pytest.raises(GeometryError) as refused:
+        draw(set_at(exercise, "things.0.branch_at", 600.0))
+    assert (refused.value.code, refused.value.about) == ("street_past_point", "things.0.branch_at")
+    assert draw(set_at(exercise, "things.0.branch_at", parse_length(refused.value.nearest or "", "mm"))).lines
+    with pytest.raises(GeometryError) as refused:
+        draw(set_at(exercise, "things.0.beside", "both"))
+    assert (refused.value.code, refused.value.about) == ("street_over_pavement", "things.0.beside")
+
+
+def test_a_hand_moves_the_street_along_the_road() -> None:
+    exercise = road(branch="right", branch_at=60.0, branch_deep=24.0)
+    at = next(handle for handle in draw(exercise).handles if handle.id == "things.0.branch").at
+    after: Any = drag(exercise, "things.0.branch", at[0], at[1] + 20.0).things[0]
+    assert after.branch_at > 60.0
+    far: Any = drag(exercise, "things.0.branch", 210.0, 290.0).things[0]
+    assert draw(drag(exercise, "things.0.branch", 210.0, 290.0)).lines
+    assert far.branch_at >= after.branch_at

@@ -39,6 +39,8 @@ from orthopsis.core.telling.letters import (
 from orthopsis.core.telling.setup_values import of_setup
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.thing_values import (
+    branch_over,
+    branch_side,
     choice_words,
     goal_words,
     high_words,
@@ -147,6 +149,8 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "view_point": lambda solved, breath, acts: view_point(solved, breath),
     "goal": lambda solved, breath, acts: goal_words(solved, breath),
     "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
+    "branch_side": lambda solved, breath, acts: branch_side(solved, breath),
+    "branch_over": lambda solved, breath, acts: branch_over(acts),
     "high_words": lambda solved, breath, acts: high_words(solved, breath),
     "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(

@@ -2,7 +2,7 @@
 
 from collections.abc import Sequence
 
-from orthopsis.core.construct.moves import Act, Measure, RuleToPoint, ShareAlong
+from orthopsis.core.construct.moves import Act, Measure, RuleToPoint, Run, ShareAlong
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
@@ -23,6 +23,18 @@ def choice_words(solved: Solved, breath: Breath, name: str) -> str:
     thing = solved.prepared.thing(breath.thing)
     choices = [p for p in thing.kind.parameters if isinstance(p, Choice) and p.name == name] if thing else []
     return solved.prepared.wording.words(choices[0].options[thing.values.word(name)]) if choices and thing else ""
+
+
+def branch_side(solved: Solved, breath: Breath) -> str:
+    """Return on which side of a road its side street is measured; on the left one where it crosses the road."""
+    thing = solved.prepared.thing(breath.thing)
+    return "right" if thing is not None and thing.values.held.get("branch") == "right" else "left"
+
+
+def branch_over(acts: Sequence[Act]) -> str:
+    """Return that the marks are carried over the road, where a street crosses it."""
+    crosses = any(isinstance(act, Run) for act in acts)
+    return " Light level lines from these marks to the other side find it there." if crosses else ""
 
 
 def high_words(solved: Solved, breath: Breath) -> str:

@@ -115,6 +115,33 @@ GROUND: dict[str, StepPhrases] = {
         "Drawing the whole middle line.",
         "ruler",
     ),
+    "road.street_marks": StepPhrases(
+        "where a street leads off",
+        (
+            "On the {branch_side} side of the road measure {branch_at} from where it begins, and {branch_deep} more. "
+            "Make two marks.{branch_over}",
+            "Along the {branch_side} side of the road mark {branch_at} from where it begins, and {branch_deep} after "
+            "that: there the street leads off.{branch_over}",
+            "The street leads off {branch_at} along the {branch_side} side of {thing}, {branch_deep} wide "
+            "there.{branch_over}",
+        ),
+        "What lies across the road is level.",
+        "Marking it too far up: the street gets very narrow there.",
+        "ruler",
+    ),
+    "road.street": StepPhrases(
+        "the street, to the edge of the sheet",
+        (
+            "From each mark draw a level line away from the road, to the edge of the sheet. Count: {count}. Between "
+            "the marks the road has no side: that piece goes away at the end.",
+            "From each mark draw a [level] line to the edge of the sheet: {lines}. Between them the road has no side: "
+            "that piece is erased at the end.",
+            "[Level] lines from the marks to the sheet's edge: {lines}; between them the road's side is erased.",
+        ),
+        "In one-point a street that crosses another runs level.",
+        "Running it to the point, like the road.",
+        "ruler and set square",
+    ),
     "road.beside": StepPhrases(
         "kerb and pavement",
         (

@@ -118,9 +118,10 @@ HIP: dict[str, StepPhrases] = {
             "Two corners of the lid, {high_words}, are the top of the high wall. Draw lines from them down to the "
             "corners of the house under them, the edge between them, and the two slanted lines down to the other "
             "corners, as far as they are seen. Count: {count}.",
-            "Draw the high wall up to the lid, {high_words}, the edge on its top, and from its two ends the slopes down to the other "
-            "corners of {other}, as far as they are seen: {lines}.",
-            "The high wall up to the lid, {high_words}, its top, and both slopes down to the other corners of the top: {lines}.",
+            "Draw the high wall up to the lid, {high_words}, the edge on its top, and from its ends the slopes down "
+            "to the other corners of {other}, as far as they are seen: {lines}.",
+            "The high wall up to the lid, {high_words}, its top, and both slopes down to the other corners of the top: "
+            "{lines}.",
         ),
         "One slope rises from one edge of the top to the lid's edge over the opposite one.",
         "Drawing all of the lid dark: only one of its edges stays.",

@@ -7,6 +7,7 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
 from orthopsis.core.things.road.beside import BESIDE, STRIPES
 from orthopsis.core.things.road.road import BY, DASHES, WAYS, LevelRoad, TurnedRoad
+from orthopsis.core.things.road.side_street import BRANCHES
 
 ROAD = ThingKind(
     kind="road",
@@ -25,6 +26,9 @@ ROAD = ThingKind(
         Choice("crossing", "its crossing", STRIPES, "none"),
         Length("cross_at", "where the crossing begins along the left side", 40.0, 1.0, 2000.0),
         Length("cross_deep", "how deep the crossing is along the left side", 20.0, 1.0, 1000.0),
+        Choice("branch", "what leads off it", BRANCHES, "none"),
+        Length("branch_at", "where it leads off along the side", 60.0, 1.0, 2000.0),
+        Length("branch_deep", "how wide it is along the side", 24.0, 1.0, 1000.0),
         Choice(LOOK.name, LOOK.says, {"solid": "Solid"}, "solid"),
     ),
     in_view={"one_point": LevelRoad, "two_point": TurnedRoad, "three_point": TurnedRoad},

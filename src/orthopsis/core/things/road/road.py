@@ -29,7 +29,8 @@ from orthopsis.core.sight.solid import Edge, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE, reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.real_sizes import KERB, LANE, PAVEMENT
-from orthopsis.core.things.road.beside import STRIPES, RoadSides
+from orthopsis.core.things.road.beside import STRIPES
+from orthopsis.core.things.road.side_street import BRANCHES, SideStreet
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.spacing import equal_shares, longest_step_mm
 from orthopsis.core.things.standing import Clause, Free, Handle
@@ -41,6 +42,7 @@ from orthopsis.core.wording.names import Feature
 WAYS = {"road": "A road", "path": "A path", "river": "A river", "canal": "A canal", "quay": "A strip of quay"}
 DASHES = {"none": "no dashes", **{str(n): f"{n} dashes" for n in range(2, 9)}}
 BY = {"diagonal": "by the diagonals", "eye": "by eye"}
+_BRANCHED = tuple(BRANCHES)[1:]
 _MARKED, _STRIPED = tuple(DASHES)[1:], tuple(STRIPES)[1:]
 _BESIDE = (
     Clause("; {beside}", {"beside": ("none",)}),
@@ -52,7 +54,7 @@ NEARLY_THERE_MM = 1e-4
 """So near to its point the eye's road ends, which has no end: the hand's one reaches it."""
 
 
-class Road(RoadSides):
+class Road(SideStreet):
     """A road to a point."""
 
     @property
@@ -118,7 +120,7 @@ class Road(RoadSides):
     def solid(self) -> Solid:
         """Its lines on the ground of the eye's world."""
         away, lines = self.way.family, list(self.begins)
-        edges = [*self.side_edges, *self.crossing_edges]
+        edges = [*self.side_edges, *self.crossing_edges, *self.branch_edges]
         edges += [Edge(f"dash.{i}", f"mark.{i}", f"mark.{i + 1}", away, feature=Feature("line")) for i in self.dashes]
         names = [f"{end}.{line}" for line in lines for end in ("near", "far")]
         places = [self._along(self.begins[line], share) for line in lines for share in (0.0, None)]
@@ -128,6 +130,9 @@ class Road(RoadSides):
         for name, (across, along) in self.crossing.items():
             names.append(name)
             places.append(self._along(between(*self.feet[:2], across), along))
+        for name, place in self.branch_places.items():
+            names.append(name)
+            places.append(place)
         return Solid(Topology(tuple(names), (), tuple(edges)), np.array(places))
 
     def _along(self, foot: Point, share: float | None) -> Array:
@@ -148,7 +153,7 @@ class Road(RoadSides):
         for side in ("left", "right"):
             moves.append(move("front", "road.sides", RuleToPoint(n(side), n(f"near.{side}"), goal, "edge")))
             moves.append(move("front", "", Shift(n(f"far.{side}"), goal, 0.0)))
-        moves += self.pavement_moves + self.crossing_moves
+        moves += self.pavement_moves + self.crossing_moves + self.branch_moves
         if not self.shares:
             return tuple(moves)
         moves.append(move("divide", f"road.middle{on_edge}", Measure(n("mark.0"), *middle)))
@@ -216,6 +221,10 @@ class Road(RoadSides):
         if self.stripes:
             at = self.on_page(0.0, self.crossing_shares[0])
             found["crossing"] = Handle("Move the crossing", at, ("cross_at",), self._drag_crossing)
+        if self.branches:
+            found["branch"] = Handle(
+                "Move the side street", self.branch_lines[0].start, ("branch_at",), self._drag_branch
+            )
         if self.shares:
             found["dash"] = Handle("Change the first dash", self.marks[1], ("dash",), self._drag_dash)
         return found
@@ -231,6 +240,11 @@ class Road(RoadSides):
         division = self.setting.sheet.division_mm
         most = FARTHEST_SHARE * distance(self.feet[0], self.way.goal) - self.values.mm("cross_deep")
         return {"cross_at": min(self._reached(self.feet[0], at), max(most // division * division, division))}
+
+    def _drag_branch(self, at: Point) -> Mapping[str, Value]:
+        division, begin = self.setting.sheet.division_mm, self.begins[self.branches[0]]
+        most = FARTHEST_SHARE * distance(self.feet[0], self.way.goal) - self.values.mm("branch_deep")
+        return {"branch_at": min(self._reached(begin, at), max(most // division * division, division))}
 
     def _drag_dash(self, at: Point) -> Mapping[str, Value]:
         return {"dash": self._reached(self.feet[2], at)}
@@ -251,6 +265,9 @@ class Road(RoadSides):
         if self.stripes:
             begin, end = (self.on_page(0.0, share) for share in self.crossing_shares)
             found |= {"cross_at": (left, begin), "cross_deep": (begin, end)}
+        if self.branches:
+            near, far = (self.branch_lines[i].start for i in (0, 1))
+            found |= {"branch_at": (self.begins[self.branches[0]], near), "branch_deep": (near, far)}
         if self.has_pavement:
             kerb = self.begins["kerb_right"]
             found |= {"kerb": (right, kerb), "pave": (kerb, self.begins["pavement_right"])}
@@ -265,8 +282,10 @@ class LevelRoad(Road):
         Clause("It has {dashes}", {"dashes": ("none",)}),
         Clause("It has {dashes}, found {dashes_by}, the first {dash} long", {"dashes": _MARKED}),
         *_BESIDE,
-        Clause("; {crossing}.", {"crossing": ("none",)}),
-        Clause("; {crossing}, {cross_at} along its left side and {cross_deep} deep.", {"crossing": _STRIPED}),
+        Clause("; {crossing}", {"crossing": ("none",)}),
+        Clause("; {crossing}, {cross_at} along its left side and {cross_deep} deep", {"crossing": _STRIPED}),
+        Clause("; {branch}.", {"branch": ("none",)}),
+        Clause("; {branch}, {branch_at} along its side and {branch_deep} wide there.", {"branch": _BRANCHED}),
     )
 
     @classmethod
@@ -315,6 +334,11 @@ class TurnedRoad(Road):
     def stripes(self) -> int:
         """No level line is parallel to its crossings."""
         return 0
+
+    @property
+    def branches(self) -> tuple[str, ...]:
+        """A street that leads off is a road to the other point."""
+        return ()
 
     @property
     def way(self) -> Way:
