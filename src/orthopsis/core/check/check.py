@@ -12,6 +12,7 @@ from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.check.match import Match, is_inked, match
+from orthopsis.core.check.reveals import reveal_findings
 from orthopsis.core.check.spacing import spacing_findings
 from orthopsis.core.check.split import split_overhangs
 from orthopsis.core.check.stroke import Stroke, expected_lines
@@ -61,7 +62,11 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         and not is_inked(e, strokes)
     ]
     names = LineNames(expected)
-    of_several = [*together(strokes, matches, prepared, sigma, names), *spacing_findings(strokes, prepared)]
+    of_several = [
+        *together(strokes, matches, prepared, sigma, names),
+        *spacing_findings(strokes, prepared),
+        *reveal_findings(strokes, matches, prepared, sigma),
+    ]
     found = findings(lines, missing, prepared, sigma, names, of_several)
     checked = Checked(
         vanishing_points=_estimates(strokes, lines, matches, frames, sigma),

@@ -14,7 +14,7 @@ _TOPIC = {
     "wrong_point": "receding",
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
     "tones_differ": "tones", "copied_flat": "flat", "off_row": "row", "tip_off_middle": "middle",
-    "even_spaces": "spaces",
+    "even_spaces": "spaces", "reveal_uneven": "reveal",
 }  # fmt: skip
 CLEAR_MM = 5.0
 """A thing reaches over the eye level, or stands beside a point, by at least this much (no source)."""

@@ -12,7 +12,7 @@ from orthopsis.core.wording.vocabulary import Wording, counted, listed
 
 ORDER = (
     "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
-    "tip_off_middle", "even_spaces", "edge_runs_off",
+    "tip_off_middle", "even_spaces", "reveal_uneven", "edge_runs_off",
     "copied_flat", "wrong_point", "no_point", "misses_point", "off_row", "missing_line", "missing_lines", "cannot_tell",
 )  # fmt: skip
 _BAD = ("slightly_off", "off", "wrong_point")

@@ -280,6 +280,11 @@ class Standing:
         return None
 
     @property
+    def reveals(self) -> tuple[tuple[str, str], ...]:
+        """The edges of openings in a wall, each with the one behind it that the wall's thickness leads to."""
+        return ()
+
+    @property
     def person_height(self) -> float:
         """How tall the people are that it shows, in heights of the eye over the ground; 0 where it shows none."""
         return 0.0

@@ -17,6 +17,7 @@ FINDINGS: dict[str, str] = {
     "copied_flat": "{thing} is drawn flat: its {count} lines on the {face} run level, not to the {point}.",
     "off_row": "The {line} lies {miss} {side} the line on which the others lie.",
     "even_spaces": "{thing} stay about {value} apart all along; going away the spaces shrink, from {first} to {last}.",
+    "reveal_uneven": "The wall seen in {thing} is {thick} at one end and {thin} at the other; in truth it is even.",
     "tip_off_middle": "The tip of {thing} stands {miss} to the {side} of the middle of its wall; {limit} is fine.",
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
@@ -40,6 +41,7 @@ TITLES: dict[str, str] = {
     "copied_flat": "Drawn flat on a wall that goes away",
     "off_row": "One of a row is off its line",
     "even_spaces": "A row that does not come closer together",
+    "reveal_uneven": "A wall of uneven thickness",
     "tip_off_middle": "A tip not over the middle",
     "missing_line": "A line is missing",
     "missing_lines": "Lines are missing",
@@ -137,6 +139,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at {line}: what goes away comes closer together. Find each next one by the line through the middle.",
         "{line} stay equally far apart: equal spaces shrink going away. A line through the middle finds the next.",
     ),
+    "reveal": (
+        "Look at the wall in {line}: it is as thick at the top as at the bottom.",
+        "Look at the thickness in {line}: the inner edge runs as the outer one does.",
+        "The reveal of {line} is uneven: its inner edges run as the outer ones.",
+    ),
     "middle": (
         "Look at the tip of {line}: cross the wall from corner to corner to find its middle.",
         "Look at the tip of {line}: the middle of the wall is where its diagonals cross.",
@@ -199,6 +206,11 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: make each space smaller than the one before.",
         "Next time: from the top of one, through the middle of the next, down to the foot of the one after.",
         "Next time: construct the second space from the first; do not measure it again.",
+    ),
+    "reveal": (
+        "Next time: draw light lines from all corners of the opening before the inner edge.",
+        "Next time: run all corners of the opening back before the inner edges.",
+        "Next time: all four depth lines first, then the inner edges between them.",
     ),
     "middle": (
         "Next time: draw the big cross on the wall first.",

@@ -31,7 +31,7 @@ class RaisedBlock(Raised, OnPlan):
     """A block over its plan."""
 
     sentence: tuple[Clause, ...] = (
-        Clause("Its plan takes: free, taken, free: {along} along the top, {up} up it. It is {rise} tall."),
+        Clause("Its plan, free, taken, free: {along} along the top, {up} up it. It is {rise} tall."),
     )
 
     @classmethod

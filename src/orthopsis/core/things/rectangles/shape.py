@@ -117,6 +117,15 @@ class RectangleShapes(OnFacePart):
         return tuple(tuple(seen[i : i + 4]) for i in range(0, len(seen), 4))
 
     @property
+    def reveals(self) -> tuple[tuple[str, str], ...]:
+        """The straight sides of openings that are sunk into the wall or go through it, each with the one behind."""
+        if not self.is_sunk:
+            return ()
+        straight = [side.name for side in self.form.sides if not side.pole]
+        parts = [part_name(number) for number in range(len(self.layout.rectangles))]
+        return tuple((f"{part}.{side}", f"{part}.front.{side}") for part in parts for side in straight)
+
+    @property
     def doorway(self) -> tuple[FacePlace, ...]:
         """The foot and the top of the first one, where it begins at the foot of the face."""
         low, _, _, high = self.layout.rectangles[0]
