@@ -130,6 +130,7 @@ class Panel:
         is_seen: whether its outer side is turned to the eye.
         is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
         is_part: whether it is a part of a divided face.
+        is_inner: whether it is a face of a room, seen from inside.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
@@ -162,6 +163,7 @@ class Panel:
     is_seen: bool = True
     is_drawn: bool = True
     is_part: bool = False
+    is_inner: bool = False
     marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
@@ -181,7 +183,7 @@ class Panel:
     @property
     def is_whole_top(self) -> bool:
         """Whether it is the whole top of a block, on which a roof can stand."""
-        return self.is_whole and not self.is_part and self.turned == "top" and not self.is_sloping
+        return self.is_whole and self.turned == "top" and not (self.is_part or self.is_sloping or self.is_inner)
 
     @property
     def is_sloping(self) -> bool:

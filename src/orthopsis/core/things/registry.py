@@ -16,6 +16,7 @@ from orthopsis.core.things.rails import RAILS
 from orthopsis.core.things.raised_block import RAISED_BLOCK
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
+from orthopsis.core.things.room import ROOM
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
 from orthopsis.core.things.silhouette import SILHOUETTES
@@ -24,6 +25,7 @@ KINDS: dict[str, ThingKind] = {
     kind.kind: kind
     for kind in (
         BOX,
+        ROOM,
         LETTERS,
         PROFILE,
         BENCH,

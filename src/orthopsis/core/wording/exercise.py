@@ -112,5 +112,10 @@ FACES = {
     "face_bottom": "the underside",
     "face_slope_first": "the slope at the first edge",
     "face_slope_far": "the other slope",
+    "face_floor": "the floor",
+    "face_back_wall": "the back wall",
+    "face_left_wall": "the left wall",
+    "face_right_wall": "the right wall",
+    "face_ceiling": "the ceiling",
 }
 """On which face of another one a thing may lie."""

@@ -15,6 +15,7 @@ from orthopsis.core.wording.raised_steps import RAISED
 from orthopsis.core.wording.rectangle_steps import RECTANGLE
 from orthopsis.core.wording.repeat_steps import REPEAT
 from orthopsis.core.wording.roof_steps import ROOF
+from orthopsis.core.wording.room_steps import ROOM
 from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
@@ -25,6 +26,7 @@ STEPS: dict[str, StepPhrases] = {
     **SETUP,
     **FRONT,
     **CORNER,
+    **ROOM,
     **ROUND,
     **ROW,
     **FACE,
