@@ -334,6 +334,32 @@ def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ..
 
 
 @st.composite
+def rooms(draw: Any, more: int = 2) -> Exercise:
+    """Return a room that one looks into, and on its faces blocks, windows, niches and boards."""
+    left, bottom = draw(st.integers(10, 120)), draw(st.integers(10, 90))
+    room = {
+        "kind": "room", "name": "Room", "left": left, "bottom": bottom,
+        "width": draw(st.integers(220 - left, 400 - left)), "height": draw(st.integers(160 - bottom, 285 - bottom)),
+        "depth_by": draw(st.sampled_from(["measured", "half"])), "depth": draw(st.floats(5.0, 120.0)),
+        "depth_corner": draw(st.sampled_from(["auto", "bottom_left", "top_right"])),
+    }  # fmt: skip
+    part, things = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "1:5:2"]), [room]
+    for number in range(draw(st.integers(0, more))):
+        place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
+        if draw(st.booleans()):
+            block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
+            things.append({**place, **block})
+        else:
+            face = draw(st.sampled_from(["floor", "ceiling", "left_wall", "right_wall", "back_wall"]))
+            flat = {"kind": "rectangles", "joined_by": f"face_{face}", "columns": draw(st.sampled_from(["1", "2"]))}
+            relief = {"relief": draw(st.sampled_from(["flat", "in", "out"])), "deep": draw(st.floats(1.0, 12.0))}
+            things.append({**place, **flat, **relief})
+    made = exercise_of(*things, views=[VIEWS["one_point"]])
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
     """Return an exercise with a road over the ground and a box that may stand on it."""
     view = draw(st.sampled_from(views))

@@ -18,6 +18,7 @@ from scenes import (
     raised,
     roads,
     roofed,
+    rooms,
     rounded,
     rows,
     silhouettes,
@@ -54,6 +55,7 @@ ANY = st.one_of(
     hipped(),
     eaved(),
     raised(),
+    rooms(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -140,13 +140,30 @@ def test_a_top_on_the_eye_level_is_refused_with_a_height_that_works() -> None:
     assert draw(quay(rise=float((refused.value.nearest or "").split()[0]))).lines
 
 
-def test_a_wall_straight_before_the_point_is_refused() -> None:
-    # The left wall of the plan begins straight under the point, 210 mm in: its edges to the point are upright.
+def before_the_point(up: str, **more: Any) -> Exercise:
+    """A quay of 200 mm about the point, which is 210 mm in, and a store on it."""
     host = box("Quay", 110.0, 20.0, 200.0, 10.0, depth_by="measured", depth=60.0)
     store = {"kind": "raised_block", "name": "Store", "joined_to": "Quay", "joined_by": "face_top", "along": "1:2:1",
-             "up": "2:1:1", "rise": 40.0}  # fmt: skip
+             "up": up, "rise": 40.0, **more}  # fmt: skip
+    return exercise_of(host, store, views=[VIEWS["one_point"]])
+
+
+@pytest.mark.parametrize("up", ["2:1:1", "1:1:2"])
+def test_a_wall_straight_before_the_point_is_found_by_the_other_one(up: str) -> None:
+    """The left wall of the plan, or the right one, stands straight under the point: its edges to it are upright."""
+    exercise = before_the_point(up)
+    drawing = assert_found_right(exercise)
+    assert any("nearly edge-on" in step.rule for step in drawing.steps) == (up == "2:1:1")
+    found = solved(exercise)
+    picture = found.seen[1].solid.picture(found.seen[1].eye)
+    for name, place in picture.items():
+        if f"Store.{name}" in found.board.points:
+            assert_same_point(found.board.points[f"Store.{name}"].xy, place, name)
+
+
+def test_a_block_as_narrow_as_a_line_before_the_point_is_refused() -> None:
     with pytest.raises(GeometryError) as refused:
-        draw(exercise_of(host, store, views=[VIEWS["one_point"]]))
+        draw(before_the_point("100:1:99"))
     assert refused.value.code == "seen_edge_on"
 
 

@@ -42,16 +42,15 @@ def houses(solved: Solved) -> list[list[Solid]]:
     """Return the solids of each house, what stands on it among them, its foot on one ground with the others'."""
     level, found = solved.prepared.frames[0].level_mm, dict[str, list[Solid]]()
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
-        root = placed
-        while root.kind.hangs and root.setting.anchor is not None:
-            root = solved.prepared.by_name[root.setting.anchor.thing]
-        found.setdefault(root.values.name, []).append(Solid(seen.solid.topology, seen.solid.places))
-    result = []
-    for parts in found.values():
-        eye, foot = solved.seen[0].eye, parts[0]
-        drop = np.max((level - eye.see(foot.places)[:, 1]) / eye.nearness(foot.places))
-        result.append([Solid(part.topology, part.places / drop) for part in parts])
-    return result
+        # Two houses on one pavement keep the edge between them, also where their walls lie in one plane.
+        house = placed
+        while house.kind.hangs and house.kind.kind != "raised_block" and house.setting.anchor is not None:
+            house = solved.prepared.by_name[house.setting.anchor.thing]
+        foot = solved.seen[solved.prepared.root(placed).index].solid.places
+        eye = seen.eye
+        drop = np.max((level - eye.see(foot)[:, 1]) / eye.nearness(foot))
+        found.setdefault(house.values.name, []).append(Solid(seen.solid.topology, seen.solid.places / drop))
+    return list(found.values())
 
 
 @pytest.mark.parametrize("title", SCENES)

@@ -3,7 +3,7 @@
 Corners are numbered as in ``things.raised``, from the face's low one on.
 """
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator
 
 from propcache.api import cached_property
 
@@ -46,22 +46,22 @@ class OnPlan(Seamed, OnFacePart):
             role = self.role(name) if name in self.seams else "construction"
             yield Rule(n(name), n(foot_name(i)), n(foot_name(i + 1)), families[i % 2], role)
 
-    def check_not_edge_on(self, corners: Sequence[Point], ways: Sequence[Way], moved_by: str) -> None:
-        """Refuse a wall that is seen edge-on, so that its lines cannot cross.
+    def is_edge_on(self, at: Point, way: Way) -> bool:
+        """Tell whether a wall whose foot runs that way from a corner is seen edge-on: its lines cannot cross."""
+        up_x, up_y = unit_toward(at, self.panel.out.goal)
+        to_x, to_y = unit_toward(at, way.goal)
+        return abs(to_x * up_y - to_y * up_x) < EDGE_ON
+
+    def edge_on(self, fix: str) -> GeometryError:
+        """Return the error for a wall that is seen edge-on.
 
         Args:
-            ways: the level directions of its walls.
-            moved_by: what else the teacher can do about it.
+            fix: what the teacher can do about it.
         """
-        for at in corners:
-            up_x, up_y = unit_toward(at, self.panel.out.goal)
-            for way in ways:
-                to_x, to_y = unit_toward(at, way.goal)
-                if abs(to_x * up_y - to_y * up_x) < EDGE_ON:
-                    raise GeometryError(
-                        "seen_edge_on",
-                        f"A wall of “{self.values.name}” is seen edge-on here: it would be a line.",
-                        moved_by,
-                        about="along",
-                        nearest="1:1:3" if self.foot_shares[0][0] > 0.3 else "3:1:1",
-                    )
+        return GeometryError(
+            "seen_edge_on",
+            f"A wall of “{self.values.name}” is seen edge-on here: it would be a line.",
+            fix,
+            about="along",
+            nearest="1:1:3" if self.foot_shares[0][0] > 0.3 else "3:1:1",
+        )

@@ -42,6 +42,21 @@ RAISED: dict[str, StepPhrases] = {
         "Letting the upper edges run level on the paper.",
         "ruler and set square",
     ),
+    "raised.around": StepPhrases(
+        "its top, round from the first upright",
+        (
+            "From the top of this line draw a {up_way} line over to the next corner of the plan. From there draw one "
+            "{along}, and from its end one {up_way} again. Each stops over a corner of the plan. Draw the lines "
+            "{upright} under them, and the last edge. Count: {count}.",
+            "From its top go round: {up_way}, {along}, {up_way} again, each until it stands over the next corner of "
+            "the plan; draw the uprights there, and the last edge: {lines}.",
+            "Round the top from there: {up_way}, {along}, {up_way}, each over the next corner of the plan; the "
+            "uprights, the last edge: {lines}.",
+        ),
+        "One wall is seen nearly edge-on: the corner behind is found from the other side.",
+        "Looking for it where two nearly upright lines cross.",
+        "ruler and set square",
+    ),
     "raised.top": StepPhrases(
         "its top",
         (

@@ -8,6 +8,7 @@ from orthopsis.core.document.ready.buildings import BUILDINGS
 from orthopsis.core.document.ready.faces import FACES
 from orthopsis.core.document.ready.letters import LETTERS
 from orthopsis.core.document.ready.port import PORT
+from orthopsis.core.document.ready.rooms import ROOMS
 from orthopsis.core.document.ready.streets import STREETS
 
 GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
@@ -17,6 +18,7 @@ GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
     "Houses and furniture": BUILDINGS,
     "Roads, streets and roofs": STREETS,
     "Town and port": PORT,
+    "Rooms": ROOMS,
 }
 """The ready exercises by what they are about."""
 READY = tuple(document for documents in GROUPS.values() for document in documents)

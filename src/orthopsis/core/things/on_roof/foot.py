@@ -33,7 +33,8 @@ class OnSlope(OnPlan):
             GeometryError: a wall of it is seen edge-on.
         """
         feet = self.panel.places(self.foot_shares)
-        self.check_not_edge_on(self._seen(feet), [self.pitch.way], "Move it along the roof, or move the house aside.")
+        if any(self.is_edge_on(at, self.pitch.way) for at in self._seen(feet)):
+            raise self.edge_on("Move it along the roof, or move the house aside.")
         return feet
 
     @property

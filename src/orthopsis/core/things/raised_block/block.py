@@ -1,11 +1,12 @@
 """A block over its plan on a level top: where it is, how it is drawn, the faces that it offers."""
 
-from collections.abc import Mapping
+from collections.abc import Iterator, Mapping
 
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.meeting import meeting
+from orthopsis.core.construct.moves import Act, Move, Rule
 from orthopsis.core.construct.panel import Back, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
@@ -51,10 +52,21 @@ class RaisedBlock(Raised, OnPlan):
         Raises:
             GeometryError: a wall of it is seen edge-on.
         """
-        feet, ways = self.panel.places(self.foot_shares), (self.panel.along, self.panel.up)
-        aside = [way for way in ways if not way.goal.is_ideal]
-        self.check_not_edge_on(self._seen(feet), aside, "Move it to one side, or move what it stands on.")
+        feet, panel = self.panel.places(self.foot_shares), self.panel
+        seen = self._seen(feet)
+        if panel.up.goal.is_ideal:
+            # A wall that goes away, seen edge-on, is found by the other one.
+            is_narrow = all(self.is_edge_on(seen[i], panel.along) for i in (0, 3))
+        else:
+            is_narrow = any(self.is_edge_on(at, way) for at in seen for way in (panel.along, panel.up))
+        if is_narrow:
+            raise self.edge_on("Move it to one side, make it wider, or move what it stands on.")
         return feet
+
+    @property
+    def goes_round(self) -> bool:
+        """Whether the wall over the lower edge of its plan is seen edge-on: the hand then goes round the other way."""
+        return self.panel.up.goal.is_ideal and self.is_edge_on(self._seen(self.feet[:1])[0], self.panel.along)
 
     @cached_property
     def upward(self) -> Upward:
@@ -98,9 +110,26 @@ class RaisedBlock(Raised, OnPlan):
         """The hand's moves: light lines, the plan, its height, two walls, the top."""
         told = [("raised.plan", act) for act in self.foot_acts()]
         told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
-        told += [("raised.sides", act) for act in self.side_acts()]
-        told += [("raised.top", act) for act in self.lid_acts()]
+        if self.goes_round:
+            told += [("raised.around", act) for act in self._round_acts()]
+        else:
+            told += [("raised.sides", act) for act in self.side_acts()]
+            told += [("raised.top", act) for act in self.lid_acts()]
         return (*self.grid.moves(), *(self.values.move("back", breath, act) for breath, act in told))
+
+    def _round_acts(self) -> Iterator[Act]:
+        """Yield the acts that find the top's corners one after the other, away from the wall that is seen edge-on."""
+        n, panel, page = self.values.full, self.panel, self.page
+        steps = ((0, 3, "near", panel.up), (3, 2, "high", panel.along), (2, 1, "far", panel.up))
+        for here, there, side, way in steps:
+            aside = page[top_name(there)].x - page[top_name(here)].x
+            upright = (n(foot_name(there)), panel.out, n(f"construction.upright.{there}"))
+            edge = (n(top_name(here)), way, n(f"top.{side}"))
+            role = self.role(f"top.{side}")
+            yield from meeting(upright, edge, n(top_name(there)), aside, role, n(f"construction.laid.{side}"))
+            name = f"upright.{there}"
+            yield Rule(n(name), n(foot_name(there)), n(top_name(there)), panel.out.family, self.role(name))
+        yield Rule(n("top.low"), n(top_name(0)), n(top_name(1)), panel.along.family, self.role("top.low"))
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -107,7 +107,14 @@ class Room(FrontBox):
         # Out of a wall leads into the room: to where the wall over against it is.
         inward = away_from(-np.array(outer.back.vector))
         return replace(
-            outer, says=WORDS[key], turned=OVER[side], is_seen=True, is_inner=True, back=None, outward=inward
+            outer,
+            says=WORDS[key],
+            turned=OVER[side],
+            is_seen=True,
+            is_inner=True,
+            back=None,
+            outward=inward,
+            first_says=f"{side} edge of the frame",
         )
 
     def _back_wall(self) -> Panel:

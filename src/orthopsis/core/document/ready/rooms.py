@@ -1,0 +1,60 @@
+"""Ready exercises: rooms that one looks into, with what stands and hangs in them."""
+
+from typing import Any
+
+from orthopsis.core.document.ready.written import ALONE, HEAD, measured, raised, windows
+
+
+def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
+    """Return a room that one looks into, its back wall measured."""
+    frame = {"left": left, "bottom": bottom, "width": width, "height": height}
+    return {"kind": "room", "name": name, **frame, **measured(back_mm)}
+
+
+def on_floor(name: str, along: str, up: str, rise: float) -> dict[str, Any]:
+    """Return a piece of furniture that is raised from its plan on the floor of the room."""
+    return {**raised(name, "Room", along, up, rise), "joined_by": "face_floor"}
+
+
+ROOMS: tuple[dict[str, Any], ...] = (
+    {
+        **HEAD,
+        "title": "An empty room with a window and a door, one point",
+        "eye_level": {"height_mm": 132, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 236}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 110),
+            windows("Window", "left_wall", "2:3:2", "4:4:2", "Room", **ALONE),
+            windows("Door", "back_wall", "5:2:2", "0:3:2", "Room", **ALONE),
+        ],
+        "minutes": 60,
+    },
+    {
+        **HEAD,
+        "title": "The harbour master's room, one point",
+        "eye_level": {"height_mm": 150, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 176}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 118),
+            on_floor("Worktop", "9:3:0", "0:7:5", 64),
+            on_floor("Side top", "2:7:3", "0:2:10", 93),
+            on_floor("Chest", "3:3:6", "8:3:1", 46),
+            on_floor("Stool", "5:1:6", "5:1:6", 38),
+            windows("Window", "back_wall", "2:3:4", "4:3:2", "Room", **ALONE, relief="in", deep=8),
+            windows(
+                "Shelves",
+                "right_wall",
+                "3:4:2",
+                "3:4:2",
+                "Room",
+                columns="1",
+                rows="3",
+                wide="whole",
+                tall="fifth",
+                relief="out",
+                deep=18,
+            ),
+        ],
+        "minutes": 135,
+    },
+)
