@@ -111,8 +111,10 @@ const button = (name: string) => view.findAll('button').find((b) => b.text() ===
 
 describe('what can be added', () => {
   const KINDS = [
-    { kind: 'box', title: 'Box', adds: 'a box', hangs: false },
-    { kind: 'rectangles', title: 'Windows', adds: 'windows', hangs: true },
+    { kind: 'box', title: 'Box', adds: 'a box', hangs: false, group: 'On the sheet' },
+    { kind: 'hip_roof', title: 'Hip roof', adds: 'a hip roof', hangs: true, group: 'Roofs' },
+    { kind: 'rectangles', title: 'Windows', adds: 'windows', hangs: true, group: 'On what is there' },
+    { kind: 'road', title: 'Road', adds: 'a road', hangs: false, group: 'On the sheet' },
   ]
   const crate = {
     about: 'things.0',
@@ -132,12 +134,28 @@ describe('what can be added', () => {
 
   it('is what stands for itself while the sheet is empty', async () => {
     await words([])
-    expect(offered()).toEqual(['Add a box'])
+    expect(offered()).toEqual(['Add a box', 'Add a road'])
+    expect(view.findAll('.add .quiet')).toHaveLength(0)
   })
 
   it('is also what hangs on another thing, once there is one', async () => {
     await words([crate])
-    expect(offered()).toEqual(['Add a box', 'Add windows'])
+    expect(offered()).toEqual(['Add a box', 'Add a road', 'Add a hip roof', 'Add windows'])
+  })
+
+  it('stands in groups that say what it goes on, each of them named for a reader of the screen', async () => {
+    await words([crate])
+    const groups = view.findAll('.add')
+    expect(groups.map((group) => group.attributes('aria-label'))).toEqual(['On the sheet', 'Roofs', 'On what is there'])
+    expect(groups.map((group) => group.findAll('button').length)).toEqual([2, 1, 1])
+    expect(groups.map((group) => group.find('.quiet').text())).toEqual(['On the sheet', 'Roofs', 'On what is there'])
+  })
+
+  it('asks the application for the kind that is pressed', async () => {
+    await words([crate])
+    const act = vi.spyOn(useExercise(), 'act').mockResolvedValue(false)
+    await button('Add a hip roof').trigger('click')
+    expect(act).toHaveBeenCalledWith({ op: 'add', kind: 'hip_roof' })
   })
 })
 

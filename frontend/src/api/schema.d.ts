@@ -1951,6 +1951,8 @@ export interface components {
             adds: string;
             /** Hangs */
             hangs: boolean;
+            /** Group */
+            group: string;
         };
         /**
          * LeftOut

@@ -222,12 +222,15 @@ class KindLine(BaseModel):
     title: str
     adds: str
     hangs: bool
+    group: str
 
 
 @router.get("/kinds")
 def kinds() -> list[KindLine]:
     """Return the kinds of things."""
-    return [KindLine(kind=k.kind, title=k.title, adds=k.adds, hangs=bool(k.hangs)) for k in KINDS.values()]
+    return [
+        KindLine(kind=k.kind, title=k.title, adds=k.adds, hangs=bool(k.hangs), group=k.group) for k in KINDS.values()
+    ]
 
 
 class LevelLine(BaseModel):

@@ -20,6 +20,12 @@ const exercise = useExercise()
 const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
 /** What hangs on another thing is offered once there is one. */
 const offered = computed(() => (kinds.value ?? []).filter((kind) => !kind.hangs || things.value.length > 0))
+const groups = computed(() =>
+  [...new Set(offered.value.map((kind) => kind.group))].map((name) => ({
+    name,
+    kinds: offered.value.filter((kind) => kind.group === name),
+  })),
+)
 const root = ref<HTMLElement>()
 const sentences = computed(() => exercise.drawing?.sentences ?? [])
 const things = computed(() => sentences.value.filter((s) => s.owner === 'things'))
@@ -228,8 +234,9 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
     <WhoHides :chosen="things.find((s) => s.about === chosen)?.number ?? -1" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
-    <div class="add">
-      <button v-for="kind in offered" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
+    <div v-for="group in groups" :key="group.name" class="add" role="group" :aria-label="group.name">
+      <span v-if="groups.length > 1" class="quiet">{{ group.name }}</span>
+      <button v-for="kind in group.kinds" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
         Add {{ kind.adds }}
       </button>
     </div>
@@ -326,8 +333,14 @@ header input:focus {
 .add {
   display: flex;
   flex-wrap: wrap;
-  gap: 4px 14px;
+  gap: 0 14px;
   margin: 10px 0 0 11px;
   font-size: 16px;
+}
+
+.add .quiet {
+  flex-basis: 100%;
+  font-size: 14px;
+  padding: 0 6px;
 }
 </style>

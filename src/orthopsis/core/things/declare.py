@@ -69,6 +69,13 @@ class ThingKind:
         return self.hangs == "on_face"
 
     @property
+    def group(self) -> str:
+        """With which others it is offered: what stands for itself, what goes on that, roofs and what stands on them."""
+        if not self.hangs:
+            return "On the sheet"
+        return "Roofs" if self.is_building else "On what is there"
+
+    @property
     def adds(self) -> str:
         """What a new one is called by the one who adds it: ``a box``."""
         return self.adding or f"a {self.title.lower()}"
