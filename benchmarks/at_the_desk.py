@@ -374,6 +374,31 @@ def gull_view(hand: Teacher) -> None:
     hand.pick("what its slopes rise to", "one tip")
 
 
+def masters_room(hand: Teacher) -> None:
+    """A room that one looks into, two worktops, a chest, a table with a book on it, a window and shelves."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    plans = [("9:3:0", "0:7:5"), ("2:7:3", "0:2:10"), ("3:3:6", "8:3:1")]
+    for number, (along, up) in enumerate(plans, start=1):
+        hand.press("Add a raised block")
+        things.nth(number).wait_for()
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+    hand.press("Add a table")
+    things.nth(4).wait_for()
+    hand.type("how its plan lies along the floor", "4:3:5")
+    hand.type("how its plan lies up the floor", "4:3:5")
+    hand.press("Add a raised block")
+    things.nth(5).wait_for()
+    hand.pick_last("the face it lies on", "the top")
+    for number, wall in enumerate(("the back wall", "the right wall"), start=6):
+        hand.press("Add windows")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.pick_last("the face it lies on", wall)
+
+
 NAMES = "\n".join(f"{bird} {n}" for n in range(1, 9) for bird in ("Tern", "Guillemot", "Fulmar"))
 
 
@@ -432,6 +457,7 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "two_streets": two_streets,
     "small_world": small_world,
     "gull_view": gull_view,
+    "masters_room": masters_room,
 }
 
 

@@ -23,6 +23,7 @@ from orthopsis.core.things.road.side_street import BRANCHES
 from orthopsis.core.things.silhouette.outlines import OUTLINES
 from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from orthopsis.core.things.standing import Unheld
+from orthopsis.core.things.table.shape import LEGS as TABLE_LEGS
 
 Place = tuple[float, float]
 
@@ -329,6 +330,22 @@ def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ..
         kind = draw(st.sampled_from([{"kind": "rectangles", "columns": "2"}, {"kind": "gable_roof", "rise": 18.0}]))
         things.append({**kind, "name": "Over", "joined_to": "Upon", "joined_by": f"face_{wall}"})
     made = exercise_of(*things, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
+def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
+    """Return a box anywhere whose top is seen, and a table on it."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    part, rise = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "3:2:5"]), draw(st.floats(6.0, 80.0))
+    table = {
+        "kind": "table", "name": "Table", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
+        "up": draw(part), "rise": rise, "thick": draw(st.floats(0.5, rise - 2.0)),
+        "legs": draw(st.sampled_from(sorted(TABLE_LEGS))),
+    }  # fmt: skip
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), table, views=_views(exercise))
     assume(not _is_unheld(made))
     return made
 

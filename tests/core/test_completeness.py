@@ -23,6 +23,7 @@ from scenes import (
     rows,
     silhouettes,
     solved,
+    tables,
     topped,
     tracks,
     windowed,
@@ -56,6 +57,7 @@ ANY = st.one_of(
     eaved(),
     raised(),
     rooms(),
+    tables(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -12,6 +12,7 @@ from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
+from orthopsis.core.things.face_part import Way as OfFace
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.rectangles.layout import Corners
@@ -58,10 +59,12 @@ class OnPlan(Seamed, OnFacePart):
         Args:
             fix: what the teacher can do about it.
         """
+        name: OfFace = "up" if self.panel.up.goal.is_ideal else "along"
+        begins = self.foot_shares[0][WAYS.index(name)]
         return GeometryError(
             "seen_edge_on",
             f"A wall of “{self.values.name}” is seen edge-on here: it would be a line.",
             fix,
-            about="along",
-            nearest="1:1:3" if self.foot_shares[0][0] > 0.3 else "3:1:1",
+            about=name,
+            nearest="1:1:3" if begins > 0.3 else "3:1:1",
         )

@@ -113,8 +113,8 @@ class Raised(Seamed):
                 says="top", face="top", turned="top", low=low, high=near_high, far_low=far_low, far_high=far_high,
                 first=first, bottom=bottom, top=top, far=beyond, around=panel.around, along=panel.along,
                 up=self.way_back, out=panel.out, drawn_from="low", page=(page[0], page[1], page[2], page[3]),
-                start=vector(start), axes=(vector(far - start), vector(high - start)), first_says="near edge of it",
-                is_level=True, is_seen=is_seen, is_drawn=self.is_see_through or is_seen,
-                outward=away_from(self.world[foot_name(0)] - start),
+                start=vector(start), axes=(vector(far - start), vector(high - start)),
+                first_says="near edge of the top", is_level=True, is_seen=is_seen,
+                is_drawn=self.is_see_through or is_seen, outward=away_from(self.world[foot_name(0)] - start),
             )
         }  # fmt: skip

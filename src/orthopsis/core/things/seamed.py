@@ -30,7 +30,12 @@ class Seam:
 
 
 class Seamed(Standing):
-    """A body that hangs on a face, known by its corners and edges."""
+    """A body that hangs on a face, known by its corners and edges.
+
+    ``is_convex``: whether no face of it can hide another one that is turned toward the eye.
+    """
+
+    is_convex = True
 
     @property
     def is_see_through(self) -> bool:
@@ -87,5 +92,5 @@ class Seamed(Standing):
             Edge(name, seam.start, seam.end, seam.family, feature=Feature(seam.kind))
             for name, seam in self.seams.items()
         ]
-        topology = Topology(tuple(self.world), tuple(faces), tuple(edges), is_convex=True)
+        topology = Topology(tuple(self.world), tuple(faces), tuple(edges), is_convex=self.is_convex)
         return Solid(topology, np.array(list(self.world.values())))

@@ -21,6 +21,7 @@ from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
 from orthopsis.core.wording.silhouette_steps import SILHOUETTE
 from orthopsis.core.wording.step import StepPhrases
+from orthopsis.core.wording.table_steps import TABLE
 
 STEPS: dict[str, StepPhrases] = {
     **SETUP,
@@ -40,6 +41,7 @@ STEPS: dict[str, StepPhrases] = {
     **HIP,
     **EAVES,
     **RAISED,
+    **TABLE,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

@@ -39,7 +39,8 @@ ROOMS: tuple[dict[str, Any], ...] = (
             on_floor("Worktop", "9:3:0", "0:7:5", 64),
             on_floor("Side top", "2:7:3", "0:2:10", 93),
             on_floor("Chest", "3:3:6", "8:3:1", 46),
-            on_floor("Stool", "5:1:6", "5:1:6", 38),
+            {**on_floor("Table", "4:3:5", "4:3:5", 70), "kind": "table", "thick": 5},
+            raised("Book", "Table", "1:1:2", "2:1:1", 4),
             windows("Window", "back_wall", "2:3:4", "4:3:2", "Room", **ALONE, relief="in", deep=8),
             windows(
                 "Shelves",

@@ -10,7 +10,8 @@ from orthopsis.core.things.parameters import Length, Text
 from orthopsis.core.things.raised_block.block import RaisedBlock
 
 
-def _is_level_top(panel: Panel) -> bool:
+def is_level_top(panel: Panel) -> bool:
+    """Tell whether a face is a level one that things can stand on: a top, a floor."""
     return panel.is_whole and panel.is_level and panel.turned == "top" and panel.outward is not None
 
 
@@ -24,7 +25,7 @@ RAISED_BLOCK = ThingKind(
     ),
     in_view={"one_point": RaisedBlock, "two_point": RaisedBlock, "three_point": RaisedBlock},
     hangs="on_face",
-    can_lie_on=_is_level_top,
+    can_lie_on=is_level_top,
     bears=True,
     lies_says=" It stands on ",
     lies_on="a box whose top is seen",
