@@ -351,6 +351,22 @@ def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_p
 
 
 @st.composite
+def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box anywhere whose top is seen, and stairs on it."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "3:2:5"])
+    stairs = {
+        "kind": "stairs", "name": "Stairs", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
+        "up": draw(part), "rise": draw(st.floats(6.0, 120.0)), "steps": str(draw(st.integers(2, 7))),
+        "climbs": draw(st.sampled_from(["along", "up"])),
+    }  # fmt: skip
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), stairs, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def rooms(draw: Any, more: int = 2) -> Exercise:
     """Return a room that one looks into, and on its faces blocks, windows, niches and boards."""
     left, bottom = draw(st.integers(10, 120)), draw(st.integers(10, 90))

@@ -11,6 +11,7 @@ from scenes import (
     divided,
     eaved,
     exercises,
+    flights,
     hipped,
     laid_out,
     patterned,
@@ -58,6 +59,7 @@ ANY = st.one_of(
     raised(),
     rooms(),
     tables(),
+    flights(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -32,11 +32,13 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
         )
     setting = setting_of(exercise, exercise.things[-1].view if exercise.things else "")
     in_view = KINDS[kind].in_view
-    if KINDS[kind].hangs:
-        return _add_on_face(exercise, kind) if KINDS[kind].lies_on_face else _add_row(exercise, kind)
-    if setting.frame.kind not in in_view:
+    if all(view.kind not in in_view for view in exercise.views) or not (
+        KINDS[kind].hangs or setting.frame.kind in in_view
+    ):
         views = " or ".join(VIEWS[v].title.lower() for v in in_view)
         raise GeometryError("cannot_stand_here", "This cannot be drawn in this kind of view.", f"Choose {views} first.")
+    if KINDS[kind].hangs:
+        return _add_on_face(exercise, kind) if KINDS[kind].lies_on_face else _add_row(exercise, kind)
     held = in_view[setting.frame.kind].place(setting, len(exercise.things))
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     known = {"name": name, "id": free_id(exercise), "view": setting.frame.name}
@@ -48,7 +50,7 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
     for host in reversed(prepare(exercise).things):
         panels = {key: panel for key, panel in faces_for(KINDS[kind], host).items() if not panel.is_part}
-        if panels:
+        if panels and host.setting.frame.kind in KINDS[kind].in_view:
             break
     else:
         fix = f"Add {KINDS[kind].lies_on} first."

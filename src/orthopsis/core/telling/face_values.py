@@ -31,6 +31,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "first_end": _first_end(panel),
         "low_corner": _low_corner(panel),
         "along": _toward(prepared, panel.along),
+        **_flight(prepared, thing, panel),
         "outward": _straight(acts) or _toward(prepared, panel.out),
         **_over_point(prepared, panel),
         "up_way": _toward(prepared, panel.up),
@@ -92,6 +93,21 @@ def _face(thing: Placed) -> tuple[str, Panel | None]:
     if anchor is not None and anchor.panel is not None:
         return anchor.thing, anchor.panel
     return thing.values.name, thing.standing.cut_from
+
+
+def _flight(prepared: Prepared, thing: Placed, panel: Panel) -> dict[str, object]:
+    """Return which way stairs climb, and which way they are carried across; nothing for what does not climb."""
+    climbs, steps = thing.values.held.get("climbs"), thing.values.held.get("steps")
+    if climbs is None or not isinstance(steps, str):
+        return {}
+    ahead, over = (panel.along, panel.up) if climbs == "along" else (panel.up, panel.along)
+    return {
+        "ahead": _toward(prepared, ahead),
+        "over_way": _toward(prepared, over),
+        "steps_words": counted(int(steps), "riser"),
+        "steps_count": int(steps),
+        "riser": prepared.length(thing.values.mm("rise") / int(steps)),
+    }
 
 
 def _low_corner(panel: Panel) -> str:

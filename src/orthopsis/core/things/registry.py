@@ -20,6 +20,7 @@ from orthopsis.core.things.room import ROOM
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
 from orthopsis.core.things.silhouette import SILHOUETTES
+from orthopsis.core.things.stairs import STAIRS
 from orthopsis.core.things.table import TABLE
 
 KINDS: dict[str, ThingKind] = {
@@ -35,6 +36,7 @@ KINDS: dict[str, ThingKind] = {
         SILHOUETTES,
         RAISED_BLOCK,
         TABLE,
+        STAIRS,
         RECTANGLES,
         ROW,
         DIVISION,

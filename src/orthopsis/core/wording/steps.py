@@ -20,6 +20,7 @@ from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
 from orthopsis.core.wording.silhouette_steps import SILHOUETTE
+from orthopsis.core.wording.stairs_steps import STAIRS
 from orthopsis.core.wording.step import StepPhrases
 from orthopsis.core.wording.table_steps import TABLE
 
@@ -42,6 +43,7 @@ STEPS: dict[str, StepPhrases] = {
     **EAVES,
     **RAISED,
     **TABLE,
+    **STAIRS,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

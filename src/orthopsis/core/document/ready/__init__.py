@@ -18,7 +18,7 @@ GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
     "Houses and furniture": BUILDINGS,
     "Roads, streets and roofs": STREETS,
     "Town and port": PORT,
-    "Rooms": ROOMS,
+    "Rooms and stairs": ROOMS,
 }
 """The ready exercises by what they are about."""
 READY = tuple(document for documents in GROUPS.values() for document in documents)

@@ -1,8 +1,8 @@
-"""Ready exercises: rooms that one looks into, with what stands and hangs in them."""
+"""Ready exercises: rooms that one looks into, with what stands and hangs in them; stairs."""
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import ALONE, HEAD, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, measured, raised, windows
 
 
 def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
@@ -14,6 +14,14 @@ def room(name: str, left: float, bottom: float, width: float, height: float, bac
 def on_floor(name: str, along: str, up: str, rise: float) -> dict[str, Any]:
     """Return a piece of furniture that is raised from its plan on the floor of the room."""
     return {**raised(name, "Room", along, up, rise), "joined_by": "face_floor"}
+
+
+def flight(
+    name: str, host: str, face: str, along: str, up: str, rise: float, steps: str, **more: Any
+) -> dict[str, Any]:  # fmt: skip
+    """Return stairs from their plan on a level face."""
+    stands = {**raised(name, host, along, up, rise), "kind": "stairs", "joined_by": f"face_{face}"}
+    return {**stands, "steps": steps, **more}
 
 
 ROOMS: tuple[dict[str, Any], ...] = (
@@ -57,5 +65,28 @@ ROOMS: tuple[dict[str, Any], ...] = (
             ),
         ],
         "minutes": 135,
+    },
+    {
+        **HEAD,
+        "title": "A flight of stairs in the net loft, one point",
+        "eye_level": {"height_mm": 156, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 150}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 120),
+            flight("Stairs", "Room", "floor", "3:7:2", "7:4:1", 96, "6"),
+            windows("Window", "left_wall", "2:3:2", "4:4:2", "Room", **ALONE),
+        ],
+        "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "Stairs on the quay, two points",
+        "eye_level": {"height_mm": 186, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 560}],
+        "things": [
+            block("Quay", 196, 24, 10, 150, 180),
+            flight("Stairs", "Quay", "top", "2:8:2", "3:6:3", 80, "5"),
+        ],
+        "minutes": 90,
     },
 )

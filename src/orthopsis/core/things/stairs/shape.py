@@ -1,0 +1,150 @@
+"""The shape of a flight of stairs: a stepped outline on one side of its plan, carried across to the other side.
+
+Both sides have the same corners: ``in.0`` at the foot, ``nose.0`` over it at the front of the first tread, ``in.1``
+where that tread meets the next riser, and so on to ``in.n`` at the top; ``end`` lies under that. The ``near`` side
+begins at the first corner of the plan, the ``far`` one lies over against it. The inner corners of a side lie on one
+line, its slope line.
+"""
+
+from collections.abc import Mapping
+
+import numpy as np
+from propcache.api import cached_property
+
+from orthopsis.core.things.plan import OnPlan
+from orthopsis.core.things.raised import foot_name
+from orthopsis.core.things.seamed import Seam
+from orthopsis.core.things.upward import Upward
+from orthopsis.core.view.eye import Array
+from orthopsis.core.view.frame import Way
+
+STEPS = {str(count): f"{count} steps" for count in range(2, 13)}
+CLIMBS = {"along": "along the floor", "up": "up it"}
+NEAR, FAR = "near", "far"
+
+
+class StairsShape(OnPlan):
+    """A flight of stairs."""
+
+    is_convex = False
+
+    @property
+    def count(self) -> int:
+        """How many steps there are."""
+        return int(self.values.word("steps"))
+
+    @property
+    def climbs_along(self) -> bool:
+        """Whether it climbs along the face; else up it."""
+        return self.values.word("climbs") == "along"
+
+    @property
+    def ahead(self) -> Way:
+        """The direction in which it climbs."""
+        return self.panel.along if self.climbs_along else self.panel.up
+
+    @property
+    def across(self) -> Way:
+        """The direction from the near side to the far one."""
+        return self.panel.up if self.climbs_along else self.panel.along
+
+    @property
+    def may_be_thin(self) -> bool:
+        """Steps are thin."""
+        return True
+
+    @cached_property
+    def plan(self) -> Mapping[str, str]:
+        """Which corners of the plan are the foot and the end of each side."""
+        end, over = (1, 3) if self.climbs_along else (3, 1)
+        return {
+            f"{NEAR}.in.0": foot_name(0), f"{NEAR}.end": foot_name(end),
+            f"{FAR}.in.0": foot_name(over), f"{FAR}.end": foot_name(2),
+        }  # fmt: skip
+
+    def corner(self, side: str, name: str) -> str:
+        """Return what a corner of a side is called: those of the plan by their names there."""
+        return self.plan.get(f"{side}.{name}", f"{side}.{name}")
+
+    @cached_property
+    def upward(self) -> Upward:
+        """The upright over its first corner, on which the risers are measured."""
+        return Upward(self._seen(self.panel.places(self.foot_shares[:1]))[0], self.panel.out)
+
+    @cached_property
+    def world(self) -> Mapping[str, Array]:
+        """Its corners in the world.
+
+        Raises:
+            GeometryError: a side of it is seen edge-on.
+        """
+        feet, panel, count = self.panel.places(self.foot_shares), self.panel, self.count
+        seen = self._seen(feet)
+        ends = (1, 2) if self.climbs_along else (3, 2)
+        is_narrow = not self.ahead.goal.is_ideal and self.is_edge_on(seen[0], self.ahead)
+        if is_narrow or (not self.across.goal.is_ideal and any(self.is_edge_on(seen[i], self.across) for i in ends)):
+            raise self.edge_on("Move them to one side, or move what they stand on.")
+        assert panel.outward is not None
+        up = self.upward.risen(self.setting.frame.eye, feet[0], np.array(panel.outward), self.values.mm("rise"))
+        places = dict(zip((foot_name(i) for i in range(4)), feet, strict=True))
+        for side in (NEAR, FAR):
+            foot, end = places[self.plan[f"{side}.in.0"]], places[self.plan[f"{side}.end"]]
+            for i in range(count):
+                places[self.corner(side, f"nose.{i}")] = foot + (end - foot) * (i / count) + up * ((i + 1) / count)
+                places[self.corner(side, f"in.{i + 1}")] = foot + ((end - foot) + up) * ((i + 1) / count)
+        return places
+
+    @cached_property
+    def _outlines(self) -> Mapping[str, tuple[str, ...]]:
+        """The corners of its faces, by their names."""
+        last, near, far = self.count, NEAR, FAR
+        c = self.corner
+
+        def profile(side: str) -> tuple[str, ...]:
+            steps = [c(side, name) for i in reversed(range(last)) for name in (f"nose.{i}", f"in.{i}")]
+            return (c(side, "end"), c(side, f"in.{last}"), *steps)
+
+        found = {"near_side": profile(near), "far_side": profile(far)[::-1]}
+        for i in range(last):
+            found[f"riser.{i}"] = c(far, f"in.{i}"), c(near, f"in.{i}"), c(near, f"nose.{i}"), c(far, f"nose.{i}")
+            found[f"tread.{i}"] = (
+                c(near, f"nose.{i}"), c(near, f"in.{i + 1}"), c(far, f"in.{i + 1}"), c(far, f"nose.{i}"),
+            )  # fmt: skip
+        found["back"] = c(near, "end"), c(far, "end"), c(far, f"in.{last}"), c(near, f"in.{last}")
+        found["under"] = c(far, "in.0"), c(far, "end"), c(near, "end"), c(near, "in.0")
+        return found if self.climbs_along else {name: corners[::-1] for name, corners in found.items()}
+
+    def outline_of(self, face: str) -> tuple[str, ...]:
+        """Return the corners of a face."""
+        return self._outlines[face]
+
+    @property
+    def face_names(self) -> Mapping[str, str]:
+        """Its faces: both sides, risers and treads, the back and where it stands."""
+        around = self.panel.around
+        side, back, over, front = around if self.climbs_along else (around[3], around[2], around[1], around[0])
+        steps = {f"{kind}.{i}": turned for i in range(self.count) for kind, turned in
+                 (("riser", front), ("tread", "top"))}  # fmt: skip
+        return {"near_side": side, "far_side": over, **steps, "back": back, "under": "bottom"}
+
+    @cached_property
+    def seams(self) -> Mapping[str, Seam]:
+        """Its edges."""
+        ahead, across, up, last = self.ahead.family, self.across.family, self.panel.out.family, self.count
+        c, found = self.corner, dict[str, Seam]()
+        for side in (NEAR, FAR):
+            face = f"{side}_side"
+            found[f"{side}.foot"] = Seam(c(side, "in.0"), c(side, "end"), ahead, (face, "under"))
+            found[f"{side}.back"] = Seam(c(side, "end"), c(side, f"in.{last}"), up, (face, "back"))
+            for i in range(last):
+                ends = c(side, f"in.{i}"), c(side, f"nose.{i}"), c(side, f"in.{i + 1}")
+                found[f"{side}.riser.{i}"] = Seam(ends[0], ends[1], up, (face, f"riser.{i}"))
+                found[f"{side}.tread.{i}"] = Seam(ends[1], ends[2], ahead, (face, f"tread.{i}"))
+        for i in range(last + 1):
+            beside = (f"tread.{i - 1}" if i else "under", f"riser.{i}" if i < last else "back")
+            found[f"across.in.{i}"] = Seam(c(NEAR, f"in.{i}"), c(FAR, f"in.{i}"), across, beside)
+        for i in range(last):
+            noses = c(NEAR, f"nose.{i}"), c(FAR, f"nose.{i}")
+            found[f"across.nose.{i}"] = Seam(*noses, across, (f"riser.{i}", f"tread.{i}"))
+        found["across.end"] = Seam(c(NEAR, "end"), c(FAR, "end"), across, ("back", "under"))
+        return found

@@ -1,0 +1,99 @@
+"""What a teacher says while a flight of stairs is drawn."""
+
+from orthopsis.core.wording.step import StepPhrases
+
+STAIRS: dict[str, StepPhrases] = {
+    "stairs.plan": StepPhrases(
+        "their plan on the {face}",
+        (
+            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
+            "Mark the four corners where they cross: {crossings}. Join them, lightly: {rule_count} lines. That is the "
+            "plan.",
+            "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
+            "{crossings}. Mark them and join them, lightly: {rules}, the plan.",
+            "The plan, from crossing to crossing: {crossings}; {rules}. Light lines are counted along from the "
+            "{edge} and from its {first_end}, which are 0.",
+        ),
+        "What stands on a face begins as its plan.",
+        "Drawing the plan as it would look from above.",
+        "ruler, pencil light",
+    ),
+    "stairs.risers": StepPhrases(
+        "{steps_words} on an upright, {rise} in all",
+        (
+            "Go straight up from the first corner of the plan, {rise}, lightly. Divide this line: a mark every "
+            "{riser}, {steps_count} marks.",
+            "From the first corner of the plan draw a light [upright], {rise} tall, and mark every {riser} on it: "
+            "{steps_count} marks.",
+            "A light [upright] at the first corner, {rise} tall, divided every {riser}: {steps_count} marks.",
+        ),
+        "All risers are equally high: they are measured once, at the foot.",
+        "Measuring the risers farther back: there they are smaller.",
+        "ruler and set square, pencil light",
+    ),
+    "stairs.levels": StepPhrases(
+        "{lines} from the marks",
+        (
+            "From the top mark draw a light line {ahead}, until it is over the end of the plan. Draw a light line down "
+            "there. Then draw the other marks {ahead}, to this line. Count: {count}.",
+            "Run the top mark {ahead}, lightly, until it is over the end of the plan; draw a light [upright] there, "
+            "and run the other marks to it: {lines}.",
+            "The marks {ahead}, up to the [upright] over the end of the plan: {lines}, lightly.",
+        ),
+        "Every tread lies at the height of a mark.",
+        "Running them to the wrong point.",
+        "ruler, pencil light",
+    ),
+    "stairs.slope": StepPhrases(
+        "the slope line",
+        (
+            "Draw a light line from the first corner of the plan up to the end of the top line.",
+            "Join the first corner of the plan with the end of the top line, lightly: the slope line.",
+            "The slope line, from the first corner of the plan to the end of the top line.",
+        ),
+        "Where a tread meets the next riser, the corner lies on the slope line.",
+        "Ending it at another line than the top one.",
+        "ruler, pencil light",
+    ),
+    "stairs.steps": StepPhrases(
+        "step by step: {lines}",
+        (
+            "From the foot go straight up to the first mark, then {ahead} to the slope line, straight up to the next "
+            "light line, {ahead} to the slope line, and so on to the top. Count: {count}.",
+            "Go up to the first mark, {ahead} until the slope line, up to the next line, {ahead} until the slope line, "
+            "and so on: {lines}.",
+            "Upright to the line, {ahead} to the slope line, and again, to the top: {lines}.",
+        ),
+        "A step is an [upright] and a tread; the slope line says where the tread ends.",
+        "Going on past the slope line: the next riser then stands too far back.",
+        "ruler and set square",
+    ),
+    "stairs.over": StepPhrases(
+        "the top and the slope line over to the other side",
+        (
+            "From the top corner draw a line {over_way}, until it is over the last corner of the plan. From there draw "
+            "a light line down to the foot of the other side. Count: {count}.",
+            "Run the top corner {over_way} until it is over the last corner of the plan; join it with the foot of the "
+            "other side, lightly: a second slope line.",
+            "The top corner {over_way}, over the last corner of the plan; from there the second slope line to the foot "
+            "of the other side.",
+        ),
+        "The other side has a slope line of its own.",
+        "Drawing the second slope line parallel to the first on the paper.",
+        "ruler and set square",
+    ),
+    "stairs.across": StepPhrases(
+        "the steps across: {lines}",
+        (
+            "From each inner corner draw a line {over_way}, to the other slope line. From each front corner draw one "
+            "too; it ends over the inner corner there. Then draw what you see of the other side. Count: {count}.",
+            "Carry every inner corner {over_way} to the second slope line, and every front corner until it is over the "
+            "inner one there; draw what is seen of the other side: {lines}.",
+            "Inner corners {over_way} to the second slope line, front corners over them; what is seen of the other "
+            "side: {lines}.",
+        ),
+        "What is equal on one side is equal on the other: it is carried, not measured.",
+        "Measuring the steps on the other side.",
+        "ruler",
+    ),
+}

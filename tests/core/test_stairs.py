@@ -1,0 +1,165 @@
+"""Flights of stairs: both routes, equal steps in truth, the order of the hand, a published stair rule, bad input."""
+
+from typing import Any
+
+import numpy as np
+import pytest
+from found_right import assert_found_right
+from hypothesis import HealthCheck, given, settings
+from scenes import VIEWS, assert_same_point, flights, solved
+
+from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.add_thing import add_thing
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import join, offset
+
+DECK = {
+    "kind": "box", "name": "Deck", "left": 200.0, "bottom": 30.0, "height": 8.0, "left_by": "measured",
+    "left_length": 120.0, "right_by": "measured", "right_length": 150.0,
+}  # fmt: skip
+CASES = [(view, climbs) for view in ("one_point", "two_point") for climbs in ("along", "up")]
+
+
+def deck(view: str = "two_point", climbs: str = "along", **values: Any) -> Exercise:
+    host: dict[str, Any] = DECK
+    if view == "one_point":
+        host = box("Deck", 40.0, 20.0, 150.0, 10.0, depth_by="measured", depth=90.0)
+    stairs = {"kind": "stairs", "name": "Stairs", "joined_to": "Deck", "joined_by": "face_top", "along": "1:4:1",
+              "up": "1:3:2", "rise": 60.0, "steps": "5", "climbs": climbs}  # fmt: skip
+    return exercise_of(host, {**stairs, **values}, views=[VIEWS[view]])
+
+
+def corners(found: Solved, side: str, what: str) -> np.ndarray[Any, Any]:
+    """The corners of a side in the eye's world, from the foot up."""
+    standing, solid = found.prepared.things[1].standing, found.seen[1].solid
+    names = [standing.corner(side, f"{what}.{i}") for i in range(standing.count + (what == "in"))]
+    return np.array([solid.places[solid.index(name)] for name in names])
+
+
+@settings(max_examples=300, suppress_health_check=[HealthCheck.filter_too_much])
+@given(flights())
+def test_every_point_is_where_the_eye_sees_it(exercise: Exercise) -> None:
+    found = solved(exercise)
+    for name, place in found.seen[1].solid.picture(found.seen[1].eye).items():
+        assert_same_point(found.board.points[f"Stairs.{name}"].xy, place, name)
+
+
+@settings(max_examples=100, suppress_health_check=[HealthCheck.filter_too_much])
+@given(flights())
+def test_in_truth_all_steps_are_equal_and_both_sides_alike(exercise: Exercise) -> None:
+    """In the solid, by vectors alone: equal risers along one way, equal treads along another, one side moved across."""
+    found = solved(exercise)
+    near_in, near_nose = corners(found, "near", "in"), corners(found, "near", "nose")
+    risers, treads = near_nose - near_in[:-1], near_in[1:] - near_nose
+    scale = float(np.abs(near_in).max())
+    assert np.allclose(risers, risers[0], atol=1e-9 * scale)
+    assert np.allclose(treads, treads[0], atol=1e-9 * scale)
+    assert abs(float(risers[0] @ treads[0])) < 1e-6 * float(np.linalg.norm(risers[0]) * np.linalg.norm(treads[0])) or (
+        not found.prepared.frames[0].is_metric
+    )
+    over = corners(found, "far", "in") - near_in
+    assert np.allclose(over, over[0], atol=1e-9 * scale)
+    assert np.allclose(corners(found, "far", "nose") - near_nose, over[0], atol=1e-9 * scale)
+
+
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_inner_corners_lie_on_the_slope_line_of_their_side(view: str, climbs: str) -> None:
+    """Where a tread meets the next riser the corner lies on the slope line (common practice, no source)."""
+    found = solved(deck(view, climbs))
+    standing, points = found.prepared.things[1].standing, found.board.points
+    for side in ("near", "far"):
+        names = [f"Stairs.{standing.corner(side, f'in.{i}')}" for i in range(6)]
+        line = join(points[names[0]], points[names[-1]])
+        assert max(abs(offset(points[name], line)) for name in names) < 1e-6
+
+
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_a_finished_flight_is_found_right_and_told_in_the_hand_s_order(view: str, climbs: str) -> None:
+    drawing = assert_found_right(deck(view, climbs))
+    titles = [step.title for step in drawing.steps if step.thing == "Stairs"]
+    order = ["plan", "risers on an upright", "from the marks", "slope line", "step by step", "other side", "across"]
+    places = [next(i for i, title in enumerate(titles) if words in title) for words in order]
+    assert places == sorted(places)
+    told = next(step.text for step in drawing.steps if "risers on an upright" in step.title)
+    assert "60 mm" in told
+    assert "12 mm" in told
+
+
+def test_the_proportions_of_a_drawn_flight_can_keep_a_stair_rule() -> None:
+    """Riser at most 7 3/4 in (197 mm), tread at least 10 in (254 mm): IRC R311.7; 2 R + T = 24 to 25 in: Blondel, 1675.
+
+    Both from memory. A drawing is no design; but a flight of true lengths by the rule stays one through our arithmetic.
+    """
+    exercise = deck("one_point", "up", up="1:3:2", rise=60.0)
+    found = solved(exercise)
+    near_in, near_nose = corners(found, "near", "in"), corners(found, "near", "nose")
+    riser, tread = (float(np.linalg.norm(way)) for way in (near_nose[0] - near_in[0], near_in[1] - near_nose[0]))
+    drawn = riser / tread
+    wanted = 7.0 / 10.5  # 2 x 7 + 10 1/2 = 24 1/2 in
+    by_rule = set_at(exercise, "things.1.rise", 60.0 * wanted / drawn)
+    found = solved(by_rule)
+    near_in, near_nose = corners(found, "near", "in"), corners(found, "near", "nose")
+    riser, tread = (float(np.linalg.norm(way)) for way in (near_nose[0] - near_in[0], near_in[1] - near_nose[0]))
+    inch = tread / 10.5
+    assert 24 <= (2 * riser + tread) / inch <= 25
+    assert riser / inch <= 7.75
+
+
+def test_a_corner_straight_before_the_point_is_found_on_its_tread() -> None:
+    """In one point a flight to the side passes under the point: there uprights and lines across lie on each other."""
+    host = box("Deck", 110.0, 20.0, 200.0, 10.0, depth_by="measured", depth=60.0)
+    stairs = deck(climbs="up").things[1].model_dump(mode="json")
+    exercise = exercise_of(host, {**stairs, "joined_to": "Deck", "up": "0:4:1"}, views=[VIEWS["one_point"]])
+    found = solved(exercise)
+    for name, place in found.seen[1].solid.picture(found.seen[1].eye).items():
+        assert_same_point(found.board.points[f"Stairs.{name}"].xy, place, name)
+    assert_found_right(exercise)
+
+
+@pytest.mark.parametrize(
+    ("values", "code", "about"),
+    [({"rise": 0.0}, "length_out_of_limits", "rise"), ({"along": "up there"}, "not_taken", "along")],
+)
+def test_what_cannot_be_drawn_is_refused_at_its_place(values: dict[str, Any], code: str, about: str) -> None:
+    with pytest.raises(GeometryError) as refused:
+        draw(deck(**values))
+    assert (refused.value.code, refused.value.about) == (code, f"things.1.{about}")
+
+
+def test_a_side_straight_before_the_point_is_refused_with_a_place_that_works() -> None:
+    host = box("Deck", 110.0, 20.0, 200.0, 10.0, depth_by="measured", depth=60.0)
+    stairs = deck().things[1].model_dump(mode="json")
+    exercise = exercise_of(host, {**stairs, "joined_to": "Deck", "up": "2:1:1"}, views=[VIEWS["one_point"]])
+    with pytest.raises(GeometryError) as refused:
+        draw(exercise)
+    assert (refused.value.code, refused.value.about) == ("seen_edge_on", "things.1.up")
+    assert draw(set_at(exercise, "things.1.up", refused.value.nearest)).lines
+
+
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_their_height_is_dragged(view: str, climbs: str) -> None:
+    exercise = deck(view, climbs)
+    at = next(handle for handle in draw(exercise).handles if handle.id == "things.1.rise").at
+    taller: Any = drag(exercise, "things.1.rise", at[0], at[1] + 15.0).things[0 + 1]
+    assert taller.rise == pytest.approx(75.0, abs=1.0)
+
+
+def test_new_stairs_stand_on_the_floor_and_are_no_design() -> None:
+    exercise = add_thing(add_thing(exercise_of(views=[VIEWS["one_point"]]), "room"), "stairs")
+    assert exercise.things[1].joined_by == "face_floor"
+    assert [line for line in draw(exercise).lines if line.thing == exercise.things[1].name and line.visible]
+
+
+def test_in_three_points_they_are_refused_with_words() -> None:
+    high = {**DECK, "bottom": 100.0, "left_length": 70.0, "right_length": 80.0}
+    with pytest.raises(GeometryError, match="cannot be drawn in this kind of view") as refused:
+        add_thing(exercise_of(high, views=[VIEWS["from_above"]]), "stairs")
+    assert refused.value.fix == "Choose one point or two points first."
+    stairs = deck().things[1].model_dump(mode="json")
+    with pytest.raises(GeometryError) as refused:
+        draw(exercise_of(high, {**stairs, "joined_to": "Deck"}, views=[VIEWS["from_above"]]))
+    assert refused.value.why
