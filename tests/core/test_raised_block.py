@@ -196,3 +196,13 @@ def test_it_moves_with_what_it_stands_on() -> None:
     moved = set_at(exercise, "things.0.left", 220.0)
     before, after = (solved(one).board.points["Store.foot.0"] for one in (exercise, moved))
     assert after.x > before.x
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_the_hand_counts_level_lines_too(view: str) -> None:
+    """Two edges of the top and two uprights, whichever way they run: in one point one of them is level."""
+    sides = next(
+        step for step in draw(quay(view)).steps if step.thing == "Store" and step.title.endswith("its two sides")
+    )
+    assert sides.count == 4
+    assert "4 lines" in sides.text
