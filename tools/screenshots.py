@@ -71,9 +71,10 @@ def desk_division(page: Page) -> None:
     page.locator("article.thing").nth(1).scroll_into_view_if_needed()
 
 
-def desk_patterns(page: Page) -> None:
-    page.goto("/desk/23")
+def desk_room(page: Page) -> None:
+    page.goto("/desk/52")
     page.locator(".handle").first.wait_for()
+    page.get_by_role("button", name="Add a box").scroll_into_view_if_needed()
 
 
 def desk_street(page: Page) -> None:
@@ -153,7 +154,7 @@ def register(page: Page) -> None:
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
     "desk-letters": desk_letters, "desk-part": desk_part, "desk-street": desk_street,
-    "desk-division": desk_division, "desk-patterns": desk_patterns,
+    "desk-division": desk_division, "desk-room": desk_room,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-close-up": show_close_up, "shelf": shelf, "show": show,
     "print": print_view, "step-sheet": step_sheet, "check": check, "register": register,

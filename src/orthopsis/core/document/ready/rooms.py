@@ -64,7 +64,7 @@ ROOMS: tuple[dict[str, Any], ...] = (
                 deep=18,
             ),
         ],
-        "minutes": 135,
+        "minutes": 180,
     },
     {
         **HEAD,
