@@ -121,10 +121,25 @@ def test_a_point_outside_the_frame_is_refused_with_a_place_that_works(values: di
 
 def test_furniture_through_a_wall_or_another_piece_is_said() -> None:
     other = on("floor", "Table", "raised_block", along="5:4:3", up="2:2:4", rise=30.0)
-    codes = {advice.code for advice in draw(room(CHEST, other)).advice}
-    assert "things_cross" in codes
+    exercise = room(CHEST, other)
+    (said,) = (advice for advice in draw(exercise).advice if advice.code == "plans_cross")
+    assert said.text == "“Table” stands in “Chest”."
+    for edit in said.cures[0].edits:
+        exercise = set_at(exercise, edit.path, edit.value)
+    assert "plans_cross" not in {advice.code for advice in draw(exercise).advice}
+    before, after = (solved(one).prepared.things[2].standing.plan_shares for one in (room(CHEST, other), exercise))
+    assert before is not None
+    assert after is not None
+    for old, new in zip(before, after, strict=True):
+        assert new[1] - new[0] == pytest.approx(old[1] - old[0], abs=1 / 24), "as large as it was"
     apart = on("floor", "Table", "raised_block", along="5:4:3", up="5:2:1", rise=30.0)
-    assert "things_cross" not in {advice.code for advice in draw(room(CHEST, apart)).advice}
+    assert "plans_cross" not in {advice.code for advice in draw(room(CHEST, apart)).advice}
+
+
+def test_where_there_is_no_room_no_place_is_offered() -> None:
+    whole = on("floor", "Stage", "raised_block", along="0:1:0", up="0:1:0", rise=20.0)
+    (said,) = (advice for advice in draw(room(whole, CHEST)).advice if advice.code == "plans_cross")
+    assert said.cures == []
 
 
 def test_no_roof_stands_on_a_floor_and_no_house_by_a_room() -> None:

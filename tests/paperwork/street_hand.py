@@ -66,7 +66,7 @@ def _along(start: Place, goal: Place, mm: str) -> Place:
     return (ax + share * (bx - ax), ay + share * (by - ay))
 
 
-def _level(at: Place) -> Line:
+def level(at: Place) -> Line:
     return (at, (at[0] + 1, at[1]))
 
 
@@ -92,9 +92,9 @@ def next_dashes(hand: StreetHand, count: str) -> None:
     """From the left end of each level line through the middle of the next one: where the right side is met."""
     left, right, goal = *hand.marks, hand.at["point"]
     for i in range(int(count) // 2):
-        end = hand.cross(_level(hand.middles[i]), (left, goal))
+        end = hand.cross(level(hand.middles[i]), (left, goal))
         met = hand.cross((end, hand.middles[i + 1]), (right, goal))
-        hand.middles.append(hand.cross(_level(met), (hand.middles[0], goal)))
+        hand.middles.append(hand.cross(level(met), (hand.middles[0], goal)))
 
 
 def every_other(hand: StreetHand, count: str) -> None:
@@ -171,7 +171,7 @@ def _corners(hand: StreetHand, columns: tuple[int, int], rows: tuple[int, int]) 
     return [hand.cross(face.columns[c], (face.ticks[r], face.goal)) for c, r in places]
 
 
-def _counted(crossings: str) -> list[tuple[int, int]]:
+def counted(crossings: str) -> list[tuple[int, int]]:
     return [(int(a), int(b)) for a, b in (pair.split() for pair in crossings.split(";"))]
 
 
@@ -182,7 +182,7 @@ def _form(hand: StreetHand, columns: tuple[int, int], rows: tuple[int, int]) -> 
 
 
 def first_form(hand: StreetHand, crossings: str) -> None:
-    places = _counted(crossings)
+    places = counted(crossings)
     columns, rows = sorted({c for c, _ in places}), sorted({r for _, r in places})
     hand.working().last = (columns[0], columns[1], rows[0], rows[1])
     _form(hand, (columns[0], columns[1]), (rows[0], rows[1]))
@@ -250,7 +250,7 @@ def lay_off(hand: StreetHand, shares: str) -> None:
     """Lay equal parts off on a level line, and carry them over to the sloping edge from the one point that fits."""
     low, high, point = hand.roof["first"], hand.roof["peak"], hand.roof["slope point"]
     long = ((high[0] - low[0]) ** 2 + (high[1] - low[1]) ** 2) ** 0.5
-    pivot = hand.cross(((low[0] + long, low[1]), high), _level(point))
+    pivot = hand.cross(((low[0] + long, low[1]), high), level(point))
     marks = [(low[0] + long * int(share) / 100, low[1]) for share in re.findall(r"(\d+)%", shares)]
     hand.ticks = [low, *(hand.cross((pivot, mark), (low, high)) for mark in marks), high]
 
@@ -259,7 +259,7 @@ def place_on_slope(hand: StreetHand, crossings: str, what: str) -> None:
     """Mark four corners on the slope; their sides are light, those that are seen are edges."""
     hand.quad = [
         hand.cross(hand.working().columns[c], (hand.working().ticks[r], hand.working().goal))
-        for c, r in _counted(crossings)
+        for c, r in counted(crossings)
     ]
     for a, b in zip(hand.quad, [*hand.quad[1:], hand.quad[0]], strict=True):
         hand.rule(a, b)

@@ -9,6 +9,7 @@ from collections.abc import Callable, Sequence
 
 import pytest
 from pypdf import PdfReader
+from room_hand import ROOM_SENTENCES, RoomHand
 from street_hand import STREET_SENTENCES, StreetHand
 from student_hand import SENTENCES, Hand, Place
 
@@ -157,6 +158,17 @@ def test_a_street_is_drawn_again_from_its_printed_steps_and_found_right(title: s
     things = [thing for thing in document["things"] if thing["kind"] != "pattern"]
     exercise = read_exercise({**document, "things": things, "wording": {"level": "middle"}})
     hand = draw_again(exercise, StreetHand(draw(exercise).sheet.width_mm), STREET_SENTENCES)
+    assert_drawn_and_found_right(exercise, hand)
+
+
+@pytest.mark.parametrize("climbs", ["along", "up"])
+def test_a_room_with_stairs_is_drawn_again_from_its_printed_steps_and_found_right(climbs: str) -> None:
+    document = next(d for d in READY if d["title"] == "A flight of stairs in the net loft, one point")
+    things = [{**thing, "climbs": climbs} if thing["kind"] == "stairs" else thing for thing in document["things"]]
+    if climbs == "up":  # beside the wall, where it has room to the right
+        things[1] |= {"along": "4:5:3", "up": "5:6:1"}
+    exercise = read_exercise({**document, "things": things, "wording": {"level": "middle"}})
+    hand = draw_again(exercise, RoomHand(draw(exercise).sheet.width_mm), ROOM_SENTENCES)
     assert_drawn_and_found_right(exercise, hand)
 
 

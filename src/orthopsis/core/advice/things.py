@@ -7,6 +7,7 @@ from functools import lru_cache
 import shapely
 from shapely.geometry.base import BaseGeometry
 
+from orthopsis.core.advice.free_place import free_place
 from orthopsis.core.advice.moving import TIMES, Shift, moved_until_unsaid
 from orthopsis.core.advice.piece import drawn_points, piece
 from orthopsis.core.construct.count import PENCIL_MM, nearest_gap_mm
@@ -93,7 +94,12 @@ def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
 def on_crossing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on things that stand in each other: their lines cannot be told right."""
     for i, j in crossing_pairs(solved.seen):
-        shown = {"thing": solved.prepared.things[i].values.name, "other": solved.prepared.things[j].values.name}
+        things = solved.prepared.things
+        shown = {"thing": things[i].values.name, "other": things[j].values.name}
+        if things[j].kind.hangs:
+            place = free_place(solved, things[j])
+            yield piece(solved, "plans_cross", f"things.{j}", 1, 0, "things", shown, place)
+            continue
         edit = CureEdit(path=f"things.{j}.joined_to", value=0)
         yield piece(solved, "things_cross", f"things.{j}", 1, 0, "things", shown, [edit])
 

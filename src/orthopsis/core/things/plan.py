@@ -32,6 +32,12 @@ class OnPlan(Seamed, OnFacePart):
         (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
         return (left, low), (right, low), (right, high), (left, high)
 
+    @property
+    def plan_shares(self) -> tuple[tuple[float, float], tuple[float, float]]:
+        """From where to where its plan reaches along the face and up it."""
+        (left, low), _, (right, high), _ = self.foot_shares
+        return (left, right), (low, high)
+
     @cached_property
     def grid(self) -> Grid:
         """The light lines on the face between which it lies."""

@@ -285,6 +285,11 @@ class Standing:
         return ()
 
     @property
+    def plan_shares(self) -> tuple[tuple[float, float], tuple[float, float]] | None:
+        """From where to where its plan reaches along the face on which it stands and up it; None for what has none."""
+        return None
+
+    @property
     def person_height(self) -> float:
         """How tall the people are that it shows, in heights of the eye over the ground; 0 where it shows none."""
         return 0.0

@@ -154,6 +154,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "Where people and doors stand on one ground, the [eye level] cuts each at one share of its height: sizes show.",
         ("Make {person} as tall as goes with the door",),
     ),
+    "plans_cross": AdvicePhrases(
+        "“{other}” stands in “{thing}”.",
+        "Two solid things cannot be in one place; what is hidden there cannot be told.",
+        ("Move it to where there is room",),
+    ),
     "things_cross": AdvicePhrases(
         "“{thing}” and “{other}” stand in each other; where they cross no line is drawn.",
         "Two solid things cannot be in one place; what is hidden there cannot be told.",
