@@ -88,5 +88,16 @@ def test_few_figures_stay_in_the_words_and_ticks_that_are_many_go_to_the_picture
     many, few = ticks[0], ticks[1]
     assert "at the 10 measures on the picture" in many.text
     assert [len(scale.marks) for scale in many.scales] == [10]
-    assert few.scales == []
     assert len(FIGURE.findall(few.text)) == 3
+    # Three lengths from one place would lie on each other: the picture has a scale beside the ticks, and no lengths.
+    assert [[mark.text for mark in scale.marks] for scale in few.scales] == [FIGURE.findall(few.text)]
+    assert few.dimensions == []
+
+
+def test_two_ticks_are_two_lengths_in_the_picture() -> None:
+    ready = next(one for one in READY if one["title"] == "The harbour master's room, one point")
+    ticks = next(
+        step for step in draw(read_exercise(ready)).steps if step.title == "Worktop: tick the bottom edge of the frame"
+    )
+    assert ticks.scales == []
+    assert {one.text for one in ticks.dimensions} == {"210 mm", "270 mm"}

@@ -11,7 +11,10 @@ from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.answer import Place, Scale, ScaleMark
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
-from orthopsis.core.telling.letters import MOST_IN_WORDS, is_by_path, paths_of
+from orthopsis.core.telling.letters import is_by_path, paths_of
+
+LEAST_TICKED = 3
+"""So many lengths from one place lie on each other in a picture: a scale carries them (no source)."""
 
 
 def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
@@ -50,9 +53,9 @@ def _measured(solved: Solved, marks: list[Offset]) -> list[Scale]:
 
 
 def _ticked(solved: Solved, acts: Sequence[Act]) -> list[Scale]:
-    """Return the measures of ticks along an edge or a level line, where they are too many for words."""
+    """Return the measures of ticks along an edge or a level line, where lengths beside each other would collide."""
     texts = tick_texts(solved, acts)
-    if len(texts) <= MOST_IN_WORDS:
+    if len(texts) < LEAST_TICKED:
         return []
     at = [solved.board.points[name].xy for name in texts]
     wide, tall = (max(axis) - min(axis) for axis in zip(*at, strict=True))
