@@ -151,6 +151,27 @@ describe('what can be added', () => {
     expect(groups.map((group) => group.find('.quiet').text())).toEqual(['On the sheet', 'Roofs', 'On what is there'])
   })
 
+  it('takes one stop of the Tab key a group, from which the arrow keys go on', async () => {
+    await words([crate])
+    const stops = () =>
+      view
+        .findAll('.add button')
+        .filter((b) => b.attributes('tabindex') === '0')
+        .map((b) => b.text())
+    expect(stops()).toEqual(['Add a box', 'Add a hip roof', 'Add windows'])
+    const group = view.find('.add')
+    const focused = () => (document.activeElement as HTMLElement).textContent!.trim()
+    ;(button('Add a box').element as HTMLElement).focus()
+    await group.trigger('keydown', { key: 'ArrowRight' })
+    expect(focused()).toBe('Add a road')
+    await group.trigger('keydown', { key: 'ArrowRight' })
+    expect(focused()).toBe('Add a road')
+    await group.trigger('keydown', { key: 'Home' })
+    expect(focused()).toBe('Add a box')
+    await group.trigger('keydown', { key: 'End' })
+    expect(stops()).toEqual(['Add a road', 'Add a hip roof', 'Add windows'])
+  })
+
   it('asks the application for the kind that is pressed', async () => {
     await words([crate])
     const act = vi.spyOn(useExercise(), 'act').mockResolvedValue(false)

@@ -26,6 +26,23 @@ const groups = computed(() =>
     kinds: offered.value.filter((kind) => kind.group === name),
   })),
 )
+/** In each group one button can be reached by Tab; the arrow keys go on from there. */
+const reached = ref<Record<string, number>>({})
+
+function rove(event: KeyboardEvent, group: { name: string; kinds: unknown[] }): void {
+  const last = group.kinds.length - 1
+  const at = reached.value[group.name] ?? 0
+  const next = { ArrowRight: at + 1, ArrowDown: at + 1, ArrowLeft: at - 1, ArrowUp: at - 1, Home: 0, End: last }[
+    event.key
+  ]
+  if (next === undefined) return
+  event.preventDefault()
+  const to = Math.min(Math.max(next, 0), last)
+  reached.value[group.name] = to
+  const buttons = (event.currentTarget as HTMLElement).querySelectorAll('button')
+  buttons[to]?.focus()
+}
+
 const root = ref<HTMLElement>()
 const sentences = computed(() => exercise.drawing?.sentences ?? [])
 const things = computed(() => sentences.value.filter((s) => s.owner === 'things'))
@@ -234,9 +251,24 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
     <WhoHides :chosen="things.find((s) => s.about === chosen)?.number ?? -1" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>
-    <div v-for="group in groups" :key="group.name" class="add" role="group" :aria-label="group.name">
+    <div
+      v-for="group in groups"
+      :key="group.name"
+      class="add"
+      role="toolbar"
+      :aria-label="group.name"
+      @keydown="rove($event, group)"
+    >
       <span v-if="groups.length > 1" class="quiet">{{ group.name }}</span>
-      <button v-for="kind in group.kinds" :key="kind.kind" type="button" class="word-button" @click="add(kind.kind)">
+      <button
+        v-for="(kind, i) in group.kinds"
+        :key="kind.kind"
+        type="button"
+        class="word-button"
+        :tabindex="i === (reached[group.name] ?? 0) ? 0 : -1"
+        @focus="reached[group.name] = i"
+        @click="add(kind.kind)"
+      >
         Add {{ kind.adds }}
       </button>
     </div>
