@@ -344,7 +344,7 @@ def two_streets(hand: Teacher) -> None:
     for number in (1, 2):
         hand.press("Add a box")
         things.nth(number).wait_for()
-    hand.pick_last("the points", "point 2")
+    hand.pick_last("the view", "view 2")
 
 
 def small_world(hand: Teacher) -> None:
