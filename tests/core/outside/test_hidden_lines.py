@@ -34,9 +34,13 @@ def compare(exercise: Exercise, *, as_they_stand: bool = False) -> int:
     solved = solve(prepare(exercise))
     solids = on_the_ground(solved) if as_they_stand else set_back(solved.seen)
     kernel = without_seams(visible_segments(solids, solved.seen[0].eye), solved.seen)
-    ours = seen_segments(solved.seen)
+    return compared(solved, kernel, seen_segments(solved.seen))
+
+
+def compared(solved: Solved, kernel: Segments, ours: Segments) -> int:
+    """Compare samples of every edge of the solids; return how many were compared."""
     shares = np.linspace(0.013, 0.987, SAMPLES)[:, None]
-    names, places = [], []
+    names, places = list[str](), []
     for seen in solved.seen:
         page = seen.solid.picture(seen.eye)
         for edge in seen.solid.edges:

@@ -11,7 +11,7 @@ from typing import Any
 import numpy as np
 import pytest
 from cad import united, visible_pieces
-from test_hidden_lines import SAMPLES, UNSURE_MM, gaps, near_an_end
+from test_hidden_lines import compared
 
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready.port import PORT
@@ -58,17 +58,4 @@ def test_what_is_seen_of_a_scene_is_what_the_kernel_sees(title: str) -> None:
     solved = solve(prepare(read_exercise(bodies(SCENES[title]))))
     kernel = visible_pieces([united(parts) for parts in houses(solved)], solved.seen[0].eye)
     ours = [(np.array(line.start), np.array(line.end)) for line in solved.final if line.thing]
-    shares = np.linspace(0.013, 0.987, SAMPLES)[:, None]
-    names, places = list[str](), []
-    for seen in solved.seen:
-        page = seen.solid.picture(seen.eye)
-        for edge in seen.solid.edges:
-            a, b = np.array(page[edge.start]), np.array(page[edge.end])
-            names += [edge.name] * SAMPLES
-            places.append(a + shares * (b - a))
-    at = np.vstack(places)
-    sure = ~(near_an_end(kernel, at) | near_an_end(ours, at))
-    is_on = [gaps(segments, at).min(axis=1) < UNSURE_MM / 5 for segments in (kernel, ours)]
-    differs = sure & (is_on[0] != is_on[1])
-    assert not differs.any(), [(names[i], at[i].round(1).tolist(), is_on[0][i]) for i in np.flatnonzero(differs)[::9]]
-    assert sure.sum() > 300
+    assert compared(solved, kernel, ours) > 300

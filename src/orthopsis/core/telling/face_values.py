@@ -30,12 +30,11 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "edge": panel.first_says,
         "first_end": _first_end(panel),
         "low_corner": _low_corner(panel),
-        "along": _toward(prepared, panel.along),
-        **_flight(prepared, thing, panel),
-        "outward": _straight(acts) or _toward(prepared, panel.out),
+        "along": toward(prepared, panel.along),
+        "outward": _straight(acts) or toward(prepared, panel.out),
         **_over_point(prepared, panel),
-        "up_way": _toward(prepared, panel.up),
-        "pitch_way": _toward(prepared, panel.pitch.way) if panel.pitch is not None else "",
+        "up_way": toward(prepared, panel.up),
+        "pitch_way": toward(prepared, panel.pitch.way) if panel.pitch is not None else "",
         "upward": f"like the {panel.first_says}",
         "spaced": "equally far apart" if is_true else "closer together with distance",
         "behind": _behind(panel, acts),
@@ -71,7 +70,7 @@ def upright_words(prepared: Prepared, point: str, up: Way) -> str:
     return f"the line from the {point} to the {prepared.point_words(up.family)}"
 
 
-def _toward(prepared: Prepared, way: Way) -> str:
+def toward(prepared: Prepared, way: Way) -> str:
     """Return how a line runs in a direction: level, or to a point."""
     if way.goal.is_ideal:
         return prepared.wording.term("level" if way.family == "level" else "upright")
@@ -93,21 +92,6 @@ def _face(thing: Placed) -> tuple[str, Panel | None]:
     if anchor is not None and anchor.panel is not None:
         return anchor.thing, anchor.panel
     return thing.values.name, thing.standing.cut_from
-
-
-def _flight(prepared: Prepared, thing: Placed, panel: Panel) -> dict[str, object]:
-    """Return which way stairs climb, and which way they are carried across; nothing for what does not climb."""
-    climbs, steps = thing.values.held.get("climbs"), thing.values.held.get("steps")
-    if climbs is None or not isinstance(steps, str):
-        return {}
-    ahead, over = (panel.along, panel.up) if climbs == "along" else (panel.up, panel.along)
-    return {
-        "ahead": _toward(prepared, ahead),
-        "over_way": _toward(prepared, over),
-        "steps_words": counted(int(steps), "riser"),
-        "steps_count": int(steps),
-        "riser": prepared.length(thing.values.mm("rise") / int(steps)),
-    }
 
 
 def _low_corner(panel: Panel) -> str:

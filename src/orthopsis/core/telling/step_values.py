@@ -39,14 +39,13 @@ from orthopsis.core.telling.letters import (
 from orthopsis.core.telling.setup_values import of_setup
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.thing_values import (
-    branch_over,
-    branch_side,
     choice_words,
     goal_words,
     high_words,
     in_line,
     own_lengths,
     own_point,
+    own_words,
     run_to,
     start_words,
     upright,
@@ -110,6 +109,7 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
     yield face_values(solved, breath)
     yield marks_on_line(solved, acts)
     yield own_lengths(solved, breath)
+    yield own_words(solved, breath)
 
 
 def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
@@ -148,8 +148,6 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "view_point": lambda solved, breath, acts: view_point(solved, breath),
     "goal": lambda solved, breath, acts: goal_words(solved, breath),
     "part_count": lambda solved, breath, acts: sum(isinstance(act, Shift) for act in acts) - 1,
-    "branch_side": lambda solved, breath, acts: branch_side(solved, breath),
-    "branch_over": lambda solved, breath, acts: branch_over(acts),
     "high_words": lambda solved, breath, acts: high_words(solved, breath),
     "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(

@@ -2,12 +2,14 @@
 
 from collections.abc import Sequence
 
-from orthopsis.core.construct.moves import Act, Measure, RuleToPoint, Run, ShareAlong
+from orthopsis.core.construct.moves import Act, Measure, RuleToPoint, ShareAlong
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.telling.face_values import upright_words
+from orthopsis.core.scene.prepared import Prepared
+from orthopsis.core.telling.face_values import toward, upright_words
 from orthopsis.core.things.parameters import Choice, Length
+from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
 
 
@@ -25,16 +27,17 @@ def choice_words(solved: Solved, breath: Breath, name: str) -> str:
     return solved.prepared.wording.words(choices[0].options[thing.values.word(name)]) if choices and thing else ""
 
 
-def branch_side(solved: Solved, breath: Breath) -> str:
-    """Return on which side of a road its side street is measured; on the left one where it crosses the road."""
-    thing = solved.prepared.thing(breath.thing)
-    return "right" if thing is not None and thing.values.held.get("branch") == "right" else "left"
+def own_words(solved: Solved, breath: Breath) -> dict[str, object]:
+    """Return what a thing says itself that its steps name: directions, lengths, words."""
+    thing, prepared = solved.prepared.thing(breath.thing), solved.prepared
+    spoken = thing.standing.spoken if thing is not None else {}
+    return {name: _said(prepared, value) for name, value in spoken.items()}
 
 
-def branch_over(acts: Sequence[Act]) -> str:
-    """Return that the marks are carried over the road, where a street crosses it."""
-    crosses = any(isinstance(act, Run) for act in acts)
-    return " Light level lines from these marks to the other side find it there." if crosses else ""
+def _said(prepared: Prepared, value: Way | float | str) -> str:
+    if isinstance(value, Way):
+        return toward(prepared, value)
+    return value if isinstance(value, str) else prepared.length(value)
 
 
 def high_words(solved: Solved, breath: Breath) -> str:

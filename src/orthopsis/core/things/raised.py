@@ -12,8 +12,13 @@ from propcache.api import cached_property
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Panel, away_from, vector
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam, Seamed
+from orthopsis.core.things.standing import Handle
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.frame import Way
 
@@ -68,6 +73,39 @@ class Raised(Seamed):
     def is_drawn(self, *edges: str) -> bool:
         """Tell whether one of some edges is drawn as one."""
         return any(self.role(edge) == "edge" for edge in edges)
+
+    @property
+    def rise_handle(self) -> Handle:
+        """The height over the first corner."""
+        return Handle("Change its height", self.page[top_name(0)], ("rise",), self._drag_rise)
+
+    def _drag_rise(self, at: Point) -> Mapping[str, Value]:
+        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points its height is measured."""
+        return {"rise": (self.upward.foot, self.page[top_name(0)])}
+
+    def refused(self, code: str, why: str, limit_mm: float, *, is_least: bool, about: str = "rise") -> GeometryError:
+        """Return the error for a measure that cannot be drawn, with the nearest one that works.
+
+        Args:
+            why: what would be wrong with the thing, after its name.
+        """
+        sheet = self.setting.sheet
+        nearest = format_limit(limit_mm, sheet.units, sheet.division_mm, is_least=is_least)
+        text = f"“{self.values.name}” {why}."
+        return GeometryError(code, text, f"The nearest that works is {nearest}.", about=about, nearest=nearest)
+
+    def check_lid(self, rise_mm: float) -> None:
+        """Refuse a height with which the top reaches the third point, or lies on the eye level."""
+        most, division = self.upward.longest_mm, self.setting.sheet.division_mm
+        if rise_mm > most:
+            raise self.refused("edge_past_point", "is higher than the third point", most, is_least=False)
+        if abs(self.upward.mark(rise_mm).y - self.setting.frame.level_mm) < division / 2:
+            why = "would have its top on the eye level, as a mere line"
+            raise self.refused("lid_on_eye_level", why, rise_mm + 2 * division, is_least=True)
 
     def height_acts(self, mm: float) -> Iterator[Act]:
         """Yield the acts that draw the upright over the first corner, as high as it is."""

@@ -21,6 +21,7 @@ from orthopsis.core.things.setting import Anchor, Joint, Setting
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim, AimRole
 from orthopsis.core.view.eye import Array
+from orthopsis.core.view.frame import Way
 
 
 @dataclass(frozen=True, slots=True)
@@ -283,6 +284,11 @@ class Standing:
     def reveals(self) -> tuple[tuple[str, str], ...]:
         """The edges of openings in a wall, each with the one behind it that the wall's thickness leads to."""
         return ()
+
+    @property
+    def spoken(self) -> Mapping[str, Way | float | str]:
+        """What its steps name beside its measures, by name: directions, lengths (mm), and words as they are read."""
+        return {}
 
     @property
     def plan_shares(self) -> tuple[tuple[float, float], tuple[float, float]] | None:

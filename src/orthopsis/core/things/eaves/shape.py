@@ -10,7 +10,6 @@ from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import distance
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
@@ -53,15 +52,7 @@ class EavesShape(Raised):
         widest = most * far / (near - most * (far - near))
         if page <= widest:
             return page * near / ((1 + page) * far - page * near)
-        sheet = self.setting.sheet
-        nearest = format_limit(widest * long_mm, sheet.units, sheet.division_mm, is_least=False)
-        raise GeometryError(
-            "eaves_too_wide",
-            f"“{self.values.name}” would stand out too far.",
-            f"The widest that works is {nearest}.",
-            about="over",
-            nearest=nearest,
-        )
+        raise self.refused("eaves_too_wide", "would stand out too far", widest * long_mm, is_least=False, about="over")
 
     def _check_level(self) -> None:
         setting = self.setting
@@ -92,16 +83,9 @@ class EavesShape(Raised):
         Raises:
             GeometryError: they reach the third point.
         """
-        thick, most, sheet = self.values.mm("thick"), self.upward.longest_mm, self.setting.sheet
+        thick, most = self.values.mm("thick"), self.upward.longest_mm
         if thick > most:
-            nearest = format_limit(most, sheet.units, sheet.division_mm, is_least=False)
-            raise GeometryError(
-                "edge_past_point",
-                f"“{self.values.name}” would reach the third point.",
-                f"The thickest that works is {nearest}.",
-                about="thick",
-                nearest=nearest,
-            )
+            raise self.refused("edge_past_point", "would reach the third point", most, is_least=False, about="thick")
         assert self.panel.outward is not None
         up = self.upward.risen(self.setting.frame.eye, self.feet[0], np.array(self.panel.outward), thick)
         under = {foot_name(i): at for i, at in enumerate(self.feet)}

@@ -6,9 +6,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance
-from orthopsis.core.sheet.length import format_limit
+from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.on_roof.foot import OnSlope
 from orthopsis.core.things.parameters import Value
@@ -59,21 +57,11 @@ class Chimney(Raised, OnSlope):
         Args:
             level: the place over the lowest corner that is as high as the upper side of the foot, in the world.
         """
-        sheet, rise, division = self.setting.sheet, self.values.mm("rise"), self.setting.sheet.division_mm
-        least, most = distance(self.upward.foot, self._seen(level[None])[0]) + 2 * division, self.upward.longest_mm
-        code = why = ""
-        nearest_mm, is_least = least, True
-        if rise > most:
-            code, why, nearest_mm, is_least = "edge_past_point", "is higher than the third point", most, False
-        elif rise < least - division:
-            code, why = "sinks_into_roof", "would sink into the roof at its upper side"
-        elif abs(self.upward.mark(rise).y - self.setting.frame.level_mm) < division:
-            code, why, nearest_mm = "lid_on_eye_level", "would have its top on the eye level, as a mere line", rise
-            nearest_mm += 2 * division
-        if code:
-            nearest = format_limit(nearest_mm, sheet.units, division, is_least=is_least)
-            text = f"“{self.values.name}” {why}."
-            raise GeometryError(code, text, f"The nearest that works is {nearest}.", about="rise", nearest=nearest)
+        rise, division = self.values.mm("rise"), self.setting.sheet.division_mm
+        least = distance(self.upward.foot, self._seen(level[None])[0]) + 2 * division
+        if rise <= self.upward.longest_mm and rise < least - division:
+            raise self.refused("sinks_into_roof", "would sink into the roof at its upper side", least, is_least=True)
+        self.check_lid(rise)
 
     @property
     def way_back(self) -> Way:
@@ -92,13 +80,4 @@ class Chimney(Raised, OnSlope):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the slope that it takes, and its height."""
-        mark = self.page[top_name(0)]
-        return {**self.part_handles, "rise": Handle("Change its height", mark, ("rise",), self._drag_rise)}
-
-    def _drag_rise(self, at: Point) -> Mapping[str, Value]:
-        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
-
-    @cached_property
-    def spans(self) -> Mapping[str, tuple[Point, Point]]:
-        """Between which points its height is measured."""
-        return {"rise": (self.upward.foot, self.page[top_name(0)])}
+        return {**self.part_handles, "rise": self.rise_handle}

@@ -8,9 +8,6 @@ from propcache.api import cached_property
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Move, Rule
 from orthopsis.core.construct.panel import Back, Panel, away_from, vector
-from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.plan import OnPlan
@@ -81,29 +78,11 @@ class RaisedBlock(Raised, OnPlan):
             GeometryError: its top would reach the third point, or lie on the eye level.
         """
         feet = self.feet
-        self._check_high()
+        self.check_lid(self.values.mm("rise"))
         assert self.panel.outward is not None
         way = np.array(self.panel.outward)
         up = self.upward.risen(self.setting.frame.eye, feet[0], way, self.values.mm("rise"))
         return {foot_name(i): at for i, at in enumerate(feet)} | {top_name(i): at + up for i, at in enumerate(feet)}
-
-    def _check_high(self) -> None:
-        rise, most, sheet = self.values.mm("rise"), self.upward.longest_mm, self.setting.sheet
-        division, code, why, nearest_mm, is_least = sheet.division_mm, "", "", most, False
-        if rise > most:
-            code, why = "edge_past_point", "is higher than the third point"
-        elif abs(self.upward.mark(rise).y - self.setting.frame.level_mm) < division / 2:
-            code, why, nearest_mm, is_least = (
-                "lid_on_eye_level",
-                "would have its top on the eye level, a line",
-                rise,
-                True,
-            )
-            nearest_mm += 2 * division
-        if code:
-            nearest = format_limit(nearest_mm, sheet.units, division, is_least=is_least)
-            text = f"“{self.values.name}” {why}."
-            raise GeometryError(code, text, f"The nearest that works is {nearest}.", about="rise", nearest=nearest)
 
     @cached_property
     def recipe(self) -> tuple[Move, ...]:
@@ -134,16 +113,7 @@ class RaisedBlock(Raised, OnPlan):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the top that it takes, and its height."""
-        mark = self.page[top_name(0)]
-        return {**self.part_handles, "rise": Handle("Change its height", mark, ("rise",), self._drag_rise)}
-
-    def _drag_rise(self, at: Point) -> Mapping[str, Value]:
-        return {"rise": max(self.upward.reached_mm(at), self.setting.sheet.division_mm)}
-
-    @cached_property
-    def spans(self) -> Mapping[str, tuple[Point, Point]]:
-        """Between which points its height is measured."""
-        return {"rise": (self.upward.foot, self.page[top_name(0)])}
+        return {**self.part_handles, "rise": self.rise_handle}
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

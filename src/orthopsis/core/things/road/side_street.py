@@ -18,6 +18,7 @@ from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.road.beside import SIDES, RoadSides
 from orthopsis.core.things.standing import Spans
 from orthopsis.core.view.eye import Array
+from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
 BRANCHES = {
@@ -144,6 +145,13 @@ class SideStreet(RoadSides):
             rules.append(Side(n(line.name), n(line.end_name), n(line.start_name), "level", wide))
         moves = [self.values.move("divide", "road.street_marks", mark) for mark in marks]
         return moves + [self.values.move("divide", "road.street", rule) for rule in rules]
+
+    @property
+    def spoken(self) -> Mapping[str, Way | float | str]:
+        """On which side the street is measured, and that its marks are carried over where it crosses the road."""
+        crosses = len(self.branches) > 1
+        over = " Light level lines from these marks to the other side find it there." if crosses else ""
+        return {"branch_side": self.branches[0] if self.branches else "", "branch_over": over}
 
     @cached_property
     def takes_away(self) -> Mapping[frozenset[str], Spans]:

@@ -17,6 +17,7 @@ from orthopsis.core.things.seamed import Seam
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
+from orthopsis.core.wording.vocabulary import counted
 
 STEPS = {str(count): f"{count} steps" for count in range(2, 13)}
 CLIMBS = {"along": "along the floor", "up": "up it"}
@@ -47,6 +48,17 @@ class StairsShape(OnPlan):
     def across(self) -> Way:
         """The direction from the near side to the far one."""
         return self.panel.up if self.climbs_along else self.panel.along
+
+    @property
+    def spoken(self) -> Mapping[str, Way | float | str]:
+        """Which way it climbs, which way it is carried across, and its risers."""
+        return {
+            "ahead": self.ahead,
+            "over_way": self.across,
+            "riser": self.values.mm("rise") / self.count,
+            "steps_words": counted(self.count, "riser"),
+            "steps_count": str(self.count),
+        }
 
     @property
     def may_be_thin(self) -> bool:

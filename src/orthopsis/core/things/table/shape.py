@@ -11,9 +11,7 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.plan import OnPlan
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
@@ -96,23 +94,11 @@ class TableShape(Raised, OnPlan):
         return found
 
     def _check_high(self) -> None:
-        rise, thick, most, sheet = (
-            self.values.mm("rise"), self.values.mm("thick"), self.upward.longest_mm, self.setting.sheet
-        )  # fmt: skip
-        division, level = sheet.division_mm, self.setting.frame.level_mm
-        if rise > most:
-            code, why, about, limit, is_least = "edge_past_point", "is higher than the third point", "rise", most, False
-        elif abs(self.upward.mark(rise).y - level) < division / 2:
-            code, why, about = "lid_on_eye_level", "would have its top on the eye level, a line", "rise"
-            limit, is_least = rise + 2 * division, True
-        elif thick > rise - division:
-            code, why, about = "top_too_thick", "would have no room for legs under its top", "thick"
-            limit, is_least = rise - division, False
-        else:
-            return
-        nearest = format_limit(limit, sheet.units, division, is_least=is_least)
-        text = f"“{self.values.name}” {why}."
-        raise GeometryError(code, text, f"The nearest that works is {nearest}.", about=about, nearest=nearest)
+        rise, room = self.values.mm("rise"), self.values.mm("rise") - self.setting.sheet.division_mm
+        self.check_lid(rise)
+        if self.values.mm("thick") > room:
+            why = "would have no room for legs under its top"
+            raise self.refused("top_too_thick", why, room, is_least=False, about="thick")
 
     @cached_property
     def _outlines(self) -> Mapping[str, tuple[str, ...]]:
