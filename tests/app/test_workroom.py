@@ -11,7 +11,7 @@ from pathlib import Path
 
 import pytest
 
-from orthopsis.app.workroom import TooMuchWork, Workroom
+from orthopsis.app.workroom import LOST, TooMuchWork, Workroom
 from orthopsis.core.document.document import Exercise
 from orthopsis.paperwork.write import write_drawing
 from orthopsis.scan.picture import UnusablePicture
@@ -41,10 +41,31 @@ def test_a_job_that_grows_is_stopped(room: Workroom) -> None:
 
 
 def test_a_process_that_is_killed_while_idle_is_replaced(room: Workroom) -> None:
-    for pause_s in (0.0, 0.3, 0.0, 0.3):
+    """Also at the very moment after its answer, when it may still be putting its pipe in order."""
+    for pause_s in (0.0, 0.3, 0.0, 0.002, 0.0, 0.01) * 2:
         os.kill(room.do(os.getpid), signal.SIGKILL)
         time.sleep(pause_s)
         assert room.do(abs, -3) == 3
+
+
+def test_what_a_job_raises_tells_where_and_its_process_goes_on(room: Workroom) -> None:
+    first = room.do(os.getpid)
+    with pytest.raises(ZeroDivisionError) as told:
+        room.do(divmod, 1, 0)
+    assert "job(*values)" in told.value.__notes__[0]
+    assert room.do(os.getpid) == first
+
+
+def test_a_closed_room_takes_no_job_and_ends_what_it_was_doing(room: Workroom) -> None:
+    child = room.do(os.getpid)
+    long = room.begin(time.sleep, 60)
+    time.sleep(0.2)
+    room.close()
+    with pytest.raises(LOST):
+        long.result(timeout=5)
+    with pytest.raises(LOST):
+        room.begin(abs, -3)
+    assert not Path(f"/proc/{child}").exists()
 
 
 def test_a_job_whose_process_is_killed_is_begun_again_and_then_given_up(room: Workroom, tmp_path: Path) -> None:
