@@ -20,6 +20,8 @@ from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from orthopsis.core.things.profile.shapes import READY
 from orthopsis.core.things.road.side_street import BRANCHES
+from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
+from orthopsis.core.things.round_body.shape import INSIDE, NARROW
 from orthopsis.core.things.silhouette.outlines import OUTLINES
 from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from orthopsis.core.things.standing import Unheld
@@ -346,6 +348,23 @@ def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_p
         "legs": draw(st.sampled_from(sorted(TABLE_LEGS))),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), table, views=_views(exercise))
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
+def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere whose top is seen, a round body on it, and perhaps another one on that."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    things, part = [exercise.things[0].model_dump(mode="json")], st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "0:1:0"])
+    for number, host in enumerate(["Box 1", "Round 0"][: draw(st.integers(1, 2))]):
+        place = {"name": f"Round {number}", "joined_to": host, "joined_by": "face_top"}
+        form = {"form": draw(st.sampled_from(sorted(ROUND_FORMS))), "narrow": draw(st.sampled_from(sorted(NARROW)))}
+        inside = draw(st.sampled_from(sorted(INSIDE)))
+        size = {"along": draw(part), "up": draw(part), "rise": draw(st.floats(4.0, 80.0))}
+        things.append({"kind": "round_body", **place, **form, **size, "inside": inside})
+    made = exercise_of(*things, views=_views(exercise))
     assume(not _is_unheld(made))
     return made
 

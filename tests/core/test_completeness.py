@@ -20,6 +20,7 @@ from scenes import (
     roads,
     roofed,
     rooms,
+    round_bodies,
     rounded,
     rows,
     silhouettes,
@@ -60,6 +61,7 @@ ANY = st.one_of(
     rooms(),
     tables(),
     flights(),
+    round_bodies(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

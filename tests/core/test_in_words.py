@@ -25,7 +25,7 @@ def crowded(drawing: Drawing) -> list[str]:
     for text in (step.text for step in drawing.steps):
         bare = text
         for name in names:  # a name may have a number, which is no measure
-            bare = re.sub(rf"(?:\b\S \d+ of )?{re.escape(name)}", "it", bare)
+            bare = re.sub(rf"(?:\b\S(?: \d+)? of )?{re.escape(name)}", "it", bare)
         found += [text] if len(FIGURE.findall(bare)) > MOST_IN_WORDS else []
     return found
 

@@ -17,6 +17,7 @@ from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.document.schema import exercise_schema
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.paperwork.write import write_drawing
@@ -68,8 +69,11 @@ def test_dxf_has_every_edge_that_is_seen(exercise: Exercise) -> None:
 def test_solids_are_closed_and_turned_outward(exercise: Exercise) -> None:
     is_flat = all(thing.kind in ("road", "silhouettes") for thing in exercise.things)
     rooms = [thing for thing in exercise.things if thing.kind == "room"]
-    volume = closed_volume(exercise, rim=4 * len(rooms))
-    if not rooms:
+    looked_into = [number for number, thing in enumerate(exercise.things) if getattr(thing, "inside", "") == "open"]
+    solids = [solve(prepare(exercise)).seen[number].solid for number in looked_into]
+    rims = sum(name.startswith("rim.") for solid in solids for name in solid.names)
+    volume = closed_volume(exercise, rim=4 * len(rooms) + rims)
+    if not (rooms or looked_into):
         assert volume == pytest.approx(0.0, abs=1e-3) if is_flat else volume > 0
 
 
@@ -77,7 +81,7 @@ def closed_volume(exercise: Exercise, rim: int = 0) -> float:
     """Return the volume of all solids of the OBJ in mm³, after a look whether they are closed.
 
     Args:
-        rim: how many sides no second face has: the four of the frame through which one looks into a room.
+        rim: how many sides no second face has: those of the frame through which one looks into a room, or of a rim.
     """
     rows = write_drawing(exercise, "obj").decode().splitlines()
     points = np.array([[float(v) for v in row.split()[1:]] for row in rows if row.startswith("v ")])

@@ -7,7 +7,7 @@ from orthopsis.core.advice.things import on_body
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import distance
-from orthopsis.core.scene.joining import faces_for
+from orthopsis.core.scene.joining import face_key, faces_for
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.wording.exercise import FACES
 
@@ -29,7 +29,10 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         face = FACES.get(document.joined_by, "this part")
         shown = {"thing": placed.values.name, "face": face, "other": anchor.thing}
         edits = [CureEdit(path=f"{about}.joined_by", value=drawn)] if drawn else []
-        yield piece(solved, "face_unseen", about, 0, 1, "faces", shown, edits)
+        is_round = any(
+            panel.is_round for key, panel in host.standing.faces.items() if document.joined_by == face_key(key)
+        )
+        yield piece(solved, "face_is_round" if is_round else "face_unseen", about, 0, 1, "faces", shown, edits)
         return
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)

@@ -131,6 +131,7 @@ class Panel:
         is_drawn: whether the hand has drawn all of its edges; else it is hidden, and can be drawn through the body.
         is_part: whether it is a part of a divided face.
         is_inner: whether it is a face of a room, seen from inside.
+        is_round: whether it is the square about a round top, on which only what is round stands.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
@@ -164,6 +165,7 @@ class Panel:
     is_drawn: bool = True
     is_part: bool = False
     is_inner: bool = False
+    is_round: bool = False
     marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
@@ -178,7 +180,7 @@ class Panel:
     @property
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
-        return not self.parts
+        return not (self.parts or self.is_round)
 
     @property
     def is_whole_top(self) -> bool:

@@ -154,10 +154,15 @@ _JOINS: Mapping[Hanging, Callable[[Placed, Placed, ThingDocument], Placed]] = {
 }
 
 
+def face_key(name: str) -> str:
+    """Return how the document says that a thing lies on a face."""
+    return f"face_{name}"
+
+
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
     """Return the faces of a thing on which one of this kind can lie, by how the document says it: ``face_left``."""
     return {
-        f"face_{key}": panel
+        face_key(key): panel
         for key, panel in other.standing.faces.items()
         if (panel.is_drawn or kind.may_be_hidden) and kind.can_lie_on(panel)
     }

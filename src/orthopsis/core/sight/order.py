@@ -40,19 +40,19 @@ def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
         outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
     if not shown or (len(things) == 1 and things[0].solid.topology.is_convex):
         return shown
-    planes = np.empty((len(shown), 3))
+    planes, of = np.empty((len(shown), 3)), np.array([number for number, _ in shown])
     for number, seen in enumerate(things):
-        mine = [i for i, (of, _) in enumerate(shown) if of == number]
+        mine = np.flatnonzero(of == number).tolist()
         if mine:
             solid = seen.solid
             outlines_in_world = [solid.places[[solid.index(name) for name in shown[i][1].corners]] for i in mine]
             planes[mine] = face_planes(seen.eye, outlines_in_world)
-    return [shown[i] for i in _sorted(outlines, planes)]
+    return [shown[i] for i in _sorted(outlines, planes, of)]
 
 
-def _sorted(outlines: Sequence[list[list[Place]]], planes: Array) -> list[int]:
+def _sorted(outlines: Sequence[list[list[Place]]], planes: Array, of: Index) -> list[int]:
     graph: dict[int, set[int]] = {i: set() for i in range(len(outlines))}
-    for nearer, farther in _overlapping(outlines, planes):
+    for nearer, farther in _overlapping(outlines, planes, of):
         graph[nearer].add(farther)
     try:
         return list(TopologicalSorter(graph).static_order())
@@ -71,8 +71,14 @@ def _areas(outlines: Sequence[list[list[Place]]]) -> NDArray[np.object_]:
     return np.asarray(shapely.polygons(drawn, indices=of_face), dtype=object)
 
 
-def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[tuple[int, int]]:
-    """Return (nearer, farther) for all pairs of faces that overlap on the page."""
+def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array, of: Index) -> list[tuple[int, int]]:
+    """Return (nearer, farther) for all pairs of faces that overlap on the page.
+
+    Of two in one plane that of the later solid lies before the other: the bottom of what is open and stands on a top.
+
+    Args:
+        of: the number of the solid of each face.
+    """
     areas = _areas(outlines)
     broken = ~shapely.is_valid(areas)  # faces seen nearly edge-on may cross themselves by rounding
     areas[broken] = shapely.make_valid(areas[broken])
@@ -85,7 +91,10 @@ def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array) -> list[t
     before, after = _wholly_before(outlines, planes, first, second), _wholly_before(outlines, planes, second, first)
     open_ = ~(before | after)
     nearness = np.where(before, 1.0, -1.0)
-    nearness[open_] = _nearness(areas, planes, first[open_], second[open_])
+    own, other = first[open_], second[open_]
+    shared, gap = _nearness(areas, planes, own, other)
+    gap[shared & (np.abs(gap) <= CLEAR) & (of[own] < of[other])] = -1.0
+    nearness[open_] = gap
     swapped = nearness < 0
     nearer, farther = np.where(swapped, second, first), np.where(swapped, first, second)
     clear = np.abs(nearness) > CLEAR
@@ -111,12 +120,13 @@ def _wholly_before(outlines: Sequence[list[list[Place]]], planes: Array, face: I
     return result
 
 
-def _nearness(areas: NDArray[np.object_], planes: Array, first: Index, second: Index) -> Array:
-    """Return by how much the first of pairs of faces is nearer where they overlap; 0 where they hardly do."""
+def _nearness(areas: NDArray[np.object_], planes: Array, first: Index, second: Index) -> tuple[Mask, Array]:
+    """Return which of pairs of faces overlap, and by how much the first is nearer there; 0 where they hardly do."""
     try:
         shared = shapely.intersection(areas[first], areas[second])
     except shapely.errors.GEOSException:
         shared = shapely.intersection(areas[first], areas[second], grid_size=SNAP_MM)
     at, gap = shapely.point_on_surface(shared), planes[first] - planes[second]
     nearness: Array = gap[:, 0] * shapely.get_x(at) + gap[:, 1] * shapely.get_y(at) + gap[:, 2]
-    return np.where(shapely.area(shared) > THIN_FACE_MM2, nearness, 0.0)
+    overlap = np.asarray(shapely.area(shared) > THIN_FACE_MM2)
+    return overlap, np.where(overlap, nearness, 0.0)

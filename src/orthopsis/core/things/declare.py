@@ -24,7 +24,7 @@ Hanging = Literal["", "on_face", "in_line"]
 
 
 def _any_face(panel: Panel) -> bool:
-    return True
+    return not panel.is_round
 
 
 @dataclass(frozen=True, slots=True, eq=False)

@@ -27,15 +27,20 @@ class OnPlan(Seamed, OnFacePart):
     """What rises from a rectangle on a face."""
 
     @cached_property
-    def foot_shares(self) -> Corners:
+    def taken_shares(self) -> Corners:
         """The corners of the rectangle as shares of the face."""
         (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
         return (left, low), (right, low), (right, high), (left, high)
 
     @property
+    def foot_shares(self) -> Corners:
+        """The corners of that from which it rises, as shares of the face."""
+        return self.taken_shares
+
+    @property
     def plan_shares(self) -> tuple[tuple[float, float], tuple[float, float]]:
         """From where to where its plan reaches along the face and up it."""
-        (left, low), _, (right, high), _ = self.foot_shares
+        (left, low), _, (right, high), _ = self.taken_shares
         return (left, right), (low, high)
 
     @cached_property

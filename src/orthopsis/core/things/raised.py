@@ -141,18 +141,21 @@ class Raised(Seamed):
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
         """Its top, on which a roof or a cap can stand."""
+        return {"top": self.lid}
+
+    @property
+    def lid(self) -> Panel:
+        """Its top."""
         n, panel, page = self.values.full, self.panel, [self.page[top_name(i)] for i in range(4)]
         start, far, _, high = (self.world[top_name(i)] for i in range(4))
         low, far_low, far_high, near_high = (n(top_name(i)) for i in range(4))
         first, bottom, top, beyond = (n(f"top.{side}") for side in ("near", "low", "high", "far"))
         is_seen = "top" in self.shown
-        return {
-            "top": Panel(
-                says="top", face="top", turned="top", low=low, high=near_high, far_low=far_low, far_high=far_high,
-                first=first, bottom=bottom, top=top, far=beyond, around=panel.around, along=panel.along,
-                up=self.way_back, out=panel.out, drawn_from="low", page=(page[0], page[1], page[2], page[3]),
-                start=vector(start), axes=(vector(far - start), vector(high - start)),
-                first_says="near edge of the top", is_level=True, is_seen=is_seen,
-                is_drawn=self.is_see_through or is_seen, outward=away_from(self.world[foot_name(0)] - start),
-            )
-        }  # fmt: skip
+        return Panel(
+            says="top", face="top", turned="top", low=low, high=near_high, far_low=far_low, far_high=far_high,
+            first=first, bottom=bottom, top=top, far=beyond, around=panel.around, along=panel.along,
+            up=self.way_back, out=panel.out, drawn_from="low", page=(page[0], page[1], page[2], page[3]),
+            start=vector(start), axes=(vector(far - start), vector(high - start)),
+            first_says="near edge of the top", is_level=True, is_seen=is_seen,
+            is_drawn=self.is_see_through or is_seen, outward=away_from(self.world[foot_name(0)] - start),
+        )  # fmt: skip

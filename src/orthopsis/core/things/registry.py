@@ -17,6 +17,7 @@ from orthopsis.core.things.raised_block import RAISED_BLOCK
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.room import ROOM
+from orthopsis.core.things.round_body import ROUND_BODY
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.sign import SIGN
 from orthopsis.core.things.silhouette import SILHOUETTES
@@ -37,6 +38,7 @@ KINDS: dict[str, ThingKind] = {
         RAISED_BLOCK,
         TABLE,
         STAIRS,
+        ROUND_BODY,
         RECTANGLES,
         ROW,
         DIVISION,

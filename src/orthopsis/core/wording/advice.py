@@ -134,6 +134,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What lies on a face is seen only where the face is.",
         ("Lay it on a face that is seen",),
     ),
+    "face_is_round": AdvicePhrases(
+        "“{thing}” cannot stand on {face} of {other}, which is round: nothing of it is drawn.",
+        "Only what is round itself fits on a round top.",
+        ("Lay it on another face",),
+    ),
     "measured_middle": AdvicePhrases(
         "What is measured on the {face} lies up to {value} from where it would be in truth; it will look skewed.",
         "On a face that goes away the near half is wider than the far half; its diagonals find the true middle.",

@@ -2,6 +2,21 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+MIDDLE_SAYS = (
+    "Draw light lines from corner to corner: they cross in the middle. Through the middle draw light lines that run "
+    "as the sides do, up to the sides. Count: {count} lines.",
+    "Draw both diagonals lightly. Through their crossing draw light lines that run as the sides do; they meet the "
+    "sides in their middles: {lines}.",
+    "Its middle by the diagonals, and from there the middles of its sides, by lines that run as the sides do: {lines}.",
+)
+CIRCLE_SAYS = (
+    "Draw a round line from middle to middle, all the way round. At each middle it runs along the side. "
+    "Count: {curves}.",
+    "Draw the curve through the four middles, {curves}: at each middle it runs along the side, and it crosses "
+    "each half diagonal a little more than two thirds of the way out.",
+    "The ellipse through the four middles, {curves}: it touches each side at its middle, and crosses each "
+    "half diagonal at about seven tenths.",
+)
 _MIDDLE_RULE = "The diagonals of a face cross in its true middle, however it is turned."
 _CURVE_RULE = "A round form starts from its square: it touches the sides at their middles, and nowhere else."
 _CURVE_SLIP = "Making the curve pointed at the middles, or bulging beyond the sides."
@@ -97,14 +112,7 @@ FORM: dict[str, StepPhrases] = {
     ),
     "forms.first_middle": StepPhrases(
         "the middle of the first one",
-        (
-            "Draw light lines from corner to corner: they cross in the middle. Through the middle draw light lines "
-            "that run as the sides do, up to the sides. Count: {count} lines.",
-            "Draw both diagonals lightly. Through their crossing draw light lines that run as the sides do; they meet "
-            "the sides in their middles: {lines}.",
-            "Its middle by the diagonals, and from there the middles of its sides, by lines that run as the sides do: "
-            "{lines}.",
-        ),
+        MIDDLE_SAYS,
         _MIDDLE_RULE,
         "Measuring the middle with the ruler: on a face that goes away it lies nearer to the far side.",
         _RULER,
@@ -122,14 +130,7 @@ FORM: dict[str, StepPhrases] = {
     ),
     **_outline(
         "round",
-        (
-            "Draw a round line from middle to middle, all the way round. At each middle it runs along the side. "
-            "Count: {curves}.",
-            "Draw the curve through the four middles, {curves}: at each middle it runs along the side, and it crosses "
-            "each half diagonal a little more than two thirds of the way out.",
-            "The ellipse through the four middles, {curves}: it touches each side at its middle, and crosses each "
-            "half diagonal at about seven tenths.",
-        ),
+        CIRCLE_SAYS,
         _CURVE_RULE,
         _CURVE_SLIP,
         _FREE,

@@ -16,6 +16,7 @@ from orthopsis.core.wording.rectangle_steps import RECTANGLE
 from orthopsis.core.wording.repeat_steps import REPEAT
 from orthopsis.core.wording.roof_steps import ROOF
 from orthopsis.core.wording.room_steps import ROOM
+from orthopsis.core.wording.round_body_steps import ROUND_BODY
 from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
@@ -44,6 +45,7 @@ STEPS: dict[str, StepPhrases] = {
     **RAISED,
     **TABLE,
     **STAIRS,
+    **ROUND_BODY,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

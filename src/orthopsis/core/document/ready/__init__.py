@@ -9,6 +9,7 @@ from orthopsis.core.document.ready.faces import FACES
 from orthopsis.core.document.ready.letters import LETTERS
 from orthopsis.core.document.ready.port import PORT
 from orthopsis.core.document.ready.rooms import ROOMS
+from orthopsis.core.document.ready.round_things import ROUND_THINGS
 from orthopsis.core.document.ready.streets import STREETS
 
 GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
@@ -19,6 +20,7 @@ GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
     "Roads, streets and roofs": STREETS,
     "Town and port": PORT,
     "Rooms and stairs": ROOMS,
+    "Round things": ROUND_THINGS,
 }
 """The ready exercises by what they are about."""
 READY = tuple(document for documents in GROUPS.values() for document in documents)

@@ -90,13 +90,13 @@ class RaisedBlock(Raised, OnPlan):
         told = [("raised.plan", act) for act in self.foot_acts()]
         told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
         if self.goes_round:
-            told += [("raised.around", act) for act in self._round_acts()]
+            told += [("raised.around", act) for act in self.round_acts()]
         else:
             told += [("raised.sides", act) for act in self.side_acts()]
             told += [("raised.top", act) for act in self.lid_acts()]
         return (*self.grid.moves(), *(self.values.move("back", breath, act) for breath, act in told))
 
-    def _round_acts(self) -> Iterator[Act]:
+    def round_acts(self) -> Iterator[Act]:
         """Yield the acts that find the top's corners one after the other, away from the wall that is seen edge-on."""
         n, panel, page = self.values.full, self.panel, self.page
         steps = ((0, 3, "near", panel.up), (3, 2, "high", panel.along), (2, 1, "far", panel.up))

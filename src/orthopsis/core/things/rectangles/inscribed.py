@@ -4,46 +4,66 @@ Source: the diagonals of any face cross in its middle; a circle touches its squa
 textbook of perspective; from memory).
 """
 
-from collections.abc import Iterator
+from collections.abc import Callable, Iterator, Sequence
+from dataclasses import dataclass
 
-from orthopsis.core.construct.moves import Act, Cross, Curve, Role, Rule, Run
+from orthopsis.core.construct.moves import Act, Cross, Curve, Rule, Run
 from orthopsis.core.construct.rounding import turns_of
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.rectangles.carried import CarriedShapes
-from orthopsis.core.things.rectangles.forms import between_middles
+from orthopsis.core.things.rectangles.forms import Form, between_middles
 from orthopsis.core.things.rectangles.layout import within
-from orthopsis.core.things.rectangles.solid import family_of, part_name
+from orthopsis.core.things.rectangles.solid import Families, family_of, part_name
 
 
-def middle_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:
-    """Yield the acts that find the middle of a rectangle and of those of its sides that the form needs.
+@dataclass(frozen=True, slots=True)
+class Drawn:
+    """A rectangle as the hand has drawn it, lightly, into which a form comes.
+
+    Attributes:
+        form: which form comes into it.
+        families: which way its sides run, along and up.
+        named: from the name of a place or a line in it to the full one: corners, middles, sides of the form.
+        side: from the name of a side of the rectangle to the full one.
+    """
+
+    form: Form
+    families: Families
+    named: Callable[[str], str]
+    side: Callable[[str], str]
+
+
+def drawn_of(shapes: CarriedShapes, number: int, end: str) -> Drawn:
+    """Return the rectangle of a form on a face.
 
     Args:
         end: ``front.`` where it is carried out of the face, else empty.
     """
+    families = (shapes.panel.along.family, shapes.panel.up.family)
+    return Drawn(
+        shapes.form,
+        families,
+        lambda name: shapes.values.full(f"{part_name(number)}.{end}{name}"),
+        lambda side: shapes.side_name(number, side, end),
+    )
 
-    def n(name: str) -> str:
-        return shapes.values.full(f"{part_name(number)}.{end}{name}")
 
+def middle_acts(drawn: Drawn) -> Iterator[Act]:
+    """Yield the acts that find the middle of a rectangle and of those of its sides that the form needs."""
+    n, needed = drawn.named, drawn.form.middles
     yield Rule(n("diagonal.1"), n("low_near"), n("high_far"), "free", "construction")
     yield Rule(n("diagonal.2"), n("low_far"), n("high_near"), "free", "construction")
     yield Cross(n("middle"), n("diagonal.1"), n("diagonal.2"))
-    needed, ways = shapes.form.middles, {"along": shapes.panel.along.family, "up": shapes.panel.up.family}
-    for way, (first, last) in {"along": ("near", "far"), "up": ("low", "high")}.items():
+    for way, family, (first, last) in zip(
+        ("along", "up"), drawn.families, (("near", "far"), ("low", "high")), strict=True
+    ):
         start = n("middle")
         if f"middle_{first}" in needed:
-            half = Run(
-                n(f"half.{way}"), n(f"middle_{first}"), start, ways[way], _side(shapes, number, end, first), "unseen"
-            )
+            half = Run(n(f"half.{way}"), n(f"middle_{first}"), start, family, drawn.side(first), "unseen")
             start = half.makes_point
             yield half
         if f"middle_{last}" in needed:
-            until = _side(shapes, number, end, last)
-            yield Run(n(f"cross.{way}"), n(f"middle_{last}"), start, ways[way], until, "construction")
-
-
-def _side(shapes: CarriedShapes, number: int, end: str, side: str) -> str:
-    return shapes.side_name(number, side, end)
+            yield Run(n(f"cross.{way}"), n(f"middle_{last}"), start, family, drawn.side(last), "construction")
 
 
 def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, FacePlace]]:
@@ -54,18 +74,16 @@ def twelve_places(shapes: CarriedShapes, number: int) -> Iterator[tuple[str, Fac
                 yield f"{part_name(number)}.{side.name}.tenth.{i}", within(shapes.layout.rectangles[number], place)
 
 
-def outline_acts(shapes: CarriedShapes, number: int, end: str) -> Iterator[Act]:
-    """Yield the acts that draw a form, side by side."""
+def outline_acts(drawn: Drawn, touching: Sequence[Sequence[float]]) -> Iterator[Act]:
+    """Yield the acts that draw a form, side by side.
 
-    def n(name: str) -> str:
-        return shapes.values.full(f"{part_name(number)}.{end}{name}")
-
-    families = (shapes.panel.along.family, shapes.panel.up.family)
-    role: Role = "edge"
-    for i, side in enumerate(shapes.form.sides):
+    Args:
+        touching: for each side the angles between its ends at which lines that lead out of the face touch it, rad.
+    """
+    n = drawn.named
+    for side, touches in zip(drawn.form.sides, touching, strict=True):
         if side.pole:
-            touching = [node.angle for node in shapes.nodes[number] if node.side == i and node.is_touched]
-            marks = tuple((n(f"{side.name}.{t.name}"), t.angle) for t in turns_of(touching) if not t.is_touched)
-            yield Curve(n(side.name), n(side.start), n(side.pole), n(side.end), n("middle"), marks, role)
+            marks = tuple((n(f"{side.name}.{t.name}"), t.angle) for t in turns_of(touches) if not t.is_touched)
+            yield Curve(n(side.name), n(side.start), n(side.pole), n(side.end), n("middle"), marks)
         else:
-            yield Rule(n(side.name), n(side.start), n(side.end), family_of(side, families), role)
+            yield Rule(n(side.name), n(side.start), n(side.end), family_of(side, drawn.families))

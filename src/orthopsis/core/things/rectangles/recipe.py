@@ -10,7 +10,7 @@ from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Move, Phase, Role, Rule
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
-from orthopsis.core.things.rectangles.inscribed import middle_acts, outline_acts, twelve_places
+from orthopsis.core.things.rectangles.inscribed import drawn_of, middle_acts, outline_acts, twelve_places
 from orthopsis.core.things.rectangles.relief import edge_acts, front_acts
 from orthopsis.core.things.rectangles.solid import part_name
 
@@ -64,9 +64,11 @@ def _joining(shapes: CarriedShapes) -> str:
 def _inscribed(shapes: CarriedShapes, end: str) -> list[Move]:
     """Return the moves that draw the forms into their rectangles, on the face or where they are carried to."""
     phase: Phase = "back" if end else "divide"
-    middles = _each(shapes, phase, "_middle", lambda number: middle_acts(shapes, number, end))
+    middles = _each(shapes, phase, "_middle", lambda number: middle_acts(drawn_of(shapes, number, end)))
     form = shapes.values.word("form")
-    return middles + _each(shapes, phase, f"_{form}", lambda number: outline_acts(shapes, number, end))
+    return middles + _each(
+        shapes, phase, f"_{form}", lambda number: outline_acts(drawn_of(shapes, number, end), shapes.touched(number))
+    )
 
 
 def _flat(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:

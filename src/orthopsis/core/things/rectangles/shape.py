@@ -210,6 +210,14 @@ class RectangleShapes(OnFacePart):
         """Return the places of a form's curves that lines touch which lead out of the face."""
         return [node.name for node in self.nodes[number] if node.is_sharp and node.name not in self.form.sharp]
 
+    def touched(self, number: int) -> tuple[tuple[float, ...], ...]:
+        """Return for each side of a form the angles between its ends at which it is touched, rad."""
+        nodes = self.nodes[number]
+        return tuple(
+            tuple(node.angle for node in nodes if node.side == i and node.is_touched)
+            for i in range(len(self.form.sides))
+        )
+
     def touched_side(self, number: int, name: str) -> tuple[str, int] | None:
         """Return on which side a place lies that is touched, and which of its touches it is; none for a corner."""
         touched = [node for node in self.nodes[number] if node.is_sharp and node.name not in PLACES]

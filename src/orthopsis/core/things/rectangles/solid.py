@@ -107,15 +107,20 @@ def _sides(
         corners = (front[j], front[i], wall[i], wall[j])
         if side.pole:
             (x, y), (to_x, to_y) = node.place, nodes[j].place
-            turned = _turned((to_x - x, to_y - y), kind)
+            turned = turned_over((to_x - x, to_y - y), kind.lengths, kind.turned[1:])
             yield Face(f"{part}.{side.name}.{node.name}", corners, turned, is_curved=True)
         else:
-            yield Face(f"{part}.{side.name}", corners, _turned(side.way, kind))
+            yield Face(f"{part}.{side.name}", corners, turned_over(side.way, kind.lengths, kind.turned[1:]))
 
 
-def _turned(way: tuple[float, float], kind: Relief) -> str:
-    """Return which way a side faces that runs a way round the form: over which side of the rectangle it looks."""
-    across, up = way[1] * kind.lengths[1], -way[0] * kind.lengths[0]
+def turned_over(way: tuple[float, float], lengths: tuple[float, float], around: Sequence[str]) -> str:
+    """Return which way a side faces that runs a way round a form: over which side of the rectangle it looks.
+
+    Args:
+        way: from its start to its end, in shares along and up; ``lengths``: how long the face is in truth that way.
+        around: which way one looks over the low, far, high and near side.
+    """
+    across, up = way[1] * lengths[1], -way[0] * lengths[0]
     if abs(up) >= abs(across):
-        return kind.turned[1 + SIDES.index("low" if up < 0 else "high")]
-    return kind.turned[1 + SIDES.index("far" if across > 0 else "near")]
+        return around[SIDES.index("low" if up < 0 else "high")]
+    return around[SIDES.index("far" if across > 0 else "near")]

@@ -1,0 +1,70 @@
+"""A round body as a thing: its sentence, its moves, its handles."""
+
+from collections.abc import Mapping
+from dataclasses import replace
+
+from propcache.api import cached_property
+
+from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.round_body.recipe import recipe
+from orthopsis.core.things.round_body.shape import FORMS, RoundShape
+from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Clause, Handle
+
+_TAPERED = tuple(name for name, form in FORMS.items() if form.has_narrow_foot or form.has_narrow_rim)
+_TIPPED = tuple(name for name, form in FORMS.items() if form.has_tip)
+_LIDDED = tuple(name for name in FORMS if name not in _TIPPED)
+
+
+class RoundBody(RoundShape):
+    """A round body on a level face."""
+
+    sentence: tuple[Clause, ...] = (
+        Clause("Its square, free, taken, free: {along} along the top, {up} up it. It is {form}"),
+        Clause(", there {narrow}", {"form": _TAPERED}),
+        Clause(", {rise} tall over the middle of its square.", {"form": _TIPPED}),
+        Clause(", {rise} tall. At its top it is {inside}.", {"form": _LIDDED}),
+    )
+
+    @classmethod
+    def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
+        """Return values for one more: in the middle of the top."""
+        return {"along": "1:2:1", "up": "1:2:1", "rise": round_to(setting.fresh_size / 2, setting.sheet.division_mm)}
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(recipe(self))
+
+    @property
+    def handles(self) -> Mapping[str, Handle]:
+        """The two corners of its square, and its height."""
+        rise = self.rise_handle
+        if self.form.has_tip:
+            rise = Handle("Change its height", self._tip, ("rise",), self._drag_tip)
+        return {**self.part_handles, "rise": rise}
+
+    @property
+    def _tip(self) -> Point:
+        return self._seen((self.middle + self.rising)[None])[0]
+
+    def _drag_tip(self, at: Point) -> Mapping[str, Value]:
+        return {"rise": max(self.tip_upward.reached_mm(at), self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points its height is measured."""
+        if self.form.has_tip:
+            return {"rise": (self.tip_upward.foot, self._tip)}
+        return super().spans
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """The square about its top, where that is closed; on it another round body can stand."""
+        if self.form.has_tip or self.is_hollow:
+            return {}
+        return {"top": replace(self.lid, face="rim", is_drawn=True, is_round=True)}

@@ -1,0 +1,118 @@
+"""How does a hand draw a round body: its square on the floor, the circle in it, its box, the rim, the outline?"""
+
+from collections.abc import Callable, Iterator
+from dataclasses import replace
+
+from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule, Run, Touch
+from orthopsis.core.things.raised import foot_name, top_name
+from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
+from orthopsis.core.things.rectangles.inscribed import Drawn, middle_acts, outline_acts
+from orthopsis.core.things.rectangles.layout import Corners
+from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
+
+
+def recipe(body: RoundShape) -> list[Move]:
+    """Return the hand's moves."""
+    form, base, rim, squares = body.form, _base(body), _rim(body), (body.base_shares, body.foot_shares)
+    places = [place for corners in squares for place in corners]
+    grid = Grid(body.values.name, body.panel, places, "face", body.setting.level)
+    told = [("round_body.plan", act) for act in _square(body, grid, body.taken_shares)]
+    if not (form.is_straight or form.has_tip):
+        inner = next(corners for corners in squares if corners != body.taken_shares)
+        told += [("round_body.second_plan", act) for act in _square(body, grid, inner)]
+    told += [("round_body.middle", act) for act in middle_acts(base)]
+    circle = [_unseen(act) if body.goes_on else act for act in outline_acts(base, body.touched)]
+    if not body.goes_on:
+        told += [("round_body.base", act) for act in circle]
+    outline = "tapering"
+    if form.is_straight or form.has_tip:
+        outline = "slopes" if form.has_tip else "touching"
+    if body.goes_on:
+        told = [("", _unseen(act)) for _, act in told]
+    if form.has_tip:
+        told += [("round_body.tip", act) for act in _tip(body)]
+    else:
+        told += [("round_body.height", act) for act in body.height_acts(body.values.mm("rise"))]
+        told += [("round_body.box", act) for act in body.box_acts()]
+        told += [("round_body.rim_middle", act) for act in middle_acts(rim)]
+        told += [("round_body.rim", act) for act in outline_acts(rim, body.touched)]
+    acts = [*circle, *_outline(body)] if body.goes_on else list(_outline(body))  # the ruler touches that circle
+    told += [(f"round_body.{outline}", act) for act in acts]
+    return [*grid.moves(), *(body.values.move("back", breath, act) for breath, act in told)]
+
+
+def _unseen(act: Act) -> Act:
+    """Return an act whose line is there already, as part of the round body under this one."""
+    return replace(act, role="unseen") if isinstance(act, Rule | Run | Curve) else act
+
+
+def _corner(body: RoundShape, corners: Corners, number: int) -> str:
+    """Return what a corner of a square on the floor is called: that under the rim, or that of the lower circle."""
+    return foot_name(number) if corners == body.foot_shares else f"base.corner.{number % 4}"
+
+
+def _side(body: RoundShape, corners: Corners, side: str) -> str:
+    return f"foot.{side}" if corners == body.foot_shares else f"base.square.{side}"
+
+
+def _square(body: RoundShape, grid: Grid, corners: Corners) -> Iterator[Act]:
+    """Yield the acts that mark the corners of a square on the floor and draw its sides lightly."""
+    n, ways = body.values.full, (body.panel.along.family, body.panel.up.family)
+    names = [_corner(body, corners, i) for i in range(4)]
+    for name, place in zip(names, corners, strict=True):
+        yield grid.mark(name, place)
+    for i, side in enumerate(SIDES):
+        ends = n(names[i]), n(names[(i + 1) % 4])
+        yield Rule(n(_side(body, corners, side)), *ends, ways[i % 2], "construction")
+
+
+def _base(body: RoundShape) -> Drawn:
+    corners = body.base_shares
+    return _drawn(body, "base", lambda i: _corner(body, corners, i), lambda side: _side(body, corners, side))
+
+
+def _rim(body: RoundShape) -> Drawn:
+    return _drawn(body, "rim", top_name, lambda side: f"top.{side}")
+
+
+def _drawn(body: RoundShape, end: str, corner: Callable[[int], str], side: Callable[[str], str]) -> Drawn:
+    """Return a square that is drawn, for the circle that comes into it."""
+    n, at = body.values.full, {name: i for i, name in enumerate(CORNERS)}
+    return Drawn(
+        CIRCLE,
+        (body.panel.along.family, body.way_back.family),
+        lambda name: n(corner(at[name]) if name in at else f"{end}.{name}"),
+        lambda name: n(side(name)),
+    )
+
+
+def _tip(body: RoundShape) -> Iterator[Act]:
+    """Yield the acts that measure how high the tip is over the middle of the plan."""
+    n = body.values.full
+    yield from body.tip_upward.acts(
+        n("base.middle"), n("axis"), n("tip"), n("construction.laid"), body.values.mm("rise"), "construction"
+    )
+
+
+def _outline(body: RoundShape) -> Iterator[Act]:
+    """Yield the acts that draw the lines which touch the circles: upright, or where the sides would meet."""
+    n, form = body.values.full, body.form
+    goal, family = (n("tip"), "free") if form.has_tip else (body.panel.out.family, body.panel.out.family)
+    outlined = [node for node in body.nodes if node.is_sharp]
+    if not outlined:
+        return
+    if not (form.is_straight or form.has_tip):
+        goal, family = n("apex"), "free"
+        for i in range(2):
+            ends = n(_corner(body, body.base_shares, i)), n(top_name(i))
+            yield Rule(n(f"construction.slope.{i}"), *ends, "free", "unseen")
+        yield Cross(goal, n("construction.slope.0"), n("construction.slope.1"))
+    for node in outlined:
+        if node.is_touched:
+            side = CIRCLE.sides[node.side].name
+            which = [other for other in outlined if other.is_touched and other.side == node.side].index(node)
+            for end in ("base",) if form.has_tip else ("base", "rim"):
+                yield Touch(n(f"{end}.{node.name}"), n(f"{end}.{side}"), goal, which)
+        upper = n("tip") if form.has_tip else n(f"rim.{node.name}")
+        yield Rule(n(f"outline.{node.name}"), n(f"base.{node.name}"), upper, family)
