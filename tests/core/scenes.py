@@ -370,6 +370,23 @@ def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box on the ground, or a block on that, and its shadow."""
+    exercise = draw(exercises(most=1, views=views))
+    box, light = exercise.things[0], {"light": draw(st.sampled_from(["left", "right"]))}
+    assume(box.bottom < exercise.eye_level.height_mm - 5 and "bottom" in faces_of(exercise))
+    things, host = [box.model_dump(mode="json")], "Box 1"
+    if draw(st.booleans()) and "top" in drawn_faces_of(exercise):
+        part, host = st.sampled_from(["1:2:1", "0:3:1", "3:2:5"]), "Upon"
+        place = {"name": host, "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part), "up": draw(part)}
+        things.append({"kind": "raised_block", **place, "rise": draw(st.floats(4.0, 60.0))})
+    things.append({"kind": "shadow", "name": "Shadow", "joined_to": host, "joined_by": "face_ground"})
+    made = exercise_of(*things, views=_views(exercise), rays=draw(st.sampled_from(["30", "45", "60"])), **light)
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
     """Return a box anywhere whose top is seen, and stairs on it."""
     exercise = draw(exercises(most=1, views=views))
@@ -543,7 +560,7 @@ def faces_of(exercise: Exercise, index: int = 0) -> dict[str, Panel]:
     """Return the faces of a thing, the first one, on which others can lie; nothing where it cannot be drawn."""
     try:
         placed = prepare(exercise).things[index]
-        return dict(placed.standing.faces)
+        return {key: panel for key, panel in placed.standing.faces.items() if not panel.is_ground}
     except GeometryError:
         return {}
 

@@ -23,6 +23,7 @@ from scenes import (
     round_bodies,
     rounded,
     rows,
+    shadowed,
     silhouettes,
     solved,
     tables,
@@ -62,6 +63,7 @@ ANY = st.one_of(
     tables(),
     flights(),
     round_bodies(),
+    shadowed(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

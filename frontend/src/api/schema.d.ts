@@ -2505,7 +2505,7 @@ export interface components {
              * Owner
              * @enum {string}
              */
-            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "minutes";
+            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "rays" | "minutes";
             /** Number */
             number: number;
             /** Title */

@@ -25,7 +25,7 @@ Corners = list[tuple[float, float, float]]
 
 
 def obj_bytes(exercise: Exercise) -> bytes:
-    """Return all bodies as named groups of faces.
+    """Return all bodies as named groups of faces; what lies flat on the ground, such as a shadow, is none.
 
     OBJ is right-handed, so z is turned to point at the viewer and faces keep their outer side.
     In a frame without a stated distance the depth has no true scale; a comment says so.
@@ -37,7 +37,7 @@ def obj_bytes(exercise: Exercise) -> bytes:
     first = 1
     sunk = _sunk(solved)
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
-        if placed.standing.holes or not seen.solid.faces:
+        if placed.standing.holes or placed.standing.lies_on_ground or not seen.solid.faces:
             continue
         numbers: dict[tuple[int, ...], int] = {}
         faces = [

@@ -30,14 +30,14 @@ Segments = list[tuple[NDArray[np.float64], NDArray[np.float64]]]
 
 def visible_segments(solids: list[Solid], eye: Eye) -> Segments:
     """Return the visible pieces as pairs of page points (mm)."""
-    return visible_pieces([_shape(solid) for solid in solids], eye)
+    return visible_pieces([shape_of(solid) for solid in solids], eye)
 
 
 def united(solids: Sequence[Solid]) -> TopoDS_Shape:
     """Return solids made one: where faces of them lie in one plane and touch, no seam is left."""
-    shape = _shape(solids[0])
+    shape = shape_of(solids[0])
     for solid in solids[1:]:
-        shape = BRepAlgoAPI_Fuse(shape, _shape(solid)).Shape()
+        shape = BRepAlgoAPI_Fuse(shape, shape_of(solid)).Shape()
     unify = ShapeUpgrade_UnifySameDomain(shape, True, True, False)
     unify.Build()
     return unify.Shape()
@@ -74,7 +74,8 @@ def set_back(things: Sequence[Seen]) -> list[Solid]:
     return result
 
 
-def _shape(solid: Solid) -> TopoDS_Shape:
+def shape_of(solid: Solid) -> TopoDS_Shape:
+    """Return a solid as the kernel knows it."""
     sewing = BRepBuilderAPI_Sewing()
     for face in solid.faces:
         outline, *holes = (_wire(solid, loop) for loop in face.loops)

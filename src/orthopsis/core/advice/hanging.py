@@ -3,6 +3,7 @@
 from collections.abc import Iterator
 
 from orthopsis.core.advice.piece import piece
+from orthopsis.core.advice.shadows import on_shadow
 from orthopsis.core.advice.things import on_body
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
@@ -34,6 +35,7 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         )
         yield piece(solved, "face_is_round" if is_round else "face_unseen", about, 0, 1, "faces", shown, edits)
         return
+    yield from on_shadow(solved, placed)
     for skew in placed.standing.skewed:
         off = distance(skew.drawn, skew.true)
         if off > SKEWED_MM:

@@ -6,7 +6,7 @@ the world it is a parallelogram.
 """
 
 from collections.abc import Iterable, Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Literal
 
 import numpy as np
@@ -132,6 +132,7 @@ class Panel:
         is_part: whether it is a part of a divided face.
         is_inner: whether it is a face of a room, seen from inside.
         is_round: whether it is the square about a round top, on which only what is round stands.
+        is_ground: whether it is the ground under a block, on which only its shadow falls.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
@@ -166,6 +167,7 @@ class Panel:
     is_part: bool = False
     is_inner: bool = False
     is_round: bool = False
+    is_ground: bool = False
     marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
@@ -180,7 +182,7 @@ class Panel:
     @property
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
-        return not (self.parts or self.is_round)
+        return not (self.parts or self.is_round or self.is_ground)
 
     @property
     def is_whole_top(self) -> bool:
@@ -196,6 +198,11 @@ class Panel:
     def is_mirrored(self) -> bool:
         """Whether its corners run clockwise as seen from outside."""
         return (signed_area(self.page) > 0) != self.is_seen
+
+    @property
+    def ground(self) -> "Panel":
+        """The ground under a block whose underside it is."""
+        return replace(self, says="foot", turned="top", is_drawn=True, is_ground=True)
 
     @property
     def is_true(self) -> bool:

@@ -23,7 +23,7 @@ from pydantic import (
 from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import UnreadableExercise
-from orthopsis.core.light.tone import LightSide
+from orthopsis.core.light.tone import LightSide, Rays
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
@@ -149,7 +149,7 @@ JoinedBy = Annotated[
         pattern=r"^(on_top|beside_right|behind|against_left|against_right|in_line|in_line_left|in_line_right"
         r"|alley|alley_left|alley_right"
         r"|face_(front|left|right|top|bottom|slope_first|slope_far"
-        r"|floor|ceiling|left_wall|right_wall|back_wall|part_\d{1,2}_\d{1,2}))$"
+        r"|floor|ceiling|left_wall|right_wall|back_wall|ground|part_\d{1,2}_\d{1,2}))$"
     ),
 ]
 """How a thing stands by the one it is joined to; in line with it: with a gap, and as tall; beyond an alley; or on which
@@ -268,6 +268,7 @@ class Exercise(Document):
     things: Annotated[tuple[ThingDocument, ...], Field(max_length=MOST_THINGS)] = ()
     hides: Annotated[tuple[Hides, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
+    rays: Rays = "45"
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
     steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()
     wording: WordingDocument = WordingDocument()

@@ -14,12 +14,12 @@ from cachetools import LRUCache, cached
 from cachetools.keys import hashkey
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import EYE_LEVEL, Move
+from orthopsis.core.construct.moves import EYE_LEVEL, LIGHT, Move
 from orthopsis.core.drawing.answer import HandlePlace, MeasureMark, TonedFace
 from orthopsis.core.drawing.last import Last
 from orthopsis.core.drawing.lines import EdgePieces, LightLines
 from orthopsis.core.light.tone import LightSide
-from orthopsis.core.plane.homogeneous import Point, join
+from orthopsis.core.plane.homogeneous import Point, ideal, join
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.chalkboard import Chalkboard
 from orthopsis.core.sight.hidden import Seen
@@ -121,7 +121,7 @@ _KEPT: LRUCache[tuple[Hashable, ...], Built] = LRUCache(maxsize=MOST_KEPT, getsi
 @cached(_KEPT, lock=RLock())
 def _build(standing: Standing) -> Built:
     setting, moves, solid = standing.setting, standing.moves, standing.solid
-    given = _given(setting.frame)
+    given = {**_given(setting.frame), LIGHT: ideal(*setting.ray)}
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
         if setting.anchor.in_line is not None and setting.anchor.other is not None:

@@ -119,7 +119,7 @@ def block_of(index: int, *, is_final: bool = False) -> int:
 def _drawing_order(prepared: Prepared) -> list[int]:
     """Return the numbers of the things as they are drawn: what stands on another after that, patterns last."""
     order: list[int] = []
-    for placed in sorted(prepared.things, key=lambda p: p.kind.is_late):
+    for placed in sorted(prepared.things, key=lambda p: p.kind.is_late or p.kind.is_after_all):
         below = [placed]
         while (anchor := below[-1].setting.anchor) is not None and (other := prepared.thing(anchor.thing)) is not None:
             below.append(other)

@@ -7,9 +7,11 @@ on the sheet (common practice, no source).
 from typing import Literal
 
 LightSide = Literal["left", "right"]
+Rays = Literal["30", "45", "60"]
+"""How steeply light from the side falls: the angles of a set square, in degrees."""
 
-_FROM_LEFT = {"top": 0, "left": 1, "front": 1, "right": 3, "bottom": 3, "back": 2}
-_FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back": 2}
+_FROM_LEFT = {"top": 0, "left": 1, "front": 1, "right": 3, "bottom": 3, "back": 2, "shadow": 2}
+_FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back": 2, "shadow": 2}
 
 
 CONTRAST = (2, 3, 0, 1)

@@ -127,7 +127,7 @@ def prepare(exercise: Exercise) -> Prepared:
             )  # fmt: skip
         view = thing.view if thing.view in by_name else names[0]
         half = half_of(exercise, names.index(view))
-        setting = Setting(by_name[view], sheet, half=half, over_ground_mm=exercise.eye_level.over_ground_mm)
+        setting = _setting(exercise, by_name[view], sheet, half)
         placed = Placed(index, kind, kind.stand(values, setting))
         with placed_errors(placed):
             _check_stands(placed)
@@ -151,8 +151,12 @@ def setting_of(exercise: Exercise, view: str = "") -> Setting:
     """Return what a thing of the named view stands in; of the first one if there is none of that name."""
     sheet = sheet_of(exercise)
     number = next((i for i, v in enumerate(exercise.views) if v.name == view), 0)
-    half, over_ground = half_of(exercise, number), exercise.eye_level.over_ground_mm
-    return Setting(_frame(exercise, number, sheet), sheet, half=half, over_ground_mm=over_ground)
+    return _setting(exercise, _frame(exercise, number, sheet), sheet, half_of(exercise, number))
+
+
+def _setting(exercise: Exercise, frame: Frame, sheet: Sheet, half: Half) -> Setting:
+    over_ground = exercise.eye_level.over_ground_mm
+    return Setting(frame, sheet, None, half, over_ground, exercise.light, exercise.rays)
 
 
 def half_of(exercise: Exercise, number: int) -> Half:

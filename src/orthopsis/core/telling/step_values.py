@@ -4,6 +4,7 @@ from collections.abc import Callable, Iterator, Mapping, Sequence
 from itertools import islice, pairwise
 
 from orthopsis.core.construct.moves import (
+    Across,
     Act,
     Cross,
     Curve,
@@ -114,8 +115,8 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
 
 def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
     """Return how many lines and curves are drawn, and from which corners."""
-    ruled = (act for act in acts if isinstance(act, RuleToPoint | Rule | Run | Side | Through | Slide))
-    drawn = [act for act in ruled if act.role != "unseen"]
+    ruled = (act for act in acts if isinstance(act, Across | RuleToPoint | Rule | Run | Side | Through | Slide))
+    drawn = [act for act in ruled if isinstance(act, Across) or act.role != "unseen"]
     curves = [act for act in acts if isinstance(act, Curve)]
     shown = sum(act.role != "unseen" for act in curves)
     rule_count = strokes.count(act.makes for act in drawn if isinstance(act, Rule))

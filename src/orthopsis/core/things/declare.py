@@ -24,7 +24,7 @@ Hanging = Literal["", "on_face", "in_line"]
 
 
 def _any_face(panel: Panel) -> bool:
-    return not panel.is_round
+    return not (panel.is_round or panel.is_ground)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -39,7 +39,8 @@ class ThingKind:
         in_view: how it stands, by kind of view; where one is missing the thing cannot stand in such a view.
         hangs: whether it stands for itself, on a face of another thing, which is the ``panel`` of its anchor, or in
             line with another thing, which it repeats.
-        is_late: whether it is drawn after all other things.
+        is_late: whether it is added at the end, and nobody has to draw it.
+        is_after_all: whether it is drawn when all other things are there, and then counts as they do.
         can_lie_on: whether it can lie on a face like this.
         bears: whether other things can lie on it although it hangs itself.
         may_be_hidden: whether it can lie on a face that is not drawn because it is hidden.
@@ -55,6 +56,7 @@ class ThingKind:
     in_view: Mapping[ViewKind, type[Standing]]
     hangs: Hanging = ""
     is_late: bool = False
+    is_after_all: bool = False
     can_lie_on: Callable[[Panel], bool] = _any_face
     bears: bool = False
     may_be_hidden: bool = False

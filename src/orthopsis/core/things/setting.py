@@ -1,5 +1,6 @@
 """What does a thing stand in, and where can another thing stand?"""
 
+import math
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -8,6 +9,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.light.tone import LightSide, Rays
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
@@ -82,9 +84,11 @@ class Anchor:
 
 @dataclass(frozen=True, slots=True)
 class Setting:
-    """What a thing stands in, and on which part of the sheet; the light is not its business.
+    """What a thing stands in, and on which part of the sheet.
 
-    ``over_ground_mm``: how high the eye is over the ground in truth, where that is stated.
+    Attributes:
+        over_ground_mm: how high the eye is over the ground in truth, where that is stated.
+        light: from which side the light comes; ``rays``: how steeply it falls, an angle of the set square in degrees.
     """
 
     frame: Frame
@@ -92,11 +96,19 @@ class Setting:
     anchor: Anchor | None = None
     half: Half = "whole"
     over_ground_mm: float | None = None
+    light: LightSide = "left"
+    rays: Rays = "45"
 
     @property
     def panel(self) -> Panel | None:
         """The face of another thing on which a thing lies; None where it lies on none, or on one that is not drawn."""
         return self.anchor.panel if self.anchor is not None else None
+
+    @property
+    def ray(self) -> tuple[float, float]:
+        """Which way rays of light run on the page, to the right and up: parallel to the picture, in truth as well."""
+        angle = math.radians(float(self.rays))
+        return math.cos(angle) * (1 if self.light == "left" else -1), -math.sin(angle)
 
     @property
     def level(self) -> DrawnLevel:

@@ -355,6 +355,11 @@ class Standing:
         return self.setting.anchor
 
     @property
+    def stands_on_another(self) -> bool:
+        """Whether it is joined to another thing at a corner of that, so that its foot may be off the ground."""
+        return self.setting.anchor is not None and self.setting.anchor.in_line is None
+
+    @property
     def host(self) -> "Standing":
         """The thing it hangs on."""
         assert self.anchor.other is not None

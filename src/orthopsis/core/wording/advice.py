@@ -139,6 +139,16 @@ ADVICE: dict[str, AdvicePhrases] = {
         "Only what is round itself fits on a round top.",
         ("Lay it on another face",),
     ),
+    "shadow_climbs": AdvicePhrases(
+        "“{thing}” reaches {other}: there it would climb, and it is drawn on the ground alone.",
+        "A shadow follows what it falls on: up a wall it is upright, where the light comes from the side.",
+        ("Let the light fall more steeply",),
+    ),
+    "shadow_over_edge": AdvicePhrases(
+        "“{thing}” reaches over the edge of {other}: what lies beyond it is not drawn as it would fall.",
+        "A shadow ends where its ground ends, and goes on lower down.",
+        ("Let the light fall more steeply",),
+    ),
     "measured_middle": AdvicePhrases(
         "What is measured on the {face} lies up to {value} from where it would be in truth; it will look skewed.",
         "On a face that goes away the near half is wider than the far half; its diagonals find the true middle.",

@@ -27,7 +27,7 @@ HIDES = {
 }
 """Who hides whom, and why."""
 CLASS = (
-    "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}; "
+    "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}, its rays at {rays}; "
     "a lesson of {minutes} minutes."
 )
 
@@ -47,12 +47,14 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.level": {"youngest": "the youngest", "middle": "middle", "oldest": "the oldest"},
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
+    "rays": {"30": "30°", "45": "45°", "60": "60°"},
 }
 HINTS = {
     "eye_level.school": "Exercise school: exactly across the middle, found by halving, for first lessons. Composition "
     "school: a third from the top or the bottom, and never across the middle.",
     "wording.level": "The youngest get plain words and more time, the oldest the textbook's terms; hands of each level "
     "are judged by what such hands can do.",
+    "rays": "How steeply the light falls: an angle of the set square. Cast shadows follow it.",
     "sheet.centre": "Marked lines help to place things; the halves of the edges also find the middle of the sheet.",
 }
 """What the choices at a place mean, where the words alone do not say it."""
@@ -117,5 +119,6 @@ FACES = {
     "face_left_wall": "the left wall",
     "face_right_wall": "the right wall",
     "face_ceiling": "the ceiling",
+    "face_ground": "the ground",
 }
 """On which face of another one a thing may lie."""

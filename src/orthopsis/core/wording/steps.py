@@ -20,6 +20,7 @@ from orthopsis.core.wording.round_body_steps import ROUND_BODY
 from orthopsis.core.wording.round_steps import ROUND
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
+from orthopsis.core.wording.shadow_steps import SHADOW
 from orthopsis.core.wording.silhouette_steps import SILHOUETTE
 from orthopsis.core.wording.stairs_steps import STAIRS
 from orthopsis.core.wording.step import StepPhrases
@@ -46,6 +47,7 @@ STEPS: dict[str, StepPhrases] = {
     **TABLE,
     **STAIRS,
     **ROUND_BODY,
+    **SHADOW,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

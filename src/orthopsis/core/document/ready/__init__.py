@@ -10,6 +10,7 @@ from orthopsis.core.document.ready.letters import LETTERS
 from orthopsis.core.document.ready.port import PORT
 from orthopsis.core.document.ready.rooms import ROOMS
 from orthopsis.core.document.ready.round_things import ROUND_THINGS
+from orthopsis.core.document.ready.shadows import SHADOWS
 from orthopsis.core.document.ready.streets import STREETS
 
 GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
@@ -21,6 +22,7 @@ GROUPS: Mapping[str, tuple[dict[str, Any], ...]] = {
     "Town and port": PORT,
     "Rooms and stairs": ROOMS,
     "Round things": ROUND_THINGS,
+    "Light and shadow": SHADOWS,
 }
 """The ready exercises by what they are about."""
 READY = tuple(document for documents in GROUPS.values() for document in documents)

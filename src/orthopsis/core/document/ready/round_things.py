@@ -24,7 +24,7 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             box("Crate", 120, 40, 190, 64, **measured(110)),
             round_body("Tub", "Crate", "1:6:1", "1:6:1", 46, inside="open"),
         ],
-        "minutes": 60,
+        "minutes": 90,
     },
     {
         **HEAD,
@@ -38,7 +38,7 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             round_body("Bollard", "Quay", "7:4:1", "1:4:7", 62, "stool"),
             round_body("Funnel", "Quay", "7:4:1", "7:4:1", 58, "cone"),
         ],
-        "minutes": 120,
+        "minutes": 180,
     },
     {
         **HEAD,
@@ -51,7 +51,7 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             round_body("Lantern", "Tower", "1:2:1", "1:2:1", 24),
             round_body("Roof", "Lantern", "0:1:0", "0:1:0", 26, "cone"),
         ],
-        "minutes": 120,
+        "minutes": 135,
         "wording": {"level": "oldest"},
     },
     {
@@ -68,7 +68,7 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             windows("Gate", "back_wall", "1:2:1", "0:4:1", "Boathouse", **ALONE),
             windows("Porthole", "right_wall", "2:2:1", "2:2:1", "Boathouse", **ALONE, form="round"),
         ],
-        "minutes": 120,
+        "minutes": 180,
     },
     {
         **HEAD,
@@ -80,6 +80,6 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             shape("Pipe", "round O", 286, 48, 88, 88, **measured(72)),
             box("Crate", 172, 36, 72, 46, **measured(58)),
         ],
-        "minutes": 60,
+        "minutes": 90,
     },
 )

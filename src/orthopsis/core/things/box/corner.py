@@ -247,10 +247,11 @@ class CornerBox(OfBlock):
         levels = [level for level in ("bottom", "top") if not (self.values.is_open and level == "top")]
         levels.sort(key=lambda level: level not in self._levels)
         shown = {level: sides.level_panel(self, level) for level in levels}
-        return {
+        found = {
             **sides.side_panels(self),
             **{level: replace(panel, is_drawn=level in self._levels) for level, panel in shown.items()},
         }
+        return found if self.stands_on_another else {**found, "ground": shown["bottom"].ground}
 
     @cached_property
     def _levels(self) -> tuple[str, ...]:

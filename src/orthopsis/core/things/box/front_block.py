@@ -165,7 +165,10 @@ class FrontBlock(Standing):
                 result[side] = self._side_panel(side, low, top)
             elif guided:
                 hidden[side] = replace(self._side_panel(side, low, top), is_drawn=False)
-        return result | hidden
+        found = result | hidden
+        if "bottom" in found and not self.stands_on_another:
+            found["ground"] = found["bottom"].ground
+        return found
 
     def _front_panel(self) -> Panel:
         n, at, way = self.values.full, self.setting.frame.eye.at, self.setting.frame.way

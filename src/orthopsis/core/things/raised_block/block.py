@@ -117,9 +117,28 @@ class RaisedBlock(Raised, OnPlan):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """Its top, and the walls that show."""
+        """Its top, the walls that show, and what its shadow falls on."""
         walls = [self._wall(side) for side in _WALLS if side in self.shown]
-        return {**super().faces, **{wall.turned: wall for wall in walls}}
+        return {"top": self.lid, **{wall.turned: wall for wall in walls}, "ground": self._foot.ground}
+
+    @property
+    def _foot(self) -> Panel:
+        """Its foot, with where it ends over that."""
+        n, page, panel, world = self.values.full, self.page, self.panel, self.world
+        feet, tops = ([n(name(i)) for i in range(4)] for name in (foot_name, top_name))
+        at_foot, at_top = ([page[name(i)] for i in range(4)] for name in (foot_name, top_name))
+        start, far, high = (world[foot_name(i)] for i in (0, 1, 3))
+        back = Back(
+            low=tops[0], far_low=tops[1], far_high=tops[2], high=tops[3], upper=(n("upright.3"), n("upright.2")),
+            page=(at_top[0], at_top[1], at_top[2], at_top[3]), vector=vector(world[top_name(0)] - start), face="top",
+        )  # fmt: skip
+        return Panel(
+            says="foot", face="under", turned="bottom", low=feet[0], far_low=feet[1], far_high=feet[2], high=feet[3],
+            first=n("foot.near"), bottom=n("foot.low"), top=n("foot.high"), far=n("foot.far"), around=panel.around,
+            along=panel.along, up=panel.up, out=panel.out, drawn_from="low",
+            page=(at_foot[0], at_foot[1], at_foot[2], at_foot[3]), start=vector(start),
+            axes=(vector(far - start), vector(high - start)), is_level=True, back=back,
+        )  # fmt: skip
 
     def _wall(self, side: str) -> Panel:
         """Return a wall, from its upright that is nearer to the first corner of the plan."""

@@ -103,7 +103,7 @@ def _outline(body: RoundShape) -> Iterator[Act]:
     if not outlined:
         return
     if not (form.is_straight or form.has_tip):
-        goal, family = n("apex"), "free"
+        goal, family = n("measure.apex"), "free"
         for i in range(2):
             ends = n(_corner(body, body.base_shares, i)), n(top_name(i))
             yield Rule(n(f"construction.slope.{i}"), *ends, "free", "unseen")

@@ -1,0 +1,76 @@
+"""Ready exercises: blocks and the shadows that they cast on the ground, by light from the side."""
+
+from typing import Any
+
+from orthopsis.core.document.ready.rooms import on_floor, room
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measured, raised, windows
+
+
+def shadow(host: str) -> dict[str, Any]:
+    """Return the shadow of a block on the ground."""
+    return {"kind": "shadow", "name": f"Shadow of {host}", "joined_to": host, "joined_by": "face_ground"}
+
+
+SHADOWS: tuple[dict[str, Any], ...] = (
+    {
+        **HEAD,
+        "title": "Three crates and their shadows, one point",
+        "eye_level": {"height_mm": 192, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 236}],
+        "things": [
+            box("Low crate", 38, 34, 58, 46, **measured(58)),
+            box("Tall crate", 162, 62, 48, 74, **measured(46)),
+            box("Chest", 304, 40, 62, 40, **measured(64)),
+            shadow("Low crate"),
+            shadow("Tall crate"),
+            shadow("Chest"),
+        ],
+        "rays": "60",
+        "minutes": 60,
+    },
+    {
+        **HEAD,
+        "title": "Two stores in the evening sun, two points",
+        "eye_level": {"height_mm": 118, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 580}],
+        "things": [
+            block("Long store", 142, 62, 86, 66, 54),
+            block("Fish store", 322, 34, 56, 62, 50),
+            shadow("Long store"),
+            shadow("Fish store"),
+        ],
+        "light": "right",
+        "rays": "45",
+        "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "The net room with shadows, one point",
+        "eye_level": {"height_mm": 172, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 214}],
+        "things": [
+            room("Net room", 30, 20, 360, 252, 112),
+            {**on_floor("Chest", "2:3:7", "2:3:7", 52), "joined_to": "Net room"},
+            {**on_floor("Bench", "6:3:3", "6:3:3", 34), "joined_to": "Net room"},
+            windows("Window", "left_wall", "2:4:2", "4:4:2", "Net room", **ALONE),
+            shadow("Chest"),
+            shadow("Bench"),
+        ],
+        "rays": "60",
+        "minutes": 120,
+    },
+    {
+        **HEAD,
+        "title": "A pier block and its shadow on the quay, two points",
+        "eye_level": {"height_mm": 206, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 560}],
+        "things": [
+            block("Quay", 204, 26, 12, 156, 184),
+            raised("Block", "Quay", "2:3:4", "3:3:3", 52),
+            shadow("Block"),
+        ],
+        "rays": "60",
+        "minutes": 60,
+        "wording": {"level": "oldest"},
+    },
+)

@@ -1,0 +1,83 @@
+"""How does a hand find a cast shadow: a level line from each foot, a ray from each top, the edges to the points?
+
+Where a foot is hidden the foot of the block is drawn lightly; where a top is hidden its shadow is found from the one
+beside it, by the edge that runs as the top's does.
+"""
+
+import itertools
+from collections.abc import Iterator, Sequence
+
+from orthopsis.core.construct.hidden_face import drawn_through
+from orthopsis.core.construct.moves import LIGHT, Across, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.things.shadow.shape import ShadowShape, edge_name, foot_name, shade_name
+
+
+def recipe(shadow: ShadowShape) -> list[Move]:
+    """Return the hand's moves.
+
+    Raises:
+        GeometryError: too little of the block is drawn to find a corner of its shadow.
+    """
+    feet, moves = _feet(shadow)
+    found = [i for i in shadow.chain if shadow.has_top(i)]
+    if not found:
+        raise _not_found(shadow)
+    told: list[tuple[str, Act]] = []
+    for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
+        breath = "shadow.rays" if corner in found else "shadow.carried"
+        told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
+    told += [("shadow.outline", act) for act in _outline(shadow)]
+    return moves + [shadow.values.move("round", breath, act) for breath, act in told]
+
+
+def _feet(shadow: ShadowShape) -> tuple[Sequence[str], list[Move]]:
+    """Return what the feet of the uprights are called, and the moves that draw them lightly if one is hidden."""
+    panel, made = shadow.panel, shadow.anchor.made
+    if not all(shadow.uprights[i].foot in made for i in shadow.chain):
+        drawn = drawn_through(panel, shadow.values.name, made)
+        if drawn is None:
+            raise _not_found(shadow)
+        panel, moves = drawn
+        return (panel.low, panel.far_low, panel.far_high, panel.high), list(moves)
+    return tuple(upright.foot for upright in shadow.uprights), []
+
+
+def _apart(shadow: ShadowShape, corner: int, found: Sequence[int]) -> int:
+    """Return how many places of the chain lie between a corner and the next one whose top is there."""
+    return min(abs(shadow.chain.index(corner) - shadow.chain.index(other)) for other in found)
+
+
+def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) -> Iterator[Act]:
+    """Yield the acts that find the shadow of a top on the level line from its foot."""
+    n, at, ground = shadow.values.full, shadow.page[corner], shadow.values.full(f"ground.{corner}")
+    yield Shift(n(foot_name(corner)), foot, 0.0)
+    yield Across(ground, n(foot_name(corner)), shadow.uprights[corner].at_foot.x, at.x)
+    if corner in found:
+        yield Run(n(f"ray.{corner}"), n(shade_name(corner)), shadow.uprights[corner].top, LIGHT, ground, "construction")
+        return
+    place = shadow.chain.index(corner)
+    beside = shadow.chain[place - 1] if place else shadow.chain[1]
+    way, laid = shadow.way_between(corner, beside), n(f"construction.laid.{corner}")
+    yield RuleToPoint(laid, n(shade_name(beside)), way.family, "unseen")
+    yield Cross(n(shade_name(corner)), laid, ground)
+
+
+def _outline(shadow: ShadowShape) -> Iterator[Act]:
+    """Yield the acts that draw its edges: from the feet, and between the shadows of the tops."""
+    n, chain = shadow.values.full, shadow.chain
+    for corner in (chain[0], chain[-1]):
+        yield Rule(n(f"from.{corner}"), n(shade_name(corner)), n(foot_name(corner)), "level")
+    for corner, other in itertools.pairwise(chain):
+        ends = n(shade_name(corner)), n(shade_name(other))
+        yield Rule(n(edge_name(corner, other)), *ends, shadow.way_between(corner, other).family)
+
+
+def _not_found(shadow: ShadowShape) -> GeometryError:
+    return GeometryError(
+        "shadow_not_found",
+        f"Too little of {shadow.anchor.thing} is drawn to find “{shadow.values.name}”.",
+        "Move the block to one side of the point, so that a side of it shows.",
+        about="joined_to",
+        nearest="",
+    )

@@ -1,0 +1,193 @@
+"""Where does the shadow of a block fall on the ground, and which of its corners bound what is seen of it?
+
+Corners are those of the block's foot, 0 to 3 round it as those of a face; ``shade.2`` is where the shadow of the top
+over foot 2 falls. The top runs as the foot does, so in truth its shadow is the foot, moved along the ground.
+"""
+
+import itertools
+from collections.abc import Mapping, Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from propcache.api import cached_property
+
+from orthopsis.core.construct.panel import Back
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.standing import Standing
+from orthopsis.core.view.eye import Array
+from orthopsis.core.view.frame import Way
+from orthopsis.core.wording.names import Feature
+
+CORNERS: Sequence[tuple[int, int]] = ((0, 0), (1, 0), (1, 1), (0, 1))
+"""The corners of the foot as shares of it, along and up."""
+SAME_LINE_MM = 1e-6
+
+
+@dataclass(frozen=True, slots=True)
+class Upright:
+    """An upright of the block: full names of its ends, and where its foot and its top are on the page."""
+
+    foot: str
+    top: str
+    at_foot: Point
+    at_top: Point
+
+
+def shade_name(corner: int) -> str:
+    """Return what the shadow of the top over a corner of the foot is called."""
+    return f"shade.{corner}"
+
+
+def foot_name(corner: int) -> str:
+    """Return what a corner of the block's foot is called within its shadow."""
+    return f"foot.{corner}"
+
+
+def edge_name(corner: int, other: int) -> str:
+    """Return what the edge between the shadows of two tops is called."""
+    return f"edge.{min(corner, other)}.{max(corner, other)}"
+
+
+class ShadowShape(Standing):
+    """The shadow of a block on the plane of its foot."""
+
+    @property
+    def back(self) -> Back:
+        """Where the block ends over its foot."""
+        assert self.panel.back is not None
+        return self.panel.back
+
+    @cached_property
+    def uprights(self) -> tuple[Upright, ...]:
+        """The four uprights of the block, round its foot."""
+        panel, back = self.panel, self.back
+        feet = (panel.low, panel.far_low, panel.far_high, panel.high)
+        tops = (back.low, back.far_low, back.far_high, back.high)
+        return tuple(Upright(*ends) for ends in zip(feet, tops, panel.page, back.page, strict=True))
+
+    @cached_property
+    def feet(self) -> Array:
+        """The corners of the foot in the world, shape (4, 3)."""
+        return self.panel.places(CORNERS)
+
+    @cached_property
+    def moved(self) -> Array:
+        """From each foot to the shadow of the top over it, in the world, mm.
+
+        Rays are parallel to the picture: in the world they run as on the page.
+        """
+        up, (across, down) = np.array(self.back.vector), self.setting.ray
+        ray, normal = np.array([across, down, 0.0]), up / np.linalg.norm(up)
+        times = np.linalg.norm(up) / -float(ray @ normal)
+        return np.asarray(up + times * ray)
+
+    @cached_property
+    def shades(self) -> Array:
+        """The shadows of the tops in the world, shape (4, 3).
+
+        Raises:
+            GeometryError: the eye does not look down on the ground there.
+        """
+        if self.panel.page[0].y >= self.setting.frame.level_mm:
+            raise GeometryError(
+                "ground_not_seen",
+                f"“{self.values.name}” would fall on a ground that is not seen from above.",
+                "Let the block stand under the eye level.",
+                about="joined_by",
+                nearest="",
+            )
+        return np.asarray(self.feet + self.moved)
+
+    @cached_property
+    def page(self) -> tuple[Point, ...]:
+        """Where the shadows of the tops are on the page."""
+        return tuple(Point(x, y) for x, y in self.setting.frame.eye.see(self.shades).tolist())
+
+    @cached_property
+    def chain(self) -> tuple[int, ...]:
+        """The corners whose shadows bound it on the ground: from one that lies farthest aside of its way to the other.
+
+        Between them is at most one, beyond the line that joins them.
+        """
+        ahead = self.moved / np.linalg.norm(self.moved)
+        aside = np.cross(np.array(self.back.vector), ahead)
+        aside /= np.linalg.norm(aside)
+        far, wide = self.feet @ ahead, self.feet @ aside
+        ends = [
+            max(
+                (i for i in range(4) if abs(wide[i] - extreme) <= SAME_LINE_MM * (1 + abs(extreme))),
+                key=lambda i: far[i],
+            )
+            for extreme in (wide.max(), wide.min())
+        ]
+        first, last = ends
+        between = [
+            i
+            for i in range(4)
+            if i not in ends
+            and (wide[first] - wide[i]) > SAME_LINE_MM
+            and (wide[i] - wide[last]) > SAME_LINE_MM
+            and _beyond(far, wide, i, first, last)
+        ]
+        return (first, *between, last)
+
+    def way_between(self, corner: int, other: int) -> Way:
+        """Return which way the edge of the foot between two corners that follow each other runs."""
+        return self.panel.along if {corner, other} in ({0, 1}, {2, 3}) else self.panel.up
+
+    def has_top(self, corner: int) -> bool:
+        """Tell whether the upper end of an upright is there."""
+        return self.uprights[corner].top in self.anchor.made
+
+    @cached_property
+    def solid(self) -> Solid:
+        """It in the world of the frame's eye: one face on the ground."""
+        chain = self.chain
+        names = [foot_name(chain[0]), *(shade_name(i) for i in chain), foot_name(chain[-1])]
+        places = np.vstack((self.feet[chain[0]], self.shades[list(chain)], self.feet[chain[-1]]))
+        seen = [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
+        face = Face("shadow", tuple(names if signed_area(seen) > 0 else names[::-1]), "shadow")
+        edges = [_from_foot(chain[0]), *self._far_edges, _from_foot(chain[-1])]
+        return Solid(Topology(tuple(names), (face,), tuple(edges), is_convex=True), places)
+
+    @property
+    def _far_edges(self) -> list[Edge]:
+        return [
+            Edge(edge_name(i, j), shade_name(i), shade_name(j), self.way_between(i, j).family, feature=Feature("side"))
+            for i, j in itertools.pairwise(self.chain)
+        ]
+
+    @property
+    def lies_on_ground(self) -> bool:
+        """Whatever stands there hides it."""
+        return True
+
+    @property
+    def has_depth(self) -> bool:
+        """It is flat, and may leave the sheet."""
+        return False
+
+    @property
+    def may_be_thin(self) -> bool:
+        """The shadow of what is low is thin."""
+        return True
+
+    @property
+    def spoken(self) -> Mapping[str, Way | float | str]:
+        """To which side it falls, how its rays are drawn, and which way the edge to a hidden top's shadow runs."""
+        side = "right" if self.setting.ray[0] > 0 else "left"
+        ways = [self.way_between(*pair) for pair in itertools.pairwise(self.chain) if not all(map(self.has_top, pair))]
+        return {"shadow_side": side, "ray": f"{self.setting.rays}°", **({"carried_way": ways[0]} if ways else {})}
+
+
+def _from_foot(corner: int) -> Edge:
+    return Edge(f"from.{corner}", shade_name(corner), foot_name(corner), "level", feature=Feature("side"))
+
+
+def _beyond(far: Array, wide: Array, i: int, first: int, last: int) -> bool:
+    """Tell whether a corner lies beyond the line that joins two others, along the way of the shadow."""
+    share = (wide[i] - wide[first]) / (wide[last] - wide[first])
+    return bool(far[i] > far[first] + share * (far[last] - far[first]) + SAME_LINE_MM)

@@ -1,0 +1,172 @@
+"""Cast shadows on the ground: both routes, what is true of shadows of uprights, what is told, bad input."""
+
+import math
+from typing import Any
+
+import numpy as np
+import pytest
+import shapely
+from found_right import assert_found_right
+from hypothesis import HealthCheck, given, settings
+from scenes import VIEWS, assert_same_point, shadowed, solved
+
+from conftest import box, exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import set_at
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.add_thing import add_thing
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.things.shadow.shape import ShadowShape
+
+SHADOW = {"kind": "shadow", "name": "Shadow", "joined_to": "Crate", "joined_by": "face_ground"}
+IN_VIEWS = ["one_point", "two_point"]
+
+
+def crate(view: str = "two_point", *more: dict[str, Any], height: float = 60.0, **sheet: Any) -> Exercise:
+    """A crate on the ground and its shadow."""
+    if view == "one_point":
+        host = box("Crate", 60.0, 40.0, 70.0, height, depth_by="measured", depth=70.0)
+    else:
+        host = {
+            "kind": "box", "name": "Crate", "left": 190.0, "bottom": 40.0, "height": height, "left_by": "measured",
+            "left_length": 70.0, "right_by": "measured", "right_length": 60.0,
+        }  # fmt: skip
+    return exercise_of(host, *more, SHADOW, views=[VIEWS[view]], **sheet)
+
+
+def standing(exercise: Exercise) -> ShadowShape:
+    """The shadow where it falls."""
+    found = solved(exercise).prepared.by_name["Shadow"].standing
+    assert isinstance(found, ShadowShape)
+    return found
+
+
+@settings(max_examples=200, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(shadowed())
+def test_every_point_is_where_the_eye_sees_it(exercise: Exercise) -> None:
+    found = solved(exercise)
+    seen = found.seen[-1]
+    for name, at in seen.solid.picture(seen.eye).items():
+        assert_same_point(found.board.points[f"Shadow.{name}"].xy, at, name)
+
+
+@settings(max_examples=100, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(shadowed())
+def test_it_bounds_the_shadow_of_all_four_tops(exercise: Exercise) -> None:
+    """The hull of feet and shades in truth (shapely's, in the plane of the ground) has no corner that it leaves out."""
+    shadow = standing(exercise)
+    ground = np.vstack((shadow.feet, shadow.shades))[:, [0, 2]]
+    hull = shapely.convex_hull(shapely.multipoints(ground))
+    own = shapely.multipoints(np.vstack((shadow.feet, shadow.shades[list(shadow.chain)]))[:, [0, 2]])
+    assert shapely.area(shapely.difference(hull, shapely.convex_hull(own).buffer(1e-6))) < 1e-3
+    assert 2 <= len(shadow.chain) <= 3
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+@pytest.mark.parametrize("light", ["left", "right"])
+@pytest.mark.parametrize("rays", ["30", "45", "60"])
+def test_a_shadow_is_level_and_as_long_as_the_angle_says(view: str, light: str, rays: str) -> None:
+    """On the page at one depth: height over the foot is to length as the angle's tangent, on the side away from it."""
+    shadow = standing(crate(view, light=light, rays=rays))
+    for corner, upright in enumerate(shadow.uprights):
+        shade = shadow.page[corner]
+        assert shade.y == pytest.approx(upright.at_foot.y, abs=1e-6)
+        assert (shade.x > upright.at_foot.x) == (light == "left")
+        tall, long = upright.at_top.y - upright.at_foot.y, abs(shade.x - upright.at_foot.x)
+        assert tall / long == pytest.approx(math.tan(math.radians(float(rays))))
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+@pytest.mark.parametrize("light", ["left", "right"])
+@pytest.mark.parametrize("height", [40.0, 130.0])
+def test_a_finished_one_is_found_right_and_told_last(view: str, light: str, height: float) -> None:
+    drawing = assert_found_right(crate(view, light=light, height=height, rays="60"))
+    titles = [step.title for step in drawing.steps if step.thing == "Shadow"]
+    assert titles[-1] == "Shadow: its outline"
+    assert any("its rays at 60°" in title for title in titles)
+    face = next(face for face in drawing.faces if face.thing == "Shadow")
+    assert face.tone == 2
+    own = [line for line in drawing.lines if line.thing == "Shadow" and line.role == "edge" and line.visible]
+    assert own
+    assert all(line.family != "upright" for line in own)
+
+
+def test_shadows_come_after_all_other_things_wherever_they_are_in_the_list() -> None:
+    later = box("Chest", 300.0, 40.0, 40.0, 30.0, depth_by="measured", depth=30.0)
+    exercise = crate("one_point")
+    moved = exercise_of(
+        *(thing.model_dump(mode="json") for thing in exercise.things), later, views=[VIEWS["one_point"]]
+    )
+    told = [step.thing for step in draw(moved).steps if step.thing]
+    assert told.index("Chest") < told.index("Shadow")
+    assert_found_right(moved)
+
+
+def test_what_stands_before_a_shadow_hides_it() -> None:
+    before = box("Cask", 150.0, 20.0, 40.0, 60.0, depth_by="measured", depth=20.0)
+    drawing = draw(crate("one_point", before))
+    hidden = [line for line in drawing.lines if line.thing == "Shadow" and line.role == "edge" and not line.visible]
+    assert hidden
+
+
+def test_a_hidden_top_is_found_from_the_shadow_beside_it() -> None:
+    """The crate is taller than the eye: its top is not seen, so no ray can come from its corner behind."""
+    tall, low = (
+        [step.title for step in draw(crate("two_point", height=height, rays="60")).steps if step.thing == "Shadow"]
+        for height in (130.0, 40.0)
+    )
+    assert any("the corner behind" in title for title in tall)
+    assert not any("the corner behind" in title for title in low)
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_one_that_reaches_another_thing_is_said_and_a_steeper_light_cures_it(view: str) -> None:
+    left = 150.0 if view == "one_point" else 270.0
+    other = {**box("Wall", left, 45.0, 60.0, 60.0, depth_by="measured", depth=40.0), "left_by": "measured",
+             "left_length": 40.0, "right_by": "measured", "right_length": 40.0}  # fmt: skip
+    exercise = crate(view, other, rays="30")
+    (advice,) = (a for a in draw(exercise).advice if a.code == "shadow_climbs")
+    assert "reaches Wall" in advice.text
+    (edit,) = advice.cures[0].edits
+    assert (edit.path, edit.value) == ("rays", "45")
+    assert set_at(exercise, edit.path, str(edit.value)).rays == "45"
+
+
+def test_one_that_falls_over_the_edge_is_said() -> None:
+    upon = {"kind": "raised_block", "name": "Crate", "joined_to": "Deck", "joined_by": "face_top", "along": "1:1:1",
+            "up": "1:2:1", "rise": 50.0}  # fmt: skip
+    deck = box("Deck", 100.0, 30.0, 150.0, 20.0, depth_by="measured", depth=70.0)
+    codes = {
+        rise: [
+            a.code for a in draw(exercise_of(deck, {**upon, "rise": rise}, SHADOW, views=[VIEWS["one_point"]])).advice
+        ]
+        for rise in (50.0, 8.0)
+    }
+    assert "shadow_over_edge" in codes[50.0]
+    assert "shadow_over_edge" not in codes[8.0]
+
+
+def test_nothing_else_lies_on_the_ground_of_a_block() -> None:
+    window = {"kind": "rectangles", "name": "Mat", "joined_to": "Crate", "joined_by": "face_ground"}
+    drawing = draw(crate("two_point", window))
+    assert not [line for line in drawing.lines if line.thing == "Mat"]
+    assert [a.about for a in drawing.advice if a.code == "face_unseen"] == ["things.1"]
+
+
+def test_over_the_eye_level_no_ground_is_seen() -> None:
+    high = box("Crate", 60.0, 200.0, 70.0, 40.0, depth_by="measured", depth=40.0)
+    with pytest.raises(GeometryError) as refused:
+        draw(exercise_of(high, SHADOW, views=[VIEWS["one_point"]]))
+    assert (refused.value.code, refused.value.about) == ("ground_not_seen", "things.1.joined_by")
+
+
+def test_where_neither_side_nor_top_is_drawn_the_shadow_is_not_found() -> None:
+    flat = box("Crate", 180.0, 100.0, 60.0, 100.0, depth_by="measured", depth=40.0)  # the point lies before it
+    drawing = draw(exercise_of(flat, SHADOW, views=[VIEWS["one_point"]]))
+    assert [a.code for a in drawing.advice if a.about == "things.1"] == ["face_unseen"]
+
+
+def test_a_new_one_falls_from_the_block_that_is_there() -> None:
+    exercise = add_thing(exercise_of(crate().things[0].model_dump(mode="json"), views=[VIEWS["two_point"]]), "shadow")
+    assert exercise.things[1].joined_by == "face_ground"
+    assert_found_right(exercise)
