@@ -429,6 +429,30 @@ def rooms(draw: Any, more: int = 2) -> Exercise:
 
 
 @st.composite
+def corner_rooms(draw: Any, more: int = 2) -> Exercise:
+    """Return a room about its back corner, and on its faces blocks, windows, niches and boards."""
+    view = draw(st.sampled_from(["two_point", "two_point_free"]))
+    room = {
+        "kind": "room", "name": "Room", "left": draw(st.integers(150, 280)), "bottom": draw(st.integers(60, 140)),
+        "height": draw(st.integers(20, 150)), "left_length": draw(st.floats(10.0, 120.0)),
+        "right_length": draw(st.floats(10.0, 120.0)), "ceiling": draw(st.sampled_from(["none", "drawn"])),
+    }  # fmt: skip
+    part, things = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "1:5:2"]), [room]
+    for number in range(draw(st.integers(0, more))):
+        place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
+        if draw(st.booleans()):
+            block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
+            things.append({**place, **block})
+        else:
+            face = draw(st.sampled_from(["floor", "left_wall", "right_wall"]))
+            relief = {"relief": draw(st.sampled_from(["flat", "in", "out"])), "deep": draw(st.floats(1.0, 12.0))}
+            things.append({**place, "kind": "rectangles", "joined_by": f"face_{face}", "columns": "1", **relief})
+    made = exercise_of(*things, views=[VIEWS[view]])
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def roads(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
     """Return an exercise with a road over the ground and a box that may stand on it."""
     view = draw(st.sampled_from(views))

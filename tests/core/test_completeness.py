@@ -8,6 +8,7 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 from scenes import (
     benches,
+    corner_rooms,
     divided,
     eaved,
     exercises,
@@ -60,6 +61,7 @@ ANY = st.one_of(
     eaved(),
     raised(),
     rooms(),
+    corner_rooms(),
     tables(),
     flights(),
     round_bodies(),

@@ -155,7 +155,7 @@ def test_a_new_room_frames_the_sheet_and_what_is_added_lands_on_its_floor() -> N
     assert exercise.things[1].joined_by == "face_floor"
     assert [line for line in draw(exercise).lines if line.thing == exercise.things[1].name and line.visible]
     with pytest.raises(GeometryError, match="cannot be drawn in this kind of view"):
-        add_thing(exercise_of(views=[VIEWS["two_point"]]), "room")
+        add_thing(exercise_of(views=[VIEWS["from_above"]]), "room")
 
 
 def test_each_direction_inside_has_its_tone() -> None:

@@ -78,7 +78,7 @@ def _said_of(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice]:
     drawn = drawn_points(solved, placed)
     yield from _off_paper(solved, placed, placed, drawn)
     guides = [ruled for ruled in solved.built[placed.index].lines.values() if ruled.role == "guide"]
-    if not guides:
+    if not guides and not placed.values.is_open:
         edit = CureEdit(path=f"{about}.{LOOK.name}", value="see_through")
         yield piece(solved, "straight_before", about, 0, 1, "sides", {"thing": name}, [edit])
         return

@@ -1,5 +1,6 @@
 """The words of every kind of step, by the breath that the moves name."""
 
+from orthopsis.core.wording.corner_room_steps import CORNER_ROOM
 from orthopsis.core.wording.corner_steps import CORNER
 from orthopsis.core.wording.eaves_steps import EAVES
 from orthopsis.core.wording.face_steps import FACE
@@ -31,6 +32,7 @@ STEPS: dict[str, StepPhrases] = {
     **FRONT,
     **CORNER,
     **ROOM,
+    **CORNER_ROOM,
     **ROUND,
     **ROW,
     **FACE,

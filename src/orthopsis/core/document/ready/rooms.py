@@ -11,6 +11,14 @@ def room(name: str, left: float, bottom: float, width: float, height: float, bac
     return {"kind": "room", "name": name, **frame, **measured(back_mm)}
 
 
+def corner_room(
+    name: str, left: float, bottom: float, height: float, left_mm: float, right_mm: float, **more: Any
+) -> dict[str, Any]:  # fmt: skip
+    """Return a room about its back corner, its walls measured aside."""
+    walls = {"left_length": left_mm, "right_length": right_mm}
+    return {"kind": "room", "name": name, "left": left, "bottom": bottom, "height": height, **walls, **more}
+
+
 def on_floor(name: str, along: str, up: str, rise: float) -> dict[str, Any]:
     """Return a piece of furniture that is raised from its plan on the floor of the room."""
     return {**raised(name, "Room", along, up, rise), "joined_by": "face_floor"}
@@ -88,5 +96,32 @@ ROOMS: tuple[dict[str, Any], ...] = (
             flight("Stairs", "Quay", "top", "2:8:2", "3:6:3", 80, "5"),
         ],
         "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "A corner of the harbour office, two points",
+        "eye_level": {"height_mm": 198, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -170, "right_mm": 610}],
+        "things": [
+            corner_room("Room", 224, 112, 124, 132, 126),
+            on_floor("Chest", "1:2:3", "5:3:1", 34),
+            on_floor("Stool", "5:1:3", "3:1:4", 26),
+            windows("Window", "left_wall", "2:3:2", "3:4:2", "Room", **ALONE),
+            windows("Door", "right_wall", "4:2:2", "0:3:2", "Room", **ALONE, relief="in", deep=6),
+        ],
+        "minutes": 135,
+    },
+    {
+        **HEAD,
+        "title": "The sail loft with its ceiling, two points",
+        "eye_level": {"height_mm": 158, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -240, "right_mm": 680}],
+        "things": [
+            corner_room("Room", 208, 112, 92, 116, 122, ceiling="drawn"),
+            {**on_floor("Table", "2:3:5", "2:3:4", 46), "kind": "table", "thick": 5},
+            windows("Windows", "left_wall", "1:6:1", "3:3:2", "Room", columns="2", rows="1", wide="half", tall="whole"),
+        ],
+        "minutes": 135,
+        "wording": {"level": "oldest"},
     },
 )

@@ -1,12 +1,13 @@
-"""A room that is looked into, in one-point perspective: a frame drawn true, and the back wall by lines to the point.
+"""A room that is looked into, its floor, walls and ceiling seen from inside; things stand and lie on them.
 
-Its floor, walls and ceiling are seen from inside; things stand and lie on them as on any face. Where the point lies in
-the frame decides how much of each wall is seen.
+In one-point perspective it has a frame that is drawn true, and its back wall by lines to the point; in two-point it
+begins at its back corner, and its walls come toward the viewer, away from the points.
 """
 
 from orthopsis.core.things.box.front_block import CORNER_WORDS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import FIRST_CORNER, LOOK, Choice, Length
+from orthopsis.core.things.room.corner_room import CornerRoom
 from orthopsis.core.things.room.room import Room
 
 ROOM = ThingKind(
@@ -15,7 +16,7 @@ ROOM = ThingKind(
     parameters=(
         *FIRST_CORNER,
         Length("width", "the width of the frame", 300.0, 20.0, 2000.0),
-        Length("height", "the height of the frame", 200.0, 20.0, 2000.0),
+        Length("height", "the height of the frame, or of the back corner", 200.0, 20.0, 2000.0),
         Choice("depth_by", "how far back the back wall is", {"measured": "measured", "half": "about half way"}, "half"),
         Length("depth", "how far back the back wall is", 80.0, 1.0, 2000.0),
         Choice(
@@ -27,7 +28,10 @@ ROOM = ThingKind(
             },
             "auto",
         ),
+        Length("left_length", "how far the left wall reaches aside", 110.0, 2.0, 2000.0),
+        Length("right_length", "how far the right wall reaches aside", 110.0, 2.0, 2000.0),
+        Choice("ceiling", "whether it has a ceiling", {"none": "no ceiling", "drawn": "a ceiling"}, "none"),
         Choice(LOOK.name, LOOK.says, {"open": "Looked into"}, "open"),
     ),
-    in_view={"one_point": Room},
+    in_view={"one_point": Room, "two_point": CornerRoom},
 )
