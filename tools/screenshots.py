@@ -14,6 +14,7 @@ from pathlib import Path
 
 from playwright.sync_api import Page, Playwright, expect, sync_playwright
 
+from orthopsis.core.document.ready import READY
 from orthopsis.paperwork.raster import png_of_pdf
 
 FOLDER = Path(__file__).parents[1] / "docs" / "screenshots"
@@ -52,16 +53,11 @@ def desk_letters(page: Page) -> None:
     page.locator("[data-step='11'] .rung").click()
 
 
-def desk_part(page: Page) -> None:
-    page.goto("/desk")
-    page.get_by_role("button", name="New exercise", exact=True).click()
-    page.get_by_role("button", name="An empty sheet").click()
-    page.get_by_role("button", name="kind: One point").first.click()
-    page.locator(".n-base-select-option", has_text="Two points").click()
-    page.get_by_role("button", name="Set down Work table").click()
-    page.locator("article.thing").nth(1).wait_for()
-    page.locator(".words").evaluate("words => { words.scrollTop = words.scrollHeight }")
-    page.wait_for_load_state("networkidle")
+def desk_shadows(page: Page) -> None:
+    number = next(i for i, ready in enumerate(READY, start=1) if "evening sun" in str(ready["title"]))
+    page.goto(f"/desk/{number}")
+    page.locator(".handle").first.wait_for()
+    page.locator("article.thing").last.scroll_into_view_if_needed()
 
 
 def desk_division(page: Page) -> None:
@@ -153,7 +149,7 @@ def register(page: Page) -> None:
 
 VIEWS: dict[str, Callable[[Page], None]] = {
     "today": today, "desk": desk, "desk-house": desk_house, "desk-two-points": desk_two_points,
-    "desk-letters": desk_letters, "desk-part": desk_part, "desk-street": desk_street,
+    "desk-letters": desk_letters, "desk-shadows": desk_shadows, "desk-street": desk_street,
     "desk-division": desk_division, "desk-room": desk_room,
     "own-sheets": own_sheets, "trial": trial, "ready": ready,
     "show-close-up": show_close_up, "shelf": shelf, "show": show,

@@ -1,0 +1,79 @@
+"""Rooms, round things and shadows that a teacher makes at the Desk."""
+
+from desk_teacher import Teacher
+
+
+def masters_room(hand: Teacher) -> None:
+    """A room that one looks into, two worktops, a chest, a table with a book on it, a window and shelves."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    plans = [("9:3:0", "0:7:5"), ("2:7:3", "0:2:10"), ("3:3:6", "8:3:1")]
+    for number, (along, up) in enumerate(plans, start=1):
+        hand.press("Add a raised block")
+        things.nth(number).wait_for()
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+    hand.press("Add a table")
+    things.nth(4).wait_for()
+    hand.type("how its plan lies along the floor", "4:3:5")
+    hand.type("how its plan lies up the floor", "4:3:5")
+    hand.press("Add a raised block")
+    things.nth(5).wait_for()
+    hand.pick_last("the face it lies on", "the top")
+    for number, wall in enumerate(("the back wall", "the right wall"), start=6):
+        hand.press("Add windows")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.pick_last("the face it lies on", wall)
+
+
+def office_corner(hand: Teacher) -> None:
+    """A room about its back corner in two points, two chests, a window and a door in its walls."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    hand.type("how far the left wall reaches aside", "120")
+    for number, (along, up) in enumerate([("1:2:3", "5:3:1"), ("5:1:3", "3:1:4")], start=1):
+        hand.press("Add a raised block")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+    for number, wall in enumerate(("the left wall", "the right wall"), start=3):
+        hand.press("Add windows")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.pick_last("the face it lies on", wall)
+
+
+def light_tower(hand: Teacher) -> None:
+    """A low block in two points, on it a tower that narrows, a lantern on that, and a cone as its roof."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    hand.type("the height", "10")
+    hand.type("the left side", "120")
+    hand.type("the right side", "130")
+    for number, (form, rise) in enumerate([("narrower at its top", "110"), ("", "22"), ("a cone", "24")], start=1):
+        hand.press("Add a round body")
+        things.nth(number).wait_for()
+        if form:
+            hand.pick_last("which form it has", form)
+        hand.type("the height", rise)
+
+
+def stores_with_shadows(hand: Teacher) -> None:
+    """Two stores in two points and their shadows, the light from the right at 60 degrees."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.pick("light: left", "right")
+    hand.pick("rays: 45", "60")
+    for number in range(2):
+        hand.press("Add a box")
+        things.nth(number).wait_for()
+    for number, store in enumerate(("Box 1", "Box 2"), start=2):
+        hand.press("Add a cast shadow")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", store)
