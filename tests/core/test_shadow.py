@@ -13,7 +13,6 @@ from scenes import VIEWS, assert_same_point, shadowed, solved
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import set_at
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.things.shadow.shape import ShadowShape
@@ -153,11 +152,13 @@ def test_nothing_else_lies_on_the_ground_of_a_block() -> None:
     assert [a.about for a in drawing.advice if a.code == "face_unseen"] == ["things.1"]
 
 
-def test_over_the_eye_level_no_ground_is_seen() -> None:
-    high = box("Crate", 60.0, 200.0, 70.0, 40.0, depth_by="measured", depth=40.0)
-    with pytest.raises(GeometryError) as refused:
-        draw(exercise_of(high, SHADOW, views=[VIEWS["one_point"]]))
-    assert (refused.value.code, refused.value.about) == ("ground_not_seen", "things.1.joined_by")
+def test_over_the_eye_level_no_ground_is_seen_and_a_new_one_falls_from_another_block() -> None:
+    high = box("High", 200.0, 200.0, 70.0, 40.0, depth_by="measured", depth=40.0)
+    drawing = draw(exercise_of(high, {**SHADOW, "joined_to": "High"}, views=[VIEWS["one_point"]]))
+    assert [a.code for a in drawing.advice if a.about == "things.1"] == ["face_unseen"]
+    low = crate("one_point").things[0].model_dump(mode="json")
+    exercise = add_thing(exercise_of(low, high, views=[VIEWS["one_point"]]), "shadow")
+    assert exercise.things[2].joined_to == exercise.things[0].id
 
 
 def test_where_neither_side_nor_top_is_drawn_the_shadow_is_not_found() -> None:

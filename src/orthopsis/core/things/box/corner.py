@@ -251,7 +251,8 @@ class CornerBox(OfBlock):
             **sides.side_panels(self),
             **{level: replace(panel, is_drawn=level in self._levels) for level, panel in shown.items()},
         }
-        return found if self.stands_on_another else {**found, "ground": shown["bottom"].ground}
+        is_under = self.near_edge["bottom"].y < self.setting.frame.level_mm
+        return {**found, "ground": shown["bottom"].ground} if is_under and not self.stands_on_another else found
 
     @cached_property
     def _levels(self) -> tuple[str, ...]:

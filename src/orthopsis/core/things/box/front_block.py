@@ -166,7 +166,8 @@ class FrontBlock(Standing):
             elif guided:
                 hidden[side] = replace(self._side_panel(side, low, top), is_drawn=False)
         found = result | hidden
-        if "bottom" in found and not self.stands_on_another:
+        is_under = self.values.first.y < self.setting.frame.level_mm
+        if "bottom" in found and is_under and not self.stands_on_another:
             found["ground"] = found["bottom"].ground
         return found
 

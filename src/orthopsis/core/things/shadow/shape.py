@@ -12,7 +12,6 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Back
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
@@ -86,19 +85,7 @@ class ShadowShape(Standing):
 
     @cached_property
     def shades(self) -> Array:
-        """The shadows of the tops in the world, shape (4, 3).
-
-        Raises:
-            GeometryError: the eye does not look down on the ground there.
-        """
-        if self.panel.page[0].y >= self.setting.frame.level_mm:
-            raise GeometryError(
-                "ground_not_seen",
-                f"“{self.values.name}” would fall on a ground that is not seen from above.",
-                "Let the block stand under the eye level.",
-                about="joined_by",
-                nearest="",
-            )
+        """The shadows of the tops in the world, shape (4, 3)."""
         return np.asarray(self.feet + self.moved)
 
     @cached_property
