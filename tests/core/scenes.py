@@ -387,6 +387,18 @@ def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two
 
 
 @st.composite
+def round_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box anywhere whose top is seen, a round body on it, and the shadow of that."""
+    exercise = draw(round_bodies(views=views))
+    things = [thing.model_dump(mode="json") for thing in exercise.things[:2]]
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Round 0", "joined_by": "face_ground"}
+    light = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
+    made = exercise_of(*things[:1], {**things[1], "joined_to": "Box 1"}, shadow, views=_views(exercise), **light)
+    assume(not _is_unheld(made))
+    return made
+
+
+@st.composite
 def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
     """Return a box anywhere whose top is seen, and stairs on it."""
     exercise = draw(exercises(most=1, views=views))

@@ -22,6 +22,7 @@ from scenes import (
     roofed,
     rooms,
     round_bodies,
+    round_shadowed,
     rounded,
     rows,
     shadowed,
@@ -66,6 +67,7 @@ ANY = st.one_of(
     flights(),
     round_bodies(),
     shadowed(),
+    round_shadowed(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -14,6 +14,8 @@ from orthopsis.core.editing.edit import drag
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.telling.completeness import gaps
+from orthopsis.core.telling.told import tell
 from orthopsis.core.things.round_body.shape import FORMS, RoundShape
 from orthopsis.core.view.eye import Array
 
@@ -126,6 +128,13 @@ def test_one_stands_on_another_and_goes_on_from_its_whole_top_without_drawing_it
     assert next(step.title for step in on_rim.steps if step.thing == "Lantern").startswith("Lantern: its tip")
     low, high = world(deck("two_point", cone)), world(deck("two_point", cone), 2)
     assert np.allclose(high["base.middle_low"], low["rim.middle_low"], atol=1e-6)
+
+
+@pytest.mark.parametrize("form", sorted(FORMS))
+def test_one_of_any_form_goes_on_from_a_whole_top_and_is_told_whole(form: str) -> None:
+    exercise = deck("two_point", {**LANTERN, "along": "0:1:0", "up": "0:1:0", "form": form})
+    assert list(gaps(tell(solved(exercise)).breaths, solved(exercise).board)) == []
+    assert_found_right(exercise)
 
 
 @pytest.mark.parametrize("kind", ["rectangles", "division", "pattern", "raised_block", "hip_roof", "table"])

@@ -10,19 +10,25 @@ from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.tolerance import SAME_SHARE, THIN_FACE_MM2
 from orthopsis.core.scene.placed import Placed
+from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
 
 STEEPER = {"30": "45", "45": "60"}
+FLATTER = {"60": "45", "45": "30"}
+"""To the next angle of the set square."""
 
 
 def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on a cast shadow."""
-    shadow = placed.standing
+    shadow, rays, about = placed.standing, solved.prepared.exercise.rays, f"things.{placed.index}"
+    if isinstance(shadow, RoundShadowShape) and not shadow.chain:
+        shown = {"thing": placed.values.name, "other": shadow.anchor.thing}
+        edits = [CureEdit(path="rays", value=FLATTER[rays])] if rays in FLATTER else []
+        yield piece(solved, "shadow_within", about, 0, 1, "things", shown, edits)
     if not isinstance(shadow, ShadowShape):
         return
-    block, about = solved.prepared.by_name[shadow.anchor.thing], f"things.{placed.index}"
-    steeper = STEEPER.get(solved.prepared.exercise.rays)
-    edits = [CureEdit(path="rays", value=steeper)] if steeper else []
+    block = solved.prepared.by_name[shadow.anchor.thing]
+    edits = [CureEdit(path="rays", value=STEEPER[rays])] if rays in STEEPER else []
     for other in _reached(solved, shadow, block):
         shown = {"thing": placed.values.name, "other": other.values.name}
         yield piece(solved, "shadow_climbs", about, 0, 1, "things", shown, edits)

@@ -124,14 +124,23 @@ def _build(standing: Standing) -> Built:
     given = {**_given(setting.frame), LIGHT: ideal(*setting.ray)}
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
-        if setting.anchor.in_line is not None and setting.anchor.other is not None:
-            given |= _build(setting.anchor.other).points
     lines = _given_lines(setting)
+    host = _host_of_all(setting)
+    if host is not None:
+        given, lines = {**given, **_build(host).points}, {**lines, **_build(host).lines}
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
     edges = EdgePieces(standing.values.name, own_points, own_lines)
     return _built(standing, solid.picture(setting.frame.eye), edges, moves, own_points, own_lines)
+
+
+def _host_of_all(setting: Setting) -> Standing | None:
+    """Return the other thing of which everything may be used: by what repeats it, or is its shadow."""
+    anchor = setting.anchor
+    if anchor is None or not (anchor.in_line is not None or (anchor.panel is not None and anchor.panel.is_ground)):
+        return None
+    return anchor.other
 
 
 @lru_cache(maxsize=32)

@@ -122,7 +122,7 @@ def _standing(kind: ThingKind, values: Values, setting: Setting) -> Standing:
     how = kind.in_view.get(setting.frame.kind, Standing)
     if kind.hangs and not is_held(kind, setting):
         return Unheld(values, setting, how)
-    return how(values, setting)
+    return how.suited(setting)(values, setting)
 
 
 def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) -> None:

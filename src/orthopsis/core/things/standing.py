@@ -167,6 +167,11 @@ class Standing:
         self.setting = setting
 
     @classmethod
+    def suited(cls, setting: Setting) -> "type[Standing]":
+        """Return the class that suits what it stands in: another one than this for some things that it hangs on."""
+        return cls
+
+    @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return values for a new one, so that it lands where it can be seen; ``count`` things are there already."""
         raise NotImplementedError

@@ -144,6 +144,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "A shadow follows what it falls on: up a wall it is upright, where the light comes from the side.",
         ("Let the light fall more steeply",),
     ),
+    "shadow_within": AdvicePhrases(
+        "“{thing}” lies within the foot of {other}: nothing of it is seen.",
+        "The higher the light stands, the shorter shadows are.",
+        ("Let the light fall less steeply",),
+    ),
     "shadow_over_edge": AdvicePhrases(
         "“{thing}” reaches over the edge of {other}: what lies beyond it is not drawn as it would fall.",
         "A shadow ends where its ground ends, and goes on lower down.",

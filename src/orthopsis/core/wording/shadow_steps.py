@@ -1,5 +1,6 @@
 """What a teacher says while a cast shadow is found."""
 
+from orthopsis.core.wording.form_steps import CIRCLE_SAYS, MIDDLE_SAYS
 from orthopsis.core.wording.step import StepPhrases
 
 _RAY_RULE = (
@@ -35,6 +36,73 @@ SHADOW: dict[str, StepPhrases] = {
         "The edges of the shadow run as those of the top do, to the same points.",
         "Guessing how far the hidden corner is.",
         "ruler on the point, pencil light",
+    ),
+    "shadow.square": StepPhrases(
+        "the shadow of its upper square, rays at {ray}",
+        (
+            "Find the shadow of the upper square, lightly. From each corner under it draw a level line to the "
+            "{shadow_side}. From the corner over it draw a line down to that level line, with the {ray} corner of the "
+            "set square. Join the four corners. Count: {count} lines.",
+            "From the four corners under the upper square draw light level lines to the {shadow_side}, and from the "
+            "corners over them rays at {ray} down to these; join the four corners: {lines}.",
+            "The upper square's shadow: the level lines from the corners under it, the rays at {ray} from its own, the "
+            "sides between: {lines}.",
+        ),
+        "What is round is first a square, its shadow as well.",
+        "Taking a ray to the level line of another corner.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.middle": StepPhrases(
+        "the middle of that square",
+        MIDDLE_SAYS,
+        "The diagonals of a square cross in its true middle, however it is turned.",
+        "Measuring the middle with the ruler.",
+        "ruler",
+    ),
+    "shadow.circle": StepPhrases(
+        "the shadow of the upper circle",
+        CIRCLE_SAYS,
+        "On level ground the shadow of a level circle is a circle again.",
+        "Making it rounder than the circle on the ground beside it.",
+        "pencil, free hand",
+    ),
+    "shadow.touching": StepPhrases(
+        "its outline",
+        (
+            "Lay the ruler {lies}so that it just touches this circle and the one on which {other} stands. Draw from "
+            "one to the other, on both sides. In the end fill it with one even grey. Count: {count}.",
+            "Draw the lines that touch this circle and the one on which {other} stands: {lines}. It gets one even "
+            "grey.",
+            "The lines that touch this circle and that of the foot: {lines}. One flat grey.",
+        ),
+        "A round side has no corner: its shadow's edge is where the ruler touches both curves.",
+        "Joining the middles: the ruler touches the curves elsewhere.",
+        "ruler",
+    ),
+    "shadow.tip": StepPhrases(
+        "the shadow of its tip, a ray at {ray}",
+        (
+            "From the middle of the circle draw a light level line to the {shadow_side}. From the tip draw a light "
+            "line down to it, with the {ray} corner of the set square: there the shadow ends. Count: {count} lines.",
+            "From the middle of the circle draw a light level line to the {shadow_side}, and from the tip a ray at "
+            "{ray} down to it: {lines}. There the shadow ends.",
+            "The tip's shadow: the level line from the middle, the ray at {ray} from the tip: {lines}.",
+        ),
+        _RAY_RULE,
+        "Starting the level line at the edge of the circle: the tip stands over its middle.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.from_tip": StepPhrases(
+        "its outline",
+        (
+            "From this point lay the ruler so that it just touches the circle on which {other} stands. Draw to where "
+            "it touches, on both sides. In the end fill it with one even grey. Count: {count}.",
+            "From this point draw the lines that touch the circle on the ground: {lines}. It gets one even grey.",
+            "From there the lines that touch the circle on the ground: {lines}. One flat grey.",
+        ),
+        "The shadow of a cone is a triangle that touches its circle.",
+        "Drawing to the middles of the square's sides.",
+        "ruler",
     ),
     "shadow.outline": StepPhrases(
         "its outline",

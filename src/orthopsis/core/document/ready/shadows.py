@@ -3,6 +3,7 @@
 from typing import Any
 
 from orthopsis.core.document.ready.rooms import on_floor, room
+from orthopsis.core.document.ready.round_things import round_body
 from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measured, raised, windows
 
 
@@ -72,5 +73,20 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         "rays": "60",
         "minutes": 60,
         "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "Tub and funnel in the sun, two points",
+        "eye_level": {"height_mm": 210, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 560}],
+        "things": [
+            block("Quay", 206, 26, 12, 158, 182),
+            round_body("Tub", "Quay", "2:4:10", "5:4:7", 52),
+            round_body("Funnel", "Quay", "9:4:3", "5:4:7", 66, "cone"),
+            shadow("Tub"),
+            shadow("Funnel"),
+        ],
+        "rays": "45",
+        "minutes": 135,
     },
 )

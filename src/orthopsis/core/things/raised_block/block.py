@@ -1,6 +1,7 @@
 """A block over its plan on a level top: where it is, how it is drawn, the faces that it offers."""
 
 from collections.abc import Iterator, Mapping
+from dataclasses import replace
 
 import numpy as np
 from propcache.api import cached_property
@@ -119,25 +120,35 @@ class RaisedBlock(Raised, OnPlan):
     def faces(self) -> Mapping[str, Panel]:
         """Its top, the walls that show, and what its shadow falls on."""
         walls = [self._wall(side) for side in _WALLS if side in self.shown]
-        return {"top": self.lid, **{wall.turned: wall for wall in walls}, "ground": self._foot.ground}
+        return {
+            "top": self.lid,
+            **{wall.turned: wall for wall in walls},
+            "ground": replace(self.foot, back=self.over_foot).ground,
+        }
 
     @property
-    def _foot(self) -> Panel:
-        """Its foot, with where it ends over that."""
-        n, page, panel, world = self.values.full, self.page, self.panel, self.world
-        feet, tops = ([n(name(i)) for i in range(4)] for name in (foot_name, top_name))
-        at_foot, at_top = ([page[name(i)] for i in range(4)] for name in (foot_name, top_name))
-        start, far, high = (world[foot_name(i)] for i in (0, 1, 3))
-        back = Back(
-            low=tops[0], far_low=tops[1], far_high=tops[2], high=tops[3], upper=(n("upright.3"), n("upright.2")),
-            page=(at_top[0], at_top[1], at_top[2], at_top[3]), vector=vector(world[top_name(0)] - start), face="top",
+    def over_foot(self) -> Back:
+        """Where it ends over its foot."""
+        n, world, tops = self.values.full, self.world, [top_name(i) for i in range(4)]
+        low, far_low, far_high, high = (n(name) for name in tops)
+        at = [self.page[name] for name in tops]
+        return Back(
+            low=low, far_low=far_low, far_high=far_high, high=high, upper=(n("upright.3"), n("upright.2")),
+            page=(at[0], at[1], at[2], at[3]), vector=vector(world[top_name(0)] - world[foot_name(0)]), face="top",
         )  # fmt: skip
+
+    @property
+    def foot(self) -> Panel:
+        """Its foot on the face on which it stands."""
+        n, panel = self.values.full, self.panel
+        feet, world = [n(foot_name(i)) for i in range(4)], panel.places(self.foot_shares)
+        at_foot, (start, far, _, high) = self._seen(world), world
         return Panel(
             says="foot", face="under", turned="bottom", low=feet[0], far_low=feet[1], far_high=feet[2], high=feet[3],
             first=n("foot.near"), bottom=n("foot.low"), top=n("foot.high"), far=n("foot.far"), around=panel.around,
             along=panel.along, up=panel.up, out=panel.out, drawn_from="low",
             page=(at_foot[0], at_foot[1], at_foot[2], at_foot[3]), start=vector(start),
-            axes=(vector(far - start), vector(high - start)), is_level=True, back=back,
+            axes=(vector(far - start), vector(high - start)), is_level=True,
         )  # fmt: skip
 
     def _wall(self, side: str) -> Panel:

@@ -43,10 +43,9 @@ class RoundBody(RoundShape):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of its square, and its height."""
-        rise = self.rise_handle
-        if self.form.has_tip:
-            rise = Handle("Change its height", self._tip, ("rise",), self._drag_tip)
-        return {**self.part_handles, "rise": rise}
+        if not self.form.has_tip:
+            return {**self.part_handles, "rise": self.rise_handle}
+        return {**self.part_handles, "rise": Handle("Change its height", self._tip, ("rise",), self._drag_tip)}
 
     @property
     def _tip(self) -> Point:
@@ -64,7 +63,8 @@ class RoundBody(RoundShape):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """The square about its top, where that is closed; on it another round body can stand."""
+        """The square about its top, where that is closed, for another round body; the ground for its shadow."""
+        ground = {} if self.panel.is_round else {"ground": replace(self.foot, is_round=True).ground}
         if self.form.has_tip or self.is_hollow:
-            return {}
-        return {"top": replace(self.lid, face="rim", is_drawn=True, is_round=True)}
+            return ground
+        return {"top": replace(self.lid, face="rim", is_drawn=True, is_round=True), **ground}

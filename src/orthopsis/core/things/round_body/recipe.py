@@ -14,37 +14,46 @@ from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
 
 def recipe(body: RoundShape) -> list[Move]:
     """Return the hand's moves."""
-    form, base, rim, squares = body.form, _base(body), _rim(body), (body.base_shares, body.foot_shares)
+    form, rim, squares = body.form, _rim(body), (body.base_shares, body.foot_shares)
     places = [place for corners in squares for place in corners]
     grid = Grid(body.values.name, body.panel, places, "face", body.setting.level)
-    told = [("round_body.plan", act) for act in _square(body, grid, body.taken_shares)]
-    if not (form.is_straight or form.has_tip):
-        inner = next(corners for corners in squares if corners != body.taken_shares)
-        told += [("round_body.second_plan", act) for act in _square(body, grid, inner)]
-    told += [("round_body.middle", act) for act in middle_acts(base)]
-    circle = [_unseen(act) if body.goes_on else act for act in outline_acts(base, body.touched)]
-    if not body.goes_on:
-        told += [("round_body.base", act) for act in circle]
-    outline = "tapering"
-    if form.is_straight or form.has_tip:
-        outline = "slopes" if form.has_tip else "touching"
-    if body.goes_on:
-        told = [("", _unseen(act)) for _, act in told]
+    told, circle = _foot(body, grid)
     if form.has_tip:
         told += [("round_body.tip", act) for act in _tip(body)]
+        outline = "slopes"
     else:
         told += [("round_body.height", act) for act in body.height_acts(body.values.mm("rise"))]
         told += [("round_body.box", act) for act in body.box_acts()]
         told += [("round_body.rim_middle", act) for act in middle_acts(rim)]
         told += [("round_body.rim", act) for act in outline_acts(rim, body.touched)]
-    acts = [*circle, *_outline(body)] if body.goes_on else list(_outline(body))  # the ruler touches that circle
-    told += [(f"round_body.{outline}", act) for act in acts]
+        outline = "touching" if form.is_straight else "tapering"
+    told += [(f"round_body.{outline}", act) for act in (*circle, *_outline(body))]
     return [*grid.moves(), *(body.values.move("back", breath, act) for breath, act in told)]
+
+
+def _foot(body: RoundShape, grid: Grid) -> tuple[list[tuple[str, Act]], list[Act]]:
+    """Return the acts on the floor, each with its breath, and those of a circle that is there and is only touched."""
+    form, base = body.form, _base(body)
+    plan, middle = list(_square(body, grid, body.taken_shares)), list(middle_acts(base))
+    circle, inner = list(outline_acts(base, body.touched)), list[tuple[str, Act]]()
+    if not (form.is_straight or form.has_tip):
+        shares = next(corners for corners in (body.base_shares, body.foot_shares) if corners != body.taken_shares)
+        inner = [("round_body.second_plan", act) for act in _square(body, grid, shares)]
+    if body.goes_on:
+        return [*(("", _unseen(act)) for act in (*plan, *middle)), *inner], [_unseen(act) for act in circle]
+    told = [("round_body.plan", act) for act in plan] + inner
+    told += [("round_body.middle", act) for act in middle]
+    return [*told, *(("round_body.base", act) for act in circle)], []
 
 
 def _unseen(act: Act) -> Act:
     """Return an act whose line is there already, as part of the round body under this one."""
     return replace(act, role="unseen") if isinstance(act, Rule | Run | Curve) else act
+
+
+def base_corner(body: RoundShape, number: int) -> str:
+    """Return what a corner of the square of the circle on the floor is called."""
+    return _corner(body, body.base_shares, number)
 
 
 def _corner(body: RoundShape, corners: Corners, number: int) -> str:

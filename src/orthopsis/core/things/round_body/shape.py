@@ -90,6 +90,13 @@ class RoundShape(RaisedBlock):
     def _narrow(self) -> float:
         return NARROW[self.values.word("narrow")][1]
 
+    @property
+    def sizes(self) -> tuple[float, float]:
+        """How wide its lower and its upper circle are, as shares of its square; a tip is 0 wide."""
+        ends = self.form.has_narrow_foot, self.form.has_narrow_rim
+        base, rim = (self._narrow if is_narrow else 1.0 for is_narrow in ends)
+        return base, 0.0 if self.form.has_tip else rim
+
     @cached_property
     def base_shares(self) -> Corners:
         """The square of the circle on the floor."""
@@ -159,14 +166,8 @@ class RoundShape(RaisedBlock):
         """
         if self.form.is_straight:
             return self.panel.out.goal
-        if self.form.has_tip:
-            times = 1.0
-        else:
-            base, rim = (
-                self._narrow if narrow else 1.0 for narrow in (self.form.has_narrow_foot, self.form.has_narrow_rim)
-            )
-            times = base / (base - rim)
-        at = self.middle + self.rising * times
+        base, rim = self.sizes
+        at = self.middle + self.rising * (base / (base - rim))
         if at[2] <= 0:
             raise GeometryError(
                 "too_tapered",

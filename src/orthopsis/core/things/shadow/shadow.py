@@ -8,14 +8,34 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.recipe import recipe
+from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
+from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
-from orthopsis.core.things.standing import Clause
+from orthopsis.core.things.standing import Clause, Standing
+
+_SENTENCE = (Clause("One flat grey."),)
+
+
+class RoundShadow(RoundShadowShape):
+    """The shadow of a round body on the ground."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(round_recipe(self))
 
 
 class CastShadow(ShadowShape):
     """The shadow of a block on the ground."""
 
-    sentence: tuple[Clause, ...] = (Clause("One flat grey."),)
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @classmethod
+    def suited(cls, setting: Setting) -> type[Standing]:
+        """Return the class of shadow for what casts it: a block, or a round body."""
+        return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:

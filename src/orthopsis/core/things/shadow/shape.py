@@ -15,7 +15,7 @@ from orthopsis.core.construct.panel import Back
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -50,7 +50,7 @@ def edge_name(corner: int, other: int) -> str:
     return f"edge.{min(corner, other)}.{max(corner, other)}"
 
 
-class ShadowShape(Standing):
+class ShadowShape(GroundShadow):
     """The shadow of a block on the plane of its foot."""
 
     @property
@@ -74,14 +74,8 @@ class ShadowShape(Standing):
 
     @cached_property
     def moved(self) -> Array:
-        """From each foot to the shadow of the top over it, in the world, mm.
-
-        Rays are parallel to the picture: in the world they run as on the page.
-        """
-        up, (across, down) = np.array(self.back.vector), self.setting.ray
-        ray, normal = np.array([across, down, 0.0]), up / np.linalg.norm(up)
-        times = np.linalg.norm(up) / -float(ray @ normal)
-        return np.asarray(up + times * ray)
+        """From each foot to the shadow of the top over it, in the world, mm."""
+        return moved_by(np.array(self.back.vector), self.setting.ray)
 
     @cached_property
     def shades(self) -> Array:
@@ -148,26 +142,10 @@ class ShadowShape(Standing):
         ]
 
     @property
-    def lies_on_ground(self) -> bool:
-        """Whatever stands there hides it."""
-        return True
-
-    @property
-    def has_depth(self) -> bool:
-        """It is flat, and may leave the sheet."""
-        return False
-
-    @property
-    def may_be_thin(self) -> bool:
-        """The shadow of what is low is thin."""
-        return True
-
-    @property
     def spoken(self) -> Mapping[str, Way | float | str]:
-        """To which side it falls, how its rays are drawn, and which way the edge to a hidden top's shadow runs."""
-        side = "right" if self.setting.ray[0] > 0 else "left"
+        """Also which way the edge to a hidden top's shadow runs."""
         ways = [self.way_between(*pair) for pair in itertools.pairwise(self.chain) if not all(map(self.has_top, pair))]
-        return {"shadow_side": side, "ray": f"{self.setting.rays}°", **({"carried_way": ways[0]} if ways else {})}
+        return {**super().spoken, **({"carried_way": ways[0]} if ways else {})}
 
 
 def _from_foot(corner: int) -> Edge:
