@@ -107,6 +107,7 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 
+const APART = 'The points farther apart, beside'
 const button = (name: string) => view.findAll('button').find((b) => b.text() === name)!
 
 describe('what can be added', () => {
@@ -201,6 +202,35 @@ describe('the margin', () => {
       { op: 'seek', code: 'side_too_thin', about: 'things.0' },
     ])
     expect(document.body.textContent).toContain('As it would be')
+    expect(useExercise().document, 'nothing is changed before it is taken').toEqual({ title: 'A' })
+  })
+
+  it('shows the drawing with its points farther apart, beside the present one, where there are two', async () => {
+    const points = (kind: string) => ({
+      about: 'views.0',
+      owner: 'views',
+      number: 0,
+      title: '',
+      pieces: [{ text: 'Points', path: 'views.0.kind', kind: 'choice', value: kind, options: [], says: 'the kind' }],
+    })
+    const answer = { exercise: { title: 'B' }, drawing: DRAWING }
+    const asked = application({ 'POST /api/desk/act': answer, 'GET /api/desk/kinds': [], 'GET /api/parts': [] })
+    const opened = async (kind: string) => {
+      useExercise().drawing = { ...DRAWING, sentences: [points(kind)] } as unknown as Drawing
+      view = shown(ExerciseWords, { chosen: '' })
+      await flushPromises()
+      await view.find('.more').trigger('click')
+      await flushPromises()
+      return [...document.body.querySelectorAll<HTMLElement>('.n-dropdown-option-body')]
+    }
+    expect((await opened('one_point')).map((option) => option.textContent)).not.toContain(APART)
+    view.unmount()
+    document.body.innerHTML = ''
+    const option = (await opened('two_point')).find((one) => one.textContent === APART)
+    option!.click()
+    await flushPromises()
+    expect(askedOf(asked, 'POST /api/desk/act').map((body) => body.act)).toEqual([{ op: 'points_apart', index: 0 }])
+    expect(document.body.textContent).toContain('Are the points too close?')
     expect(useExercise().document, 'nothing is changed before it is taken').toEqual({ title: 'A' })
   })
 

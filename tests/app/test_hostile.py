@@ -43,6 +43,8 @@ def test_mutated_requests_never_break_the_server(teacher: TestClient, seed: int)
     acts: list[dict[str, Any]] = [
         {"op": "type", "path": "things.0.width", "text": "30 mm"},
         {"op": "cure", "edits": [{"path": "things.0.left", "value": 3}]},
+        {"op": "points_apart", "index": 0},
+        {"op": "points_apart", "index": -3},
         {"op": "move", "index": 0, "by": 1},
         {"op": "copy", "index": 0},
         {"op": "rename", "index": 0, "name": "Crate"},

@@ -1193,7 +1193,7 @@ export interface components {
                 [key: string]: unknown;
             };
             /** Act */
-            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["HidesAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["ForgetAct"] | components["schemas"]["DragAct"];
+            act: components["schemas"]["TypeAct"] | components["schemas"]["CureAct"] | components["schemas"]["SeekAct"] | components["schemas"]["AddAct"] | components["schemas"]["SetDownAct"] | components["schemas"]["AddViewAct"] | components["schemas"]["RemoveViewAct"] | components["schemas"]["ApartAct"] | components["schemas"]["ThingAct"] | components["schemas"]["TogetherAct"] | components["schemas"]["MoveAct"] | components["schemas"]["HidesAct"] | components["schemas"]["RenameAct"] | components["schemas"]["StepActOn"] | components["schemas"]["BringBackAct"] | components["schemas"]["ForgetAct"] | components["schemas"]["DragAct"];
         };
         /**
          * AddAct
@@ -1281,6 +1281,19 @@ export interface components {
             text: string;
             /** Column */
             column?: number | null;
+        };
+        /**
+         * ApartAct
+         * @description Move the two points of a view apart, what stands in it as large in the world as before.
+         */
+        ApartAct: {
+            /**
+             * @description discriminator enum property added by openapi-typescript
+             * @enum {string}
+             */
+            op: "points_apart";
+            /** Index */
+            index: number;
         };
         /**
          * AwayRequest

@@ -8,6 +8,7 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.session import signed_in
 from orthopsis.core.advice.advise import sought_cure
+from orthopsis.core.advice.placing import points_apart
 from orthopsis.core.document.document import MOST_THINGS, Exercise, read_exercise
 from orthopsis.core.drawing.answer import CureEdit, Drawing, Picture, StepAct
 from orthopsis.core.editing import edit, edit_things, edit_views
@@ -79,6 +80,13 @@ class RemoveViewAct(BaseModel):
     """Remove a view."""
 
     op: Literal["remove_view"]
+    index: int
+
+
+class ApartAct(BaseModel):
+    """Move the two points of a view apart, what stands in it as large in the world as before."""
+
+    op: Literal["points_apart"]
     index: int
 
 
@@ -164,6 +172,7 @@ Act = Annotated[
     | SetDownAct
     | AddViewAct
     | RemoveViewAct
+    | ApartAct
     | ThingAct
     | TogetherAct
     | MoveAct
@@ -293,6 +302,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return edit_views.add_view(exercise, act.kind)
         case RemoveViewAct():
             return edit_views.remove_view(exercise, act.index)
+        case ApartAct():
+            return points_apart(exercise, act.index)
         case ThingAct():
             change_thing = edit_things.remove_thing if act.op == "remove" else edit_things.copy_thing
             return change_thing(exercise, act.index)

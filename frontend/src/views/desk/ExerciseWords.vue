@@ -11,12 +11,16 @@ import { useExercise } from '@/stores/exercise'
 
 import ChooseSeveral from './ChooseSeveral.vue'
 import KeptParts from './KeptParts.vue'
+import OnTrial from './OnTrial.vue'
 import PlaceEditor from './PlaceEditor.vue'
 import WhoHides from './WhoHides.vue'
+import { useTrial } from './useTrial'
 
 const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
 const exercise = useExercise()
+const trial = ref<InstanceType<typeof OnTrial>>()
+const tryAct = useTrial(trial)
 const { data: kinds } = useLoad(() => ask(api.GET('/api/desk/kinds')))
 /** What hangs on another thing is offered once there is one. */
 const offered = computed(() => (kinds.value ?? []).filter((kind) => !kind.hangs || things.value.length > 0))
@@ -82,21 +86,32 @@ const MORE_POINTS = [
   { label: 'One more point on this eye level', key: 'one_point' },
   { label: 'Two more points on this eye level', key: 'two_point' },
 ]
+const APART = { label: 'The points farther apart, beside', key: 'points_apart' }
 const isView = (sentence: Sentence): boolean => sentence.owner === 'views'
 const manyViews = computed(() => sentences.value.filter(isView).length > 1)
 
 function menuOf(sentence: Sentence): { label: string; key: string }[] {
   if (!isView(sentence)) return MENU
-  return manyViews.value ? [...MORE_POINTS, { label: 'Remove these points', key: 'remove_view' }] : MORE_POINTS
+  const kind = sentence.pieces.find((piece) => piece.path === `${sentence.about}.kind`)?.value
+  const apart = kind === 'one_point' ? [] : [APART]
+  const remove = manyViews.value ? [{ label: 'Remove these points', key: 'remove_view' }] : []
+  return [...apart, ...MORE_POINTS, ...remove]
 }
 
 async function menu(sentence: Sentence, key: string): Promise<void> {
   const index = sentence.number
+  if (key === APART.key) await compare(index)
   if (key === 'one_point' || key === 'two_point') await exercise.act({ op: 'add_view', kind: key })
   if (key === 'remove_view') await exercise.act({ op: key, index })
   if (key === 'earlier' || key === 'later') await exercise.act({ op: 'move', index, by: key === 'earlier' ? -1 : 1 })
   else if (key === 'copy' || key === 'remove') await exercise.act({ op: key, index })
   if (key === 'remove') emit('choose', '')
+}
+
+/** Show the drawing as it would be with the points farther apart, beside the present one. */
+async function compare(index: number): Promise<void> {
+  const caption = 'The points farther apart, all as large in the world'
+  await tryAct({ op: 'points_apart', index }, 'Are the points too close?', caption)
 }
 
 async function add(kind: string): Promise<void> {
@@ -248,6 +263,7 @@ const stopAfter = (sentence: Sentence, i: number): string => STOP.exec(sentence.
     <div v-if="exercise.problem && !sentences.some(problemOf)" class="problem" role="alert">
       {{ exercise.problem.why }} {{ exercise.problem.fix }}
     </div>
+    <OnTrial ref="trial" />
     <ChooseSeveral v-if="things.length > 1" v-model:several="several" :names="names" />
     <WhoHides :chosen="things.find((s) => s.about === chosen)?.number ?? -1" />
     <p v-if="!things.length" class="quiet hint">The sheet is set up. Now the first thing that stands on it:</p>

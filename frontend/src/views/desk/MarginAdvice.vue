@@ -2,18 +2,17 @@
 /** In the margin: where the drawing will look wrong or be hard to draw, with numbers and cures. */
 import { computed, ref } from 'vue'
 
-import { api, ask } from '@/api/client'
 import type { Act, Advice } from '@/api/types'
-import { useSay } from '@/shell/useSay'
 import { useExercise } from '@/stores/exercise'
 
 import OnTrial from './OnTrial.vue'
+import { useTrial } from './useTrial'
 
 const props = defineProps<{ chosen: string }>()
 const emit = defineEmits<{ choose: [about: string] }>()
 const exercise = useExercise()
-const { trying } = useSay()
 const trial = ref<InstanceType<typeof OnTrial>>()
+const tryAct = useTrial(trial)
 const whys = ref(new Set<string>())
 const advice = computed(() => {
   const all = exercise.drawing?.advice ?? []
@@ -30,11 +29,7 @@ const minutes = computed(() => Math.round((exercise.drawing?.steps ?? []).reduce
 /** Show what a cure would make of the drawing, beside the present one. */
 async function compare(a: Advice, cure: Advice['cures'][number]): Promise<void> {
   const act: Act = cure.is_sought ? { op: 'seek', code: a.code, about: a.about } : { op: 'cure', edits: cure.edits }
-  const body = { exercise: exercise.document, act }
-  const answer = await trying(() => ask(api.POST('/api/desk/act', { body })))
-  if (!answer) return
-  const { exercise: changed, drawing } = answer
-  trial.value?.show({ title: cure.text, caption: 'As it would be', exercise: changed, picture: drawing })
+  await tryAct(act, cure.text, 'As it would be')
 }
 
 const key = (a: Advice): string => `${a.code}:${a.about}`

@@ -5,9 +5,10 @@ from collections.abc import Iterator, Sequence
 
 from orthopsis.core.advice.keep import same_in_the_world
 from orthopsis.core.advice.piece import drawn_points, piece
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved, solve
-from orthopsis.core.editing.edit import set_at
+from orthopsis.core.editing.edit import set_all, set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.lesson.materials import RULERS_MM, ruler_for
 from orthopsis.core.plane.homogeneous import Point, distance
@@ -26,6 +27,8 @@ from orthopsis.core.wording.vocabulary import listed
 
 TICKS_MM = 20.0
 MOST_ROUNDS = 6
+APART_TIMES = 1.5
+"""So many times as far apart two points are shown beside the present ones (no source)."""
 ROOM_FOR_THIRD = 1.15
 """A third point is moved this much farther than it must be (no source)."""
 
@@ -77,6 +80,30 @@ def _too_close(solved: Solved, number: int, frame: Frame, things: list[Placed]) 
         world = same_in_the_world(prepared.exercise, number, page)
         shown["better"] = prepared.length(far_right - far_left)
     yield piece(solved, "points_too_close", f"views.{number}", angles[worst], RIGHT_DEG, "°", shown, page, world)
+
+
+def points_apart(exercise: Exercise, number: int) -> Exercise:
+    """Return the exercise with the points of a view half as far again apart, all in it as large in the world as before.
+
+    So a teacher shows what is said of many a drawing: its points are too close.
+
+    Raises:
+        GeometryError: the view has one point, or no room is left for what stands in it.
+    """
+    frame = prepare(exercise).frames[number] if 0 <= number < len(exercise.views) else None
+    if frame is None or frame.kind == "one_point":
+        raise GeometryError(
+            "no_two_points", "Only two points can be moved apart.", "Choose a view with two points, or with three.",
+            about=f"views.{number}.kind",
+        )  # fmt: skip
+    left, right = (frame.way(role).goal.x for role in ("left", "right"))
+    out = (right - left) * (APART_TIMES - 1) / 2
+    division = prepare(exercise).sheet.division_mm
+    moved = [
+        CureEdit(path=f"views.{number}.left_mm", value=round_to(left - out, division)),
+        CureEdit(path=f"views.{number}.right_mm", value=round_to(right + out, division)),
+    ]
+    return set_all(exercise, same_in_the_world(exercise, number, moved) or moved)
 
 
 def _near_corners(solved: Solved, placed: Placed) -> list[Point]:
