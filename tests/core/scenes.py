@@ -428,8 +428,9 @@ def rooms(draw: Any, more: int = 2) -> Exercise:
     for number in range(draw(st.integers(0, more))):
         place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
         if draw(st.booleans()):
+            reach = {"reach": draw(st.sampled_from(["measured", "ceiling"]))}
             block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
-            things.append({**place, **block})
+            things.append({**place, **block, **reach})
         else:
             face = draw(st.sampled_from(["floor", "ceiling", "left_wall", "right_wall", "back_wall"]))
             flat = {"kind": "rectangles", "joined_by": f"face_{face}", "columns": draw(st.sampled_from(["1", "2"]))}
@@ -453,8 +454,9 @@ def corner_rooms(draw: Any, more: int = 2) -> Exercise:
     for number in range(draw(st.integers(0, more))):
         place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
         if draw(st.booleans()):
+            reach = {"reach": draw(st.sampled_from(["measured", "ceiling"]))}
             block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
-            things.append({**place, **block})
+            things.append({**place, **block, **reach})
         else:
             face = draw(st.sampled_from(["floor", "left_wall", "right_wall"]))
             relief = {"relief": draw(st.sampled_from(["flat", "in", "out"])), "deep": draw(st.floats(1.0, 12.0))}

@@ -110,6 +110,21 @@ class Pitch:
 
 
 @dataclass(frozen=True, slots=True)
+class Ceiling:
+    """Where a room ends over a floor: the edge over the floor's far one, and how high it is.
+
+    Attributes:
+        edge: the full name of the edge; ``ends``: from where to where it is drawn; ``way``: which way it runs.
+        vector: from the floor to the ceiling in the world, mm.
+    """
+
+    edge: str
+    ends: tuple[Point, Point]
+    way: Way
+    vector: Vector
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided, and on which other things stand.
 
@@ -133,6 +148,7 @@ class Panel:
         is_inner: whether it is a face of a room, seen from inside.
         is_round: whether it is the square about a round top, on which only what is round stands.
         is_ground: whether it is the ground under a block, on which only its shadow falls.
+        ceiling: where the room ends over it, for a floor under a ceiling.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
@@ -168,6 +184,7 @@ class Panel:
     is_inner: bool = False
     is_round: bool = False
     is_ground: bool = False
+    ceiling: Ceiling | None = None
     marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
@@ -238,10 +255,11 @@ class Panel:
 
     @property
     def lines(self) -> Mapping[str, tuple[Point, Point, Way]]:
-        """Its edges by full name: from where to where they are drawn, and which way they run."""
+        """Its edges by full name: from where to where they are drawn, and which way they run; a ceiling's too."""
         low, far_low, far_high, high = self.page
         first = (low, high) if self.drawn_from == "low" else (high, low)
-        return {
+        over = {} if self.ceiling is None else {self.ceiling.edge: (*self.ceiling.ends, self.ceiling.way)}
+        return over | {
             self.first: (*first, self.up),
             self.bottom: (low, far_low, self.along),
             self.top: (high, far_high, self.along),

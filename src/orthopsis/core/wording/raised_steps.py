@@ -29,6 +29,22 @@ RAISED: dict[str, StepPhrases] = {
         "Measuring the same height at a corner farther away.",
         "ruler and set square",
     ),
+    "raised.to_ceiling": StepPhrases(
+        "its first upright, up to the ceiling",
+        (
+            "From the first corner of the plan lay the ruler {along}: draw a light line on the floor to the wall. Go "
+            "straight up the wall to the ceiling. From there lay the ruler {along} again and draw back. Where this "
+            "line stands over the first corner the upright ends: draw it. Count: {count} lines.",
+            "From the first corner of the plan draw a light line {along} to the wall, straight up the wall to the "
+            "ceiling, and back along the ceiling, until it stands over the first corner; draw the [upright] up to it: "
+            "{lines}.",
+            "The first [upright]: on the floor {along} to the wall, up it, and back along the ceiling over the first "
+            "corner: {lines}.",
+        ),
+        "A height is carried over the surfaces of the room: floor, wall, ceiling.",
+        "Guessing where the ceiling is over the middle of the room.",
+        "ruler on the point and set square",
+    ),
     "raised.sides": StepPhrases(
         "its two sides",
         (

@@ -124,4 +124,18 @@ ROOMS: tuple[dict[str, Any], ...] = (
         "minutes": 135,
         "wording": {"level": "oldest"},
     },
+    {
+        **HEAD,
+        "title": "The net store behind a partition, one point",
+        "eye_level": {"height_mm": 138, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 232}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 122),
+            {**on_floor("Partition", "4:1:5", "0:4:8", 40), "reach": "ceiling"},
+            {**on_floor("Post", "6:1:3", "9:1:2", 40), "reach": "ceiling"},
+            on_floor("Chest", "2:2:6", "7:3:2", 40),
+            windows("Door", "back_wall", "6:2:4", "0:3:2", "Room", **ALONE),
+        ],
+        "minutes": 120,
+    },
 )

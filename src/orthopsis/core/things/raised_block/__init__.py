@@ -6,8 +6,8 @@ those of a box do.
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.declare import ThingKind
-from orthopsis.core.things.parameters import Length, Text
-from orthopsis.core.things.raised_block.block import RaisedBlock
+from orthopsis.core.things.parameters import Choice, Length, Text
+from orthopsis.core.things.raised_block.block import REACHES, RaisedBlock
 
 
 def is_level_top(panel: Panel) -> bool:
@@ -21,6 +21,7 @@ RAISED_BLOCK = ThingKind(
     parameters=(
         Text("along", "how its plan lies along the top: free, taken, free", "1:2:1", 40),
         Text("up", "how its plan lies up the top: free, taken, free", "1:2:1", 40),
+        Choice("reach", "how high it is", REACHES, "measured"),
         Length("rise", "the height over its nearest corner", 40.0, 1.0, 2000.0),
     ),
     in_view={"one_point": RaisedBlock, "two_point": RaisedBlock, "three_point": RaisedBlock},

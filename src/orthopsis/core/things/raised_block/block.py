@@ -7,8 +7,10 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act, Move, Rule
+from orthopsis.core.construct.moves import Act, Move, Rule, RuleToPoint, Run
 from orthopsis.core.construct.panel import Back, Panel, away_from, vector
+from orthopsis.core.errors import GeometryError
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.plan import OnPlan
@@ -25,12 +27,16 @@ _WALLS = {"low": (0, 1), "far": (1, 2), "high": (3, 2), "near": (0, 3)}
 
 _WALL_WORDS = {"front": "front", "back": "back", "left": "left side", "right": "right side"}
 
+REACHES = {"measured": "measured", "ceiling": "up to the ceiling"}
+
 
 class RaisedBlock(Raised, OnPlan):
     """A block over its plan."""
 
     sentence: tuple[Clause, ...] = (
-        Clause("Its plan, free, taken, free: {along} along the top, {up} up it. It is {rise} tall."),
+        Clause("Its plan, free, taken, free: {along} along the top, {up} up it. Its height is {reach}"),
+        Clause(", {rise}", {"reach": ("measured",)}),
+        Clause("."),
     )
 
     @classmethod
@@ -78,18 +84,59 @@ class RaisedBlock(Raised, OnPlan):
         Raises:
             GeometryError: its top would reach the third point, or lie on the eye level.
         """
-        feet = self.feet
-        self.check_lid(self.values.mm("rise"))
-        assert self.panel.outward is not None
-        way = np.array(self.panel.outward)
-        up = self.upward.risen(self.setting.frame.eye, feet[0], way, self.values.mm("rise"))
+        feet, up = self.feet, self._up
         return {foot_name(i): at for i, at in enumerate(feet)} | {top_name(i): at + up for i, at in enumerate(feet)}
+
+    @property
+    def reaches_ceiling(self) -> bool:
+        """Whether it is as high as the room in which it stands."""
+        return self.values.held.get("reach") == "ceiling"
+
+    @property
+    def _up(self) -> Array:
+        """The way up to its top in the world, mm.
+
+        Raises:
+            GeometryError: its top would reach the third point, or lie on the eye level; or there is no ceiling, or it
+                cannot be found there.
+        """
+        assert self.panel.outward is not None
+        if not self.reaches_ceiling:
+            rise, way = self.values.mm("rise"), np.array(self.panel.outward)
+            self.check_lid(rise)
+            return self.upward.risen(self.setting.frame.eye, self.feet[0], way, rise)
+        if self.panel.ceiling is None:
+            raise GeometryError(
+                "no_ceiling",
+                f"There is no ceiling over {self.anchor.thing}, up to which “{self.values.name}” could reach.",
+                "Measure its height, or let it stand in a room with a ceiling.",
+                about="reach",
+                nearest="measured",
+            )
+        if self.is_edge_on(self._seen(self.feet[:1])[0], self.panel.along):
+            raise self.edge_on("Move it to one side, or measure its height.")
+        return np.array(self.panel.ceiling.vector)
+
+    def _ceiling_acts(self) -> Iterator[Act]:
+        """Yield the acts that carry its height over: on the floor to the wall, up that, and along the ceiling."""
+        n, panel, ceiling = self.values.full, self.panel, self.panel.ceiling
+        assert ceiling is not None
+        foot, wall, over = n(foot_name(0)), n("measure.wall"), n("measure.over")
+        yield Run(n("construction.floor"), wall, foot, panel.along.family, panel.far, "construction")
+        yield Run(n("construction.wall"), over, wall, panel.out.family, ceiling.edge, "construction")
+        laid = n("construction.laid.ceiling")
+        yield RuleToPoint(laid, over, panel.along.family, "unseen")
+        yield Run(n("upright.0"), n(top_name(0)), foot, panel.out.family, laid, self.role("upright.0"))
+        yield Rule(n("construction.ceiling"), over, n(top_name(0)), panel.along.family, "construction")
 
     @cached_property
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves: light lines, the plan, its height, two walls, the top."""
         told = [("raised.plan", act) for act in self.foot_acts()]
-        told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
+        if self.reaches_ceiling:
+            told += [("raised.to_ceiling", act) for act in self._ceiling_acts()]
+        else:
+            told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
         if self.goes_round:
             told += [("raised.around", act) for act in self.round_acts()]
         else:
@@ -114,7 +161,12 @@ class RaisedBlock(Raised, OnPlan):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the top that it takes, and its height."""
-        return {**self.part_handles, "rise": self.rise_handle}
+        return self.part_handles if self.reaches_ceiling else {**self.part_handles, "rise": self.rise_handle}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """Between which points its height is measured."""
+        return {} if self.reaches_ceiling else super().spans
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

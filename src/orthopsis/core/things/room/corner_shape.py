@@ -9,7 +9,7 @@ from collections.abc import Iterator, Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.panel import Panel, vector
+from orthopsis.core.construct.panel import Ceiling, Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.sheet.length import format_limit
@@ -194,6 +194,10 @@ class CornerRoomShape(Standing):
         names = f"near.{level}", f"right.{level}", f"back.{level}", f"left.{level}"
         low, far, high = (world[name] for name in (names[0], names[1], names[3]))
         turned, upward = ("top", 1.0) if level == "bottom" else ("bottom", -1.0)
+        ceiling = None
+        if level == "bottom" and "top" in self.levels:
+            ends, rise = (self.end("right", "top"), self.back["top"]), world["back.top"] - world["back.bottom"]
+            ceiling = Ceiling(n("top.right"), ends, self.way("right"), vector(rise))
         return Panel(
             says=PLANES[level], face=PLANES[level], turned=turned, low=n(names[0]), far_low=n(names[1]),
             far_high=n(names[2]), high=n(names[3]), first=n(f"{level}.front_left"), bottom=n(f"{level}.front_right"),
@@ -201,5 +205,5 @@ class CornerRoomShape(Standing):
             along=self.way("left"), up=self.way("right"), out=self.setting.frame.way("up"), drawn_from="low",
             page=(self.near(level), self.end("right", level), self.back[level], self.end("left", level)),
             start=vector(low), axes=(vector(far - low), vector(high - low)), first_says="left front edge",
-            is_level=True, is_inner=True, outward=(0.0, upward, 0.0),
+            is_level=True, is_inner=True, outward=(0.0, upward, 0.0), ceiling=ceiling,
         )  # fmt: skip

@@ -8,7 +8,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.construct.panel import AROUND_FRONT, Panel, away_from, vector
+from orthopsis.core.construct.panel import AROUND_FRONT, Ceiling, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.sheet.ruler import round_to
@@ -115,7 +115,16 @@ class Room(FrontBox):
             back=None,
             outward=inward,
             first_says=f"{side} edge of the frame",
+            ceiling=self._ceiling if key == "floor" else None,
         )
+
+    @property
+    def _ceiling(self) -> Ceiling:
+        """Where the room ends over its floor: at the upper edge of the back wall."""
+        frame, at = self.setting.frame, self.setting.frame.eye.at
+        high = at(self.corners["top_left"]) - at(self.corners["bottom_left"])
+        ends = self.behind("top_left"), self.behind("top_right")
+        return Ceiling(self.values.full("back.top"), ends, frame.way("across"), vector(high))
 
     def _back_wall(self) -> Panel:
         """Return the back wall, which is drawn true as the frame is."""
