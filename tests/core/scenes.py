@@ -5,7 +5,7 @@ from typing import Any
 from hypothesis import assume
 from hypothesis import strategies as st
 
-from conftest import exercise_of
+from conftest import box, exercise_of
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved, solve
@@ -63,6 +63,21 @@ CORNER = {
     **ROW, "layout": "corner", "left": 215, "bottom": 40, "height": 140, "left_by": "measured", "left_length": 110,
     "right_by": "measured", "right_length": 120, "slice": 15,
 }  # fmt: skip
+DECK = {
+    "kind": "box", "name": "Deck", "left": 200.0, "bottom": 30.0, "height": 8.0, "left_by": "measured",
+    "left_length": 120.0, "right_by": "measured", "right_length": 150.0,
+}  # fmt: skip
+
+
+def deck_in(view: str) -> dict[str, Any]:
+    """Return a low box with a broad top, on which other things stand, for a kind of view."""
+    if view == "two_point":
+        return DECK
+    if view == "one_point":
+        return box("Deck", 40.0, 20.0, 150.0, 10.0, depth_by="measured", depth=90.0)
+    return {**DECK, "bottom": 100.0, "left_length": 70.0, "right_length": 80.0}
+
+
 LOOKS = st.sampled_from(["solid", "see_through", "open"])
 
 

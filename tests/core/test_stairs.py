@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from found_right import assert_found_right
 from hypothesis import HealthCheck, given, settings
-from scenes import VIEWS, assert_same_point, flights, solved
+from scenes import VIEWS, assert_same_point, deck_in, flights, solved
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -17,20 +17,13 @@ from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import join, offset
 
-DECK = {
-    "kind": "box", "name": "Deck", "left": 200.0, "bottom": 30.0, "height": 8.0, "left_by": "measured",
-    "left_length": 120.0, "right_by": "measured", "right_length": 150.0,
-}  # fmt: skip
 CASES = [(view, climbs) for view in ("one_point", "two_point") for climbs in ("along", "up")]
 
 
 def deck(view: str = "two_point", climbs: str = "along", **values: Any) -> Exercise:
-    host: dict[str, Any] = DECK
-    if view == "one_point":
-        host = box("Deck", 40.0, 20.0, 150.0, 10.0, depth_by="measured", depth=90.0)
     stairs = {"kind": "stairs", "name": "Stairs", "joined_to": "Deck", "joined_by": "face_top", "along": "1:4:1",
               "up": "1:3:2", "rise": 60.0, "steps": "5", "climbs": climbs}  # fmt: skip
-    return exercise_of(host, {**stairs, **values}, views=[VIEWS[view]])
+    return exercise_of(deck_in(view), {**stairs, **values}, views=[VIEWS[view]])
 
 
 def corners(found: Solved, side: str, what: str) -> np.ndarray[Any, Any]:
@@ -135,7 +128,7 @@ def test_new_stairs_stand_on_the_floor_and_are_no_design() -> None:
 
 
 def test_in_three_points_they_are_refused_with_words() -> None:
-    high = {**DECK, "bottom": 100.0, "left_length": 70.0, "right_length": 80.0}
+    high = deck_in("from_above")
     with pytest.raises(GeometryError, match="cannot be drawn in this kind of view") as refused:
         add_thing(exercise_of(high, views=[VIEWS["from_above"]]), "stairs")
     assert refused.value.fix == "Choose one point or two points first."

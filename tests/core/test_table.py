@@ -6,7 +6,7 @@ import numpy as np
 import pytest
 from found_right import assert_found_right
 from hypothesis import HealthCheck, given, settings
-from scenes import VIEWS, assert_same_point, solved, tables
+from scenes import VIEWS, assert_same_point, deck_in, solved, tables
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -17,23 +17,14 @@ from orthopsis.core.exercise.solve import draw
 from orthopsis.core.things.table.shape import leg_foot, leg_head
 from orthopsis.core.view.eye import Array
 
-DECK = {
-    "kind": "box", "name": "Deck", "left": 200.0, "bottom": 30.0, "height": 8.0, "left_by": "measured",
-    "left_length": 120.0, "right_by": "measured", "right_length": 150.0,
-}  # fmt: skip
 IN_VIEWS = ["one_point", "two_point", "from_above"]
 
 
 def deck(view: str = "two_point", *more: dict[str, Any], **values: Any) -> Exercise:
     """A deck, a table on it, and what is on that."""
-    host: dict[str, Any] = {**DECK, "bottom": 100.0, "left_length": 70.0, "right_length": 80.0}
-    if view == "two_point":
-        host = DECK
-    elif view == "one_point":
-        host = box("Deck", 40.0, 20.0, 150.0, 10.0, depth_by="measured", depth=90.0)
     table = {"kind": "table", "name": "Table", "joined_to": "Deck", "joined_by": "face_top", "along": "1:3:2",
              "up": "1:3:2", "rise": 44.0, "thick": 5.0}  # fmt: skip
-    return exercise_of(host, {**table, **values}, *more, views=[VIEWS[view]])
+    return exercise_of(deck_in(view), {**table, **values}, *more, views=[VIEWS[view]])
 
 
 def world(exercise: Exercise) -> dict[str, Array]:

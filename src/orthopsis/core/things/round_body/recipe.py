@@ -9,7 +9,7 @@ from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.inscribed import Drawn, middle_acts, outline_acts
 from orthopsis.core.things.rectangles.layout import Corners
-from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
+from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape, touched
 
 
 def recipe(body: RoundShape) -> list[Move]:
@@ -25,7 +25,7 @@ def recipe(body: RoundShape) -> list[Move]:
         told += [("round_body.height", act) for act in body.height_acts(body.values.mm("rise"))]
         told += [("round_body.box", act) for act in body.box_acts()]
         told += [("round_body.rim_middle", act) for act in middle_acts(rim)]
-        told += [("round_body.rim", act) for act in outline_acts(rim, body.touched)]
+        told += [("round_body.rim", act) for act in outline_acts(rim, touched(body.nodes))]
         outline = "touching" if form.is_straight else "tapering"
     told += [(f"round_body.{outline}", act) for act in (*circle, *_outline(body))]
     return [*grid.moves(), *(body.values.move("back", breath, act) for breath, act in told)]
@@ -35,7 +35,7 @@ def _foot(body: RoundShape, grid: Grid) -> tuple[list[tuple[str, Act]], list[Act
     """Return the acts on the floor, each with its breath, and those of a circle that is there and is only touched."""
     form, base = body.form, _base(body)
     plan, middle = list(_square(body, grid, body.taken_shares)), list(middle_acts(base))
-    circle, inner = list(outline_acts(base, body.touched)), list[tuple[str, Act]]()
+    circle, inner = list(outline_acts(base, touched(body.nodes))), list[tuple[str, Act]]()
     if not (form.is_straight or form.has_tip):
         shares = next(corners for corners in (body.base_shares, body.foot_shares) if corners != body.taken_shares)
         inner = [("round_body.second_plan", act) for act in _square(body, grid, shares)]

@@ -5,7 +5,7 @@ circle on the floor has its places under ``base``, the upper one under ``rim``; 
 square of the lower one has corners of its own, ``base.corner.0``.
 """
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -17,7 +17,7 @@ from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.raised_block.block import RaisedBlock
-from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, Touching, nodes_of
+from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, nodes_of
 from orthopsis.core.things.rectangles.forms import FORMS as FACE_FORMS
 from orthopsis.core.things.rectangles.layout import Corners, within
 from orthopsis.core.things.rectangles.solid import turned_over
@@ -66,6 +66,13 @@ def shrunk(corners: Corners, share: float) -> Corners:
     x, y = (left + right) / 2, (low + high) / 2
     wide, deep = (right - left) / 2 * share, (high - low) / 2 * share
     return (x - wide, y - deep), (x + wide, y - deep), (x + wide, y + deep), (x - wide, y + deep)
+
+
+def touched(nodes: Sequence[Node]) -> tuple[tuple[float, ...], ...]:
+    """Return for each quarter of a circle the angles between its ends at which it is touched, rad."""
+    return tuple(
+        tuple(node.angle for node in nodes if node.side == i and node.is_touched) for i in range(len(CIRCLE.sides))
+    )
 
 
 class RoundShape(RaisedBlock):
@@ -178,28 +185,22 @@ class RoundShape(RaisedBlock):
             )
         return self._seen(at[None])[0]
 
-    @cached_property
-    def touching(self) -> Touching:
-        """Where lines of its outline touch its circle on the floor: the angles on each of its quarters, rad."""
-        result = []
+    def nodes_toward(self, goal: Point) -> tuple[Node, ...]:
+        """Return the corners of the plane pieces of its circles, the same on both, in shares of their squares.
+
+        There is one wherever a line to ``goal`` touches the lower circle.
+        """
+        touching = []
         for side in CIRCLE.sides:
             places = [PLACES[side.start], PLACES[side.pole], PLACES[side.end], CENTRE]
             seen = self._seen(self.panel.places([within(self.base_shares, at) for at in places]))
-            result.append(tuple(Arc(*seen).touches(self.goal)))
-        return tuple(result)
+            touching.append(tuple(Arc(*seen).touches(goal)))
+        return nodes_of(CIRCLE, tuple(touching))
 
     @cached_property
     def nodes(self) -> tuple[Node, ...]:
-        """The corners of the plane pieces of its circles, the same on both, in shares of their squares."""
-        return nodes_of(CIRCLE, self.touching)
-
-    @property
-    def touched(self) -> tuple[tuple[float, ...], ...]:
-        """For each quarter the angles between its ends at which it is touched, rad."""
-        return tuple(
-            tuple(node.angle for node in self.nodes if node.side == i and node.is_touched)
-            for i in range(len(CIRCLE.sides))
-        )
+        """The corners of the pieces, with those where its outline touches the circles."""
+        return self.nodes_toward(self.goal)
 
     @cached_property
     def solid(self) -> Solid:

@@ -7,7 +7,7 @@ from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.inscribed import Drawn, middle_acts, outline_acts
 from orthopsis.core.things.round_body.recipe import base_corner
-from orthopsis.core.things.round_body.shape import CIRCLE
+from orthopsis.core.things.round_body.shape import CIRCLE, touched
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 
 
@@ -23,7 +23,7 @@ def recipe(shadow: RoundShadowShape) -> list[Move]:
         told = [("shadow.square", act) for act in _square(shadow)]
         drawn = _drawn(shadow)
         told += [("shadow.middle", act) for act in middle_acts(drawn)]
-        told += [("shadow.circle", act) for act in outline_acts(drawn, shadow.touched)]
+        told += [("shadow.circle", act) for act in outline_acts(drawn, touched(shadow.nodes))]
     breath = "shadow.from_tip" if shadow.body.form.has_tip else "shadow.touching"
     told += [(breath, act) for act in _outline(shadow)]
     return [shadow.values.move("round", breath, act) for breath, act in told]

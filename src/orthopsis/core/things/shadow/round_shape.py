@@ -13,11 +13,11 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import full_name
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.arc import QUARTER_RAD, Arc
+from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import HORIZONTAL, Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import NOTHING, Edge, Face, Solid, Topology
-from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, nodes_of
+from orthopsis.core.things.rectangles.forms import CENTRE, Node
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
 from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
@@ -71,20 +71,7 @@ class RoundShadowShape(GroundShadow):
     @cached_property
     def nodes(self) -> tuple[Node, ...]:
         """The corners of the pieces of both circles, with those where they are touched, in shares of their squares."""
-        body, touching = self.body, []
-        for side in CIRCLE.sides:
-            places = [PLACES[side.start], PLACES[side.pole], PLACES[side.end], CENTRE]
-            seen = self._seen(body.panel.places([within(body.base_shares, at) for at in places]))
-            touching.append(tuple(Arc(*seen).touches(self.goal)))
-        return nodes_of(CIRCLE, tuple(touching))
-
-    @property
-    def touched(self) -> tuple[tuple[float, ...], ...]:
-        """For each quarter the angles between its ends at which it is touched, rad."""
-        return tuple(
-            tuple(node.angle for node in self.nodes if node.side == i and node.is_touched)
-            for i in range(len(CIRCLE.sides))
-        )
+        return self.body.nodes_toward(self.goal)
 
     @cached_property
     def chain(self) -> tuple[Node, ...]:
