@@ -5,18 +5,20 @@ Corners are numbered as in ``things.raised``, from the face's low one on.
 
 from collections.abc import Iterator
 
+import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, unit_toward
+from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
 from orthopsis.core.things.face_part import Way as OfFace
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.rectangles.layout import Corners
 from orthopsis.core.things.seamed import Seamed
+from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 
 EDGE_ON = 0.05
@@ -57,6 +59,17 @@ class OnPlan(Seamed, OnFacePart):
             name = f"foot.{side}"
             role = self.role(name) if name in self.seams else "construction"
             yield Rule(n(name), n(foot_name(i)), n(foot_name(i + 1)), families[i % 2], role)
+
+    def page_mm(self, foot: Array, low_mm: float, high_mm: float) -> float:
+        """Return how long a piece of the upright over a place is on the page, mm.
+
+        Args:
+            foot: the place in the world; ``low_mm`` and ``high_mm``: where the piece begins and ends over it.
+        """
+        assert self.panel.outward is not None
+        way = np.array(self.panel.outward)
+        low, high = self._seen(np.array([foot + way * low_mm, foot + way * high_mm]))
+        return distance(low, high)
 
     def is_edge_on(self, at: Point, way: Way) -> bool:
         """Tell whether a wall whose foot runs that way from a corner is seen edge-on: its lines cannot cross."""

@@ -87,6 +87,13 @@ class RaisedBlock(Raised, OnPlan):
         feet, up = self.feet, self._up
         return {foot_name(i): at for i, at in enumerate(feet)} | {top_name(i): at + up for i, at in enumerate(feet)}
 
+    def keep_shape(self, after: Setting) -> Mapping[str, float]:
+        """Return the height over its nearest corner with which it is as high in the world as before."""
+        if self.reaches_ceiling:
+            return {}
+        there, high = type(self)(self.values, after), float(np.linalg.norm(self._up))
+        return {"rise": there.page_mm(there.feet[0], 0.0, high)}
+
     @property
     def reaches_ceiling(self) -> bool:
         """Whether it is as high as the room in which it stands."""

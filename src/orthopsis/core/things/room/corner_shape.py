@@ -15,6 +15,7 @@ from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.box.block import ROLES, Role, other
+from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -155,6 +156,16 @@ class CornerRoomShape(Standing):
             for role in ROLES:
                 ends, feature = (f"{role}.{level}", f"near.{level}"), Feature("level", f"front {role} {PLANES[level]}")
                 yield Edge(f"{level}.front_{role}", *ends, self.way(other(role)).family, feature=feature)
+
+    def keep_shape(self, after: Setting) -> Mapping[str, float]:
+        """Return how far the walls reach aside with which they are as long in the world as before."""
+        there, eye, found = type(self)(self.values, after), after.frame.eye, dict[str, float]()
+        for role in ROLES:
+            goal = there.way(role).goal
+            weight = -float(np.linalg.norm(self.vectors[role])) / float(np.linalg.norm(eye.at(goal)))
+            if weight > NEAREST_SHARE - 1:
+                found[f"{role}_length"] = abs(weight / (1 + weight) * (goal.x - there.back["bottom"].x))
+        return found
 
     @property
     def may_be_thin(self) -> bool:

@@ -21,6 +21,7 @@ from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, nodes_o
 from orthopsis.core.things.rectangles.forms import FORMS as FACE_FORMS
 from orthopsis.core.things.rectangles.layout import Corners, within
 from orthopsis.core.things.rectangles.solid import turned_over
+from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -142,6 +143,13 @@ class RoundShape(RaisedBlock):
         """The middle of its plan in the world."""
         at: Array = self.panel.places([within(self.taken_shares, CENTRE)])[0]
         return at
+
+    def keep_shape(self, after: Setting) -> Mapping[str, float]:
+        """Return the height with which it is as high in the world as before."""
+        if not self.form.has_tip:
+            return super().keep_shape(after)
+        there, high = type(self)(self.values, after), float(np.linalg.norm(self.rising))
+        return {"rise": there.page_mm(there.middle, 0.0, high)}
 
     @cached_property
     def tip_upward(self) -> Upward:

@@ -16,6 +16,7 @@ from orthopsis.core.things.plan import OnPlan
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam
+from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 
@@ -92,6 +93,13 @@ class TableShape(Raised, OnPlan):
             for corner, at in enumerate(panel.places(self.leg_places(leg))):
                 found |= {leg_foot(leg, corner): at, leg_head(leg, corner): at + under} if corner != leg else {}
         return found
+
+    def keep_shape(self, after: Setting) -> Mapping[str, float]:
+        """Return height and thickness at its nearest corner with which it has the same shape in the world."""
+        there, at = type(self)(self.values, after), self.world
+        high, under = (float(np.linalg.norm(at[name] - at["foot.0"])) for name in ("top.0", "slab.0"))
+        foot = there.panel.places(there.foot_shares[:1])[0]
+        return {"rise": there.page_mm(foot, 0.0, high), "thick": there.page_mm(foot, under, high)}
 
     def _check_high(self) -> None:
         rise, room = self.values.mm("rise"), self.values.mm("rise") - self.setting.sheet.division_mm
