@@ -1,6 +1,8 @@
 import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
+import { NMessageProvider } from 'naive-ui'
 import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { defineComponent, h } from 'vue'
 
 import { useExercise } from '@/stores/exercise'
 import ExerciseWords from '@/views/desk/ExerciseWords.vue'
@@ -24,8 +26,13 @@ function drawn(names: string[]): never {
 
 let act: ReturnType<typeof vi.fn>
 
+const Words = defineComponent({
+  props: { chosen: { type: String, required: true } },
+  setup: (props) => () => h(NMessageProvider, null, { default: () => h(ExerciseWords, { chosen: props.chosen }) }),
+})
+
 async function words(): Promise<VueWrapper> {
-  const mounted = mount(ExerciseWords, { props: { chosen: '' }, attachTo: document.body })
+  const mounted = mount(Words, { props: { chosen: '' }, attachTo: document.body })
   await flushPromises()
   return mounted
 }
