@@ -177,7 +177,7 @@ def test_its_height_is_dragged(view: str, form: str) -> None:
     length = float(np.hypot(high.x - low.x, high.y - low.y))
     x, y = high.x + (high.x - low.x) / length * 10, high.y + (high.y - low.y) / length * 10
     after = drag(exercise, "things.1.rise", x, y)
-    assert getattr(after.things[1], "rise") == pytest.approx(40.0, abs=1.0)  # noqa: B009
+    assert after.things[1].rise == pytest.approx(40.0, abs=1.0)
 
 
 def test_a_new_one_stands_on_the_floor_of_a_room() -> None:

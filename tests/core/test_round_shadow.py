@@ -77,6 +77,16 @@ def test_a_shadow_within_the_foot_is_said_and_a_flatter_light_cures_it() -> None
     assert [line for line in taller.lines if line.thing == "Shadow" and line.role == "edge"]
 
 
+def test_one_that_reaches_over_the_edge_or_another_body_is_said_as_of_a_block() -> None:
+    codes = {a.code for a in draw(tub("two_point", rays="30", along="4:3:1", up="1:3:4", rise=90.0)).advice}
+    assert "shadow_over_edge" in codes
+    post = {"kind": "round_body", "name": "Post", "joined_to": "Deck", "joined_by": "face_top", "along": "5:2:3",
+            "up": "1:2:7", "rise": 20.0}  # fmt: skip
+    reached = deck("two_point", SHADOW, post, along="1:3:6", up="4:3:3", rise=60.0)
+    (hit,) = (a for a in draw(set_at(reached, "rays", "30")).advice if a.code == "shadow_climbs")
+    assert "reaches Post" in hit.text
+
+
 def test_what_stands_on_a_round_top_has_no_ground_of_its_own() -> None:
     lantern = {"kind": "round_body", "name": "Lantern", "joined_to": "Tub", "joined_by": "face_top", "rise": 14.0}
     found = solved(deck("two_point", lantern))

@@ -1284,7 +1284,7 @@ export interface components {
         };
         /**
          * ApartAct
-         * @description Move the two points of a view apart, what stands in it as large in the world as before.
+         * @description Move the two points of a view apart, what stands in it as large in the world as it can keep.
          */
         ApartAct: {
             /**

@@ -84,7 +84,7 @@ class RemoveViewAct(BaseModel):
 
 
 class ApartAct(BaseModel):
-    """Move the two points of a view apart, what stands in it as large in the world as before."""
+    """Move the two points of a view apart, what stands in it as large in the world as it can keep."""
 
     op: Literal["points_apart"]
     index: int

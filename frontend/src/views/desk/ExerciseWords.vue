@@ -110,8 +110,7 @@ async function menu(sentence: Sentence, key: string): Promise<void> {
 
 /** Show the drawing as it would be with the points farther apart, beside the present one. */
 async function compare(index: number): Promise<void> {
-  const caption = 'The points farther apart, all as large in the world'
-  await tryAct({ op: 'points_apart', index }, 'Are the points too close?', caption)
+  await tryAct({ op: 'points_apart', index }, 'Are the points too close?', 'The points farther apart')
 }
 
 async function add(kind: string): Promise<void> {

@@ -83,14 +83,15 @@ def _too_close(solved: Solved, number: int, frame: Frame, things: list[Placed]) 
 
 
 def points_apart(exercise: Exercise, number: int) -> Exercise:
-    """Return the exercise with the points of a view half as far again apart, all in it as large in the world as before.
+    """Return the exercise with the points of a view half as far again apart, as large in the world as things can keep.
 
     So a teacher shows what is said of many a drawing: its points are too close.
 
     Raises:
         GeometryError: the view has one point, or no room is left for what stands in it.
     """
-    frame = prepare(exercise).frames[number] if 0 <= number < len(exercise.views) else None
+    prepared = prepare(exercise)
+    frame = prepared.frames[number] if 0 <= number < len(prepared.frames) else None
     if frame is None or frame.kind == "one_point":
         raise GeometryError(
             "no_two_points", "Only two points can be moved apart.", "Choose a view with two points, or with three.",
@@ -98,7 +99,7 @@ def points_apart(exercise: Exercise, number: int) -> Exercise:
         )  # fmt: skip
     left, right = (frame.way(role).goal.x for role in ("left", "right"))
     out = (right - left) * (APART_TIMES - 1) / 2
-    division = prepare(exercise).sheet.division_mm
+    division = prepared.sheet.division_mm
     moved = [
         CureEdit(path=f"views.{number}.left_mm", value=round_to(left - out, division)),
         CureEdit(path=f"views.{number}.right_mm", value=round_to(right + out, division)),

@@ -13,7 +13,7 @@ from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
 from orthopsis.core.things.standing import Clause, Standing
 
-_SENTENCE = (Clause("One flat grey."),)
+_SENTENCE = (Clause("One flat grey, by the light that is set for the whole sheet."),)
 
 
 class RoundShadow(RoundShadowShape):
