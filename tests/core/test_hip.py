@@ -159,15 +159,22 @@ def test_a_see_through_house_has_all_edges_of_its_roof() -> None:
 
 
 REFUSED = [
-    ("two_point", 50.0, "lid_on_eye_level"),
-    ("one_point", 50.3, "lid_on_eye_level"),
-    ("two_point", 0.2, "length_out_of_limits"),
+    ("two_point", "hip_roof", 50.0, "lid_on_eye_level"),
+    ("one_point", "hip_roof", 50.3, "lid_on_eye_level"),
+    ("one_point", "hip_roof", 49.2, "lid_on_eye_level"),
+    ("one_point", "lean_to", 49.2, "lid_on_eye_level"),
+    ("from_above", "lean_to", 60.0, "lid_on_eye_level"),
+    ("two_point", "half_pyramid", 50.6, "lid_on_eye_level"),
+    ("two_point", "hip_roof", 0.2, "length_out_of_limits"),
 ]
 
 
-@pytest.mark.parametrize(("view", "rise", "code"), REFUSED)
-def test_what_cannot_be_drawn_is_refused_with_the_nearest_that_works(view: str, rise: float, code: str) -> None:
-    exercise = house(view, rise=rise)
+@pytest.mark.parametrize("look", ["solid", "see_through"])
+@pytest.mark.parametrize(("view", "kind", "rise", "code"), REFUSED)
+def test_what_cannot_be_drawn_is_refused_with_the_nearest_that_works(
+    view: str, kind: str, rise: float, code: str, look: str
+) -> None:
+    exercise = set_at(house(view, kind=kind, rise=rise), "things.0.look", look)
     with pytest.raises(GeometryError) as refused:
         draw(exercise)
     assert (refused.value.code, refused.value.about) == (code, "things.1.rise")

@@ -12,9 +12,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Panel, away_from, vector
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam, Seamed
@@ -86,17 +84,6 @@ class Raised(Seamed):
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """Between which points its height is measured."""
         return {"rise": (self.upward.foot, self.page[top_name(0)])}
-
-    def refused(self, code: str, why: str, limit_mm: float, *, is_least: bool, about: str = "rise") -> GeometryError:
-        """Return the error for a measure that cannot be drawn, with the nearest one that works.
-
-        Args:
-            why: what would be wrong with the thing, after its name.
-        """
-        sheet = self.setting.sheet
-        nearest = format_limit(limit_mm, sheet.units, sheet.division_mm, is_least=is_least)
-        text = f"“{self.values.name}” {why}."
-        return GeometryError(code, text, f"The nearest that works is {nearest}.", about=about, nearest=nearest)
 
     def check_lid(self, rise_mm: float) -> None:
         """Refuse a height with which the top reaches the third point, or lies on the eye level."""

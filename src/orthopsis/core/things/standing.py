@@ -15,6 +15,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import NOTHING, Solid
 from orthopsis.core.things.parameters import LOOK, PLACE, Value
 from orthopsis.core.things.setting import Anchor, Joint, Setting
@@ -418,6 +419,18 @@ class Standing:
     def personal(self, name: str, fit: Fit) -> Personal | None:
         """Return what becomes of it on the sheet of a student of that name; nothing where it is the same for all."""
         return None
+
+    def refused(self, code: str, why: str, limit_mm: float, about: str = "rise", *, is_least: bool) -> GeometryError:
+        """Return the error for a measure that cannot be drawn, with the nearest one that works.
+
+        Args:
+            why: what would be wrong with the thing, after its name.
+            about: which of its values it is.
+        """
+        sheet = self.setting.sheet
+        nearest = format_limit(limit_mm, sheet.units, sheet.division_mm, is_least=is_least)
+        text = f"“{self.values.name}” {why}."
+        return GeometryError(code, text, f"The nearest that works is {nearest}.", about=about, nearest=nearest)
 
     def at_joint(self, joint: Joint) -> Mapping[str, Value]:
         """Return its own values when it stands at a joint of another thing: its lower left corner comes there.

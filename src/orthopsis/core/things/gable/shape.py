@@ -11,10 +11,8 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Back, Panel, Pitch, vector
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, offset, toward
 from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Standing
@@ -63,15 +61,7 @@ class GableShape(Standing):
             return Point(self.foot.x, self.foot.y + rise)
         longest = FARTHEST_SHARE * distance(self.foot, goal)
         if self.is_toward_goal and rise > longest:
-            sheet = self.setting.sheet
-            most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
-            raise GeometryError(
-                "edge_past_point",
-                f"The ridge of “{self.values.name}” is farther up than the third point.",
-                f"The highest that works is {most}.",
-                about="rise",
-                nearest=most,
-            )
+            raise self.refused("edge_past_point", "is higher than the third point", longest, is_least=False)
         return toward(self.foot, goal, rise if self.is_toward_goal else -rise)
 
     @cached_property

@@ -49,7 +49,7 @@ class HighAtEdge(Seamed, LidShape):
         """Return the way up to the lid in the world, from the low corner of the top."""
         assert self.panel.outward is not None
         way = np.array(self.panel.outward)
-        return self.upward.risen(self.setting.frame.eye, low, way, self.values.mm("rise"))
+        return self.upward.risen(self.setting.frame.eye, low, way, self.rise_mm)
 
     def drawn_acts(self) -> Iterator[Act]:
         """Yield the acts that draw the edges at faces that show, or all of a see-through house."""

@@ -8,9 +8,7 @@ from collections.abc import Mapping
 
 from propcache.api import cached_property
 
-from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, join, meet
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Handle, Standing
@@ -34,33 +32,24 @@ class LidShape(Standing):
         return Upward(self.panel.page[0], self.panel.out)
 
     @cached_property
-    def mark(self) -> Point:
-        """Where the measured height over the low corner ends on the page: the first corner of the lid.
+    def rise_mm(self) -> float:
+        """Its height over the low corner, measured on the page.
 
         Raises:
             GeometryError: it is longer than the way to the third point, or the lid lies on the eye level.
         """
-        rise, sheet, longest = self.values.mm("rise"), self.setting.sheet, self.upward.longest_mm
-        if rise > longest:
-            most = format_limit(longest, sheet.units, sheet.division_mm, is_least=False)
-            raise GeometryError(
-                "edge_past_point",
-                f"“{self.values.name}” is higher than the third point.",
-                f"The highest that works is {most}.",
-                about="rise",
-                nearest=most,
-            )
-        at = self.upward.mark(rise)
-        if abs(at.y - self.setting.frame.level_mm) < sheet.division_mm:
-            nearest = format_limit(rise + 2 * sheet.division_mm, sheet.units, sheet.division_mm, is_least=True)
-            raise GeometryError(
-                "lid_on_eye_level",
-                f"At this height of “{self.values.name}” the lines that help lie on the eye level, all on each other.",
-                f"Make it a little higher or lower, such as {nearest}.",
-                about="rise",
-                nearest=nearest,
-            )
-        return at
+        rise, most, division = self.values.mm("rise"), self.upward.longest_mm, self.setting.sheet.division_mm
+        if rise > most:
+            raise self.refused("edge_past_point", "is higher than the third point", most, is_least=False)
+        if abs(self.upward.mark(rise).y - self.setting.frame.level_mm) < division:
+            why = "is as high as the eye level: there the lines that help would lie on each other"
+            raise self.refused("lid_on_eye_level", why, rise + 3 * division, is_least=True)
+        return rise
+
+    @property
+    def mark(self) -> Point:
+        """Where the measured height ends on the page: the first corner of the lid."""
+        return self.upward.mark(self.rise_mm)
 
     @cached_property
     def lid(self) -> tuple[Point, Point, Point, Point]:

@@ -33,9 +33,9 @@ def _corners(roof: LidShape) -> Iterator[Act]:
 
 def _rise(roof: LidShape) -> Iterator[Act]:
     """Yield the acts that carry the upright at the low corner on, by the height of the roof."""
-    n, rise = roof.values.full, roof.values.mm("rise")
+    n = roof.values.full
     names = (roof.panel.low, n("construction.rise"), n("lid.0"), n("construction.laid"))
-    yield from roof.upward.acts(*names, rise, "construction")
+    yield from roof.upward.acts(*names, roof.rise_mm, "construction")
 
 
 def _lid(roof: LidShape) -> Iterator[Act]:

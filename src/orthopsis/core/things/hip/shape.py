@@ -102,7 +102,7 @@ class HipShape(LidShape):
         flat = panel.places([(0, 0), (1, 0), (1, 1), (0, 1), *self._tip_shares.values()])
         assert panel.outward is not None
         way, eye = np.array(panel.outward), self.setting.frame.eye
-        flat[4:] += self.upward.risen(eye, flat[0], way, self.values.mm("rise"))
+        flat[4:] += self.upward.risen(eye, flat[0], way, self.rise_mm)
         return Solid(self._topology, flat)
 
     @property

@@ -12,7 +12,6 @@ from propcache.api import cached_property
 from orthopsis.core.construct.panel import Ceiling, Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, join, meet
-from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.box.block import ROLES, Role, other
 from orthopsis.core.things.setting import Setting
@@ -107,13 +106,6 @@ class CornerRoomShape(Standing):
         least = self.setting.sheet.division_mm
         why = "would reach beside the viewer, so long is its wall"
         return self.refused("wall_too_long", why, max(aside, least), f"{role}_length", is_least=False)
-
-    def refused(self, code: str, why: str, limit_mm: float, about: str, *, is_least: bool) -> GeometryError:
-        """Return the error for a measure that cannot be drawn, with the nearest one that works."""
-        sheet = self.setting.sheet
-        nearest = format_limit(limit_mm, sheet.units, sheet.division_mm, is_least=is_least)
-        text = f"“{self.values.name}” {why}."
-        return GeometryError(code, text, f"The nearest that works is {nearest}.", about=about, nearest=nearest)
 
     @cached_property
     def world(self) -> Mapping[str, Array]:
