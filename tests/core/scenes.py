@@ -385,10 +385,19 @@ def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 
 @st.composite
+def suns(draw: Any) -> dict[str, Any]:
+    """Return where the sun of a sheet stands, as fields of the document."""
+    stands = draw(st.sampled_from(["beside", "ahead", "behind"]))
+    place = {"aside_mm": draw(st.floats(0.0, 250.0)), "height_mm": draw(st.floats(40.0, 500.0))}
+    side = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
+    return {**side, "sun": {"stands": stands, **place}}
+
+
+@st.composite
 def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
     """Return a box on the ground, or a block on that, and its shadow."""
     exercise = draw(exercises(most=1, views=views))
-    box, light = exercise.things[0], {"light": draw(st.sampled_from(["left", "right"]))}
+    box = exercise.things[0]
     assume(box.bottom < exercise.eye_level.height_mm - 5 and "bottom" in faces_of(exercise))
     things, host = [box.model_dump(mode="json")], "Box 1"
     if draw(st.booleans()) and "top" in drawn_faces_of(exercise):
@@ -396,7 +405,7 @@ def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two
         place = {"name": host, "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part), "up": draw(part)}
         things.append({"kind": "raised_block", **place, "rise": draw(st.floats(4.0, 60.0))})
     things.append({"kind": "shadow", "name": "Shadow", "joined_to": host, "joined_by": "face_ground"})
-    made = exercise_of(*things, views=_views(exercise), rays=draw(st.sampled_from(["30", "45", "60"])), **light)
+    made = exercise_of(*things, views=_views(exercise), **draw(suns()))
     assume(not _is_unheld(made))
     return made
 
@@ -407,8 +416,7 @@ def round_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point"
     exercise = draw(round_bodies(views=views))
     things = [thing.model_dump(mode="json") for thing in exercise.things[:2]]
     shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Round 0", "joined_by": "face_ground"}
-    light = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
-    made = exercise_of(*things[:1], {**things[1], "joined_to": "Box 1"}, shadow, views=_views(exercise), **light)
+    made = exercise_of(*things[:1], {**things[1], "joined_to": "Box 1"}, shadow, views=_views(exercise), **draw(suns()))
     assume(not _is_unheld(made))
     return made
 

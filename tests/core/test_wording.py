@@ -9,7 +9,6 @@ from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.minutes import step_minutes
-from orthopsis.core.light.tone import face_tone
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.advice import ADVICE
 from orthopsis.core.wording.findings import ADVICE_TO_STUDENT, FINDINGS, NEXT_TIME, PRAISE, TITLES, TRY_NEXT
@@ -98,15 +97,6 @@ def test_the_youngest_take_longer_and_more_lines_take_longer() -> None:
         by_level = [step_minutes(phase, 6, level) for level in LEVELS]
         assert by_level == sorted(by_level, reverse=True)
         assert step_minutes(phase, 12, "middle") >= step_minutes(phase, 3, "middle") >= 0.5
-
-
-def test_one_tone_a_direction_and_the_side_away_from_the_light_is_darkest() -> None:
-    # Common practice, no source: four steps, tops lightest, the far side darkest, mirrored with the light.
-    assert face_tone("top", "left") == 0
-    assert face_tone("right", "left") == 3
-    assert face_tone("left", "right") == 3
-    for turned in ("front", "top", "bottom"):
-        assert face_tone(turned, "left") == face_tone(turned, "right")
 
 
 @pytest.mark.parametrize(

@@ -2518,7 +2518,7 @@ export interface components {
              * Owner
              * @enum {string}
              */
-            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "rays" | "minutes";
+            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "rays" | "sun" | "minutes";
             /** Number */
             number: number;
             /** Title */

@@ -47,6 +47,19 @@ def is_lit(found: Solved, at: Places, toward_light: Places) -> list[bool]:
     return lit
 
 
+def toward_light(exercise: Exercise, distance: float) -> Places:
+    """Which way the sun is from anywhere, by the sheet's words: its angle, or the line of sight to its point.
+
+    What the rays run to behind the viewer lies straight opposite to the sun.
+    """
+    side, sun = -1.0 if exercise.light == "left" else 1.0, exercise.sun
+    if sun.stands == "beside":
+        angle = math.radians(float(exercise.rays))
+        return np.array([side * math.cos(angle), math.sin(angle), 0.0])
+    before = np.array([side * sun.aside_mm, sun.height_mm, distance])
+    return before if sun.stands == "ahead" else before * [1.0, 1.0, -1.0]
+
+
 def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> int:
     """Compare places all over the shadow and round it with what the kernel's rays meet; return how many are dark."""
     found = solved(exercise)
@@ -69,9 +82,7 @@ def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> in
     samples = samples[
         (shapely.distance(points, area.exterior) > unsure_mm) & (shapely.distance(points, under) > unsure_mm)
     ]
-    angle, side = math.radians(float(exercise.rays)), -1.0 if exercise.light == "left" else 1.0
-    toward = np.array([side * math.cos(angle), math.sin(angle), 0.0])
-    lit = is_lit(found, on_ground(found, solid.places[0], samples), toward)
+    lit = is_lit(found, on_ground(found, solid.places[0], samples), toward_light(exercise, eye.distance_mm))
     assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
     return lit.count(False)
 

@@ -18,7 +18,7 @@ from orthopsis.core.sheet.edge_ticks import far_spacing_mm, ticked_edges
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
-from orthopsis.core.view.aim import Aim
+from orthopsis.core.view.aim import OF_SUN, Aim
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, least_third_mm, points_moved_out
@@ -37,6 +37,7 @@ def on_placing(solved: Solved) -> Iterator[Advice]:
     """Yield advice on the points of each view."""
     for number, frame in enumerate(solved.prepared.frames):
         things = [p for p in solved.prepared.things if p.setting.frame == frame and p.standing.is_body]
+        yield from _sun(solved, frame)
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
             yield from _distance_points(solved, number, frame, things)
@@ -134,7 +135,7 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
     """Say how much paper is taped on, which ruler reaches, and what does without both."""
     prepared, sheet = solved.prepared, solved.prepared.sheet
     owners = {frame.name, *(placed.values.name for placed in things)}
-    aims = [aim for aim in prepared.aims.values() if aim.is_vanishing and aim.owner in owners]
+    aims = [aim for aim in prepared.aims.values() if aim.is_vanishing and aim.role != "shadow" and aim.owner in owners]
     strips = strips_for((aim.at.xy for aim in aims), sheet)
     drawn = [p for thing in things for p in drawn_points(solved, thing)]
     if not strips or not drawn:
@@ -169,6 +170,30 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
         CureEdit(path=f"views.{number}.right_mm", value=min(sheet.width_mm, right)),
     ]
     yield piece(solved, "points_off_sheet", f"views.{number}", farthest, RULERS_MM[0], "mm", shown, ends)
+
+
+def _sun(solved: Solved, frame: Frame) -> Iterator[Advice]:
+    """Say that a point of the sun lies off the sheet, and where it would be on it."""
+    prepared, sheet = solved.prepared, solved.prepared.sheet
+    aims = [aim for aim in prepared.aims.values() if aim.role in OF_SUN and aim.owner == frame.name]
+    off = [aim for aim in aims if not sheet.holds(*aim.at.xy)]
+    if not off:
+        return
+    x, y = next(aim.at.xy for aim in aims if aim.role == "light")
+    division, level, middle = sheet.division_mm, frame.level_mm, frame.eye.principal.x
+    on_x, on_y = min(max(x, 0.0), sheet.width_mm), min(max(y, 0.0), sheet.height_mm)
+    edits = []
+    if on_x != x and (on_x - middle) * (x - middle) > 0:
+        edits.append(CureEdit(path="sun.aside_mm", value=math.floor(abs(on_x - middle) / division) * division))
+    if on_y != y:
+        edits.append(CureEdit(path="sun.height_mm", value=math.floor(abs(on_y - level) / division) * division))
+    strips = strips_for((aim.at.xy for aim in aims), sheet)
+    shown = {
+        "aims": listed([prepared.point_words(aim.name) for aim in off]),
+        "lies": "lies" if len(off) == 1 else "lie",
+        "strips": listed(list(dict.fromkeys(_strip_words(prepared, strip) for strip in strips))),
+    }
+    yield piece(solved, "sun_off_sheet", "sun", float(len(off)), 0.0, "points", shown, edits)
 
 
 def _third_on_sheet(number: int, frame: Frame, sheet: Sheet) -> list[CureEdit]:
@@ -278,7 +303,7 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say that the distance points lie off the sheet, where a thing needs them."""
-    if not frame.is_metric or not any(p.standing.needs for p in things):
+    if not frame.is_metric or not any(p.standing.needs - OF_SUN for p in things):
         return
     prepared = solved.prepared
     x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm

@@ -1,6 +1,6 @@
 """Advice on a cast shadow: does it reach another thing, or over the edge of what it falls on?"""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 
 import numpy as np
 import shapely
@@ -8,27 +8,31 @@ import shapely
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.light.sun import Rays
 from orthopsis.core.plane.tolerance import SAME_SHARE, THIN_FACE_MM2
 from orthopsis.core.scene.placed import Placed
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.shadow.ground import GroundShadow
 
-STEEPER = {"30": "45", "45": "60"}
-FLATTER = {"60": "45", "45": "30"}
+STEEPER: Mapping[Rays, Rays] = {"30": "45", "45": "60"}
+FLATTER: Mapping[Rays, Rays] = {"60": "45", "45": "30"}
 """To the next angle of the set square."""
+HIGHER = 1.5
+"""So many times as high is a sun that stands higher (no source)."""
 
 
 def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on a cast shadow, of whatever it is."""
-    shadow, rays, about = placed.standing, solved.prepared.exercise.rays, f"things.{placed.index}"
+    shadow, about = placed.standing, f"things.{placed.index}"
     if not isinstance(shadow, GroundShadow):
         return
     caster = solved.prepared.by_name[shadow.anchor.thing]
     shown: dict[str, object] = {"thing": placed.values.name}
     if not shadow.solid.faces:
-        edits = [CureEdit(path="rays", value=FLATTER[rays])] if rays in FLATTER else []
+        edits = _other_sun(solved, FLATTER, 1 / HIGHER)
         yield piece(solved, "shadow_within", about, 0, 1, "things", {**shown, "other": caster.values.name}, edits)
         return
-    edits = [CureEdit(path="rays", value=STEEPER[rays])] if rays in STEEPER else []
+    edits = _other_sun(solved, STEEPER, HIGHER)
     reached = next(_reached(solved, shadow, caster), None)
     if reached is not None:
         yield piece(solved, "shadow_climbs", about, 0, 1, "things", {**shown, "other": reached.values.name}, edits)
@@ -36,6 +40,14 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         yield piece(
             solved, "shadow_over_edge", about, 0, 1, "things", {**shown, "other": caster.standing.anchor.thing}, edits
         )
+
+
+def _other_sun(solved: Solved, angles: Mapping[Rays, Rays], times: float) -> list[CureEdit]:
+    """Return what lets the light fall more steeply, or less: the next angle, or the sun higher or lower."""
+    sun, division = solved.prepared.exercise.sunlight, solved.prepared.sheet.division_mm
+    if sun.is_beside:
+        return [CureEdit(path="rays", value=angles[sun.rays])] if sun.rays in angles else []
+    return [CureEdit(path="sun.height_mm", value=round_to(sun.height_mm * times, division))]
 
 
 def _reached(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[Placed]:

@@ -9,7 +9,6 @@ from dataclasses import dataclass, field
 from functools import singledispatch
 
 from orthopsis.core.construct.moves import (
-    LIGHT,
     Across,
     Act,
     Cross,
@@ -32,6 +31,7 @@ from orthopsis.core.construct.moves import (
     Touch,
 )
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.light.sun import RAYS
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import (
     HORIZONTAL,
@@ -214,7 +214,7 @@ def _(act: Cross, board: Board, thing: str) -> None:
 def _(act: Run, board: Board, thing: str) -> None:
     start = board.point(act.start)
     goal = _IDEAL[act.runs] if act.runs in _IDEAL else board.point(act.runs)
-    _until(act, board, thing, join(start, goal), "free" if act.runs == LIGHT else act.runs)
+    _until(act, board, thing, join(start, goal), "free" if act.runs == RAYS else act.runs)
 
 
 @_perform.register

@@ -16,8 +16,6 @@ Phase = Literal[
 ]
 EYE_LEVEL = "eye level"
 """The full name of that line."""
-LIGHT = "light"
-"""The name of the point, always at infinity, to which the rays of light run on the page."""
 Family = str
 """``level``, ``upright``, ``free``, or the name of a vanishing point."""
 

@@ -23,7 +23,7 @@ from pydantic import (
 from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import UnreadableExercise
-from orthopsis.core.light.tone import LightSide, Rays
+from orthopsis.core.light.sun import LightSide, Rays, Stands, Sun
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
@@ -36,6 +36,8 @@ from orthopsis.core.wording.vocabulary import Level, Vocabulary
 SCHEMA = f"{FAMILY}/{NEWEST}"
 MOST_THINGS = 400
 LARGEST_ID = 1_000_000
+LOWEST_SUN_MM, FARTHEST_SUN_MM = 5.0, 2000.0
+"""A sun nearer to the eye level casts shadows without end; no more paper is taped on (no source)."""
 MOST_LATER = 400
 MOST_BYTES = 1_000_000
 MOST_LETTERS = 150
@@ -214,6 +216,18 @@ class ThingDocument(Document):
         return {p.name: getattr(self, p.name) for p in KINDS[self.kind].parameters}
 
 
+class SunDocument(Document):
+    """Where the sun stands; one that is ahead of the viewer or behind has a point on the page, to which its rays run.
+
+    ``aside_mm`` is how far that lies beside the place straight before the eye, ``height_mm`` how far over the eye
+    level, or under it where the sun is behind the viewer.
+    """
+
+    stands: Stands = "beside"
+    aside_mm: Annotated[float, Field(ge=0, le=FARTHEST_SUN_MM, allow_inf_nan=False)] = 100.0
+    height_mm: Annotated[float, Field(ge=LOWEST_SUN_MM, le=FARTHEST_SUN_MM, allow_inf_nan=False)] = 100.0
+
+
 class Hides(Document):
     """The teacher's word that one thing stands before another and hides it, by their ids."""
 
@@ -269,6 +283,7 @@ class Exercise(Document):
     hides: Annotated[tuple[Hides, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
     rays: Rays = "45"
+    sun: SunDocument = SunDocument()
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
     steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()
     wording: WordingDocument = WordingDocument()
@@ -315,6 +330,11 @@ class Exercise(Document):
         if corners > MOST_ALL_CORNERS:
             raise ValueError(f"its outlines have {corners} corners, and {MOST_ALL_CORNERS} is the most on one sheet")
         return things
+
+    @property
+    def sunlight(self) -> Sun:
+        """The one light of the sheet."""
+        return Sun(self.light, self.sun.stands, self.rays, self.sun.aside_mm, self.sun.height_mm)
 
     def document(self) -> dict[str, Any]:
         """Return the exercise as plain JSON data, things with all their parameters."""

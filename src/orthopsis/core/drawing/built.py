@@ -14,12 +14,12 @@ from cachetools import LRUCache, cached
 from cachetools.keys import hashkey
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
-from orthopsis.core.construct.moves import EYE_LEVEL, LIGHT, Move
+from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import HandlePlace, MeasureMark, TonedFace
 from orthopsis.core.drawing.last import Last
 from orthopsis.core.drawing.lines import EdgePieces, LightLines
-from orthopsis.core.light.tone import LightSide
-from orthopsis.core.plane.homogeneous import Point, ideal, join
+from orthopsis.core.light.sun import Sun
+from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.chalkboard import Chalkboard
 from orthopsis.core.sight.hidden import Seen
@@ -28,7 +28,6 @@ from orthopsis.core.sight.solid import Face, Solid, faces_toward_eye
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import frame_aims
-from orthopsis.core.view.frame import Frame
 
 Box = tuple[float, float, float, float]
 Tones = Mapping[str, TonedFace]
@@ -63,7 +62,7 @@ class Built:
     outward: frozenset[str]
     light: LightLines
     edges: EdgePieces
-    tones: Last[tuple[Seen, LightSide, int], Tones] = field(default_factory=Last)
+    tones: Last[tuple[Seen, Sun, int], Tones] = field(default_factory=Last)
     marks: Last[tuple[int, frozenset[str], Chalkboard | None], Marks] = field(default_factory=Last)
 
 
@@ -121,7 +120,7 @@ _KEPT: LRUCache[tuple[Hashable, ...], Built] = LRUCache(maxsize=MOST_KEPT, getsi
 @cached(_KEPT, lock=RLock())
 def _build(standing: Standing) -> Built:
     setting, moves, solid = standing.setting, standing.moves, standing.solid
-    given = {**_given(setting.frame), LIGHT: ideal(*setting.ray)}
+    given = _given(setting)
     if setting.anchor is not None:
         given = {**given, **setting.anchor.points}
     lines = _given_lines(setting)
@@ -199,6 +198,7 @@ def _given_lines(setting: Setting) -> dict[str, Ruled]:
 
 
 @lru_cache(maxsize=256)
-def _given(frame: Frame) -> dict[str, Point]:
-    """Return the points that a thing may use: those of its view, and the aids of an eye of known place."""
-    return {aim.name: aim.at for aim in frame_aims(frame)}
+def _given(setting: Setting) -> dict[str, Point]:
+    """Return the points that a thing may use: those of its view and of its eye, and of the sun."""
+    sunlit = {way.family: way.goal for way in (setting.rays, setting.shadows)}
+    return {**{aim.name: aim.at for aim in frame_aims(setting.frame)}, **sunlit}

@@ -49,7 +49,7 @@ def picture(solved: Solved) -> Picture:
         points={n: p.xy for thing in solved.built for n, p in thing.points.items() if n not in names},
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
-        handles=[*_sheet_handles(prepared), *chain(*(handles for handles, _ in marks))],
+        handles=[*_sheet_handles(prepared), *_sun_handles(prepared), *chain(*(handles for handles, _ in marks))],
         measures=[*_sheet_measures(prepared), *chain(*(measures for _, measures in marks))],
     )
 
@@ -85,6 +85,14 @@ def _sheet_handles(prepared: Prepared) -> Iterator[HandlePlace]:
         for name, held in VIEWS[view.kind].handles.items():
             at, place = held.at(view, frame).xy, view_place(i, name)
             yield HandlePlace(id=place.path, at=at, says=held.says, about=place.whole.path, shape="point")
+
+
+def _sun_handles(prepared: Prepared) -> Iterator[HandlePlace]:
+    """Yield the handle of the sun, in the first view in which a shadow needs its point."""
+    aim = next((aim for aim in prepared.aims.values() if aim.role == "light"), None)
+    if aim is not None and aim.owner == prepared.frames[0].name:
+        place = PlaceRef("sun")
+        yield HandlePlace(id=place.path, at=aim.at.xy, says="Move the sun", about=place.path, shape="point")
 
 
 def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:

@@ -18,7 +18,7 @@ from orthopsis.core.scene.order import Order, order_of
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
-from orthopsis.core.scene.views import VIEWS
+from orthopsis.core.scene.views import VIEWS, sun_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.things.standing import WHOLE, Spans
@@ -173,6 +173,8 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
         needed = frozenset(role for p in users for role in p.standing.needs)
         half = half_of(prepared.exercise, number)
         acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, needed)
+        of_sun = [aim for aim in prepared.exercise.sunlight.aims(frame) if aim.role in needed]
+        acts += sun_setup(of_sun, prepared.sheet)
         moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
     return moves
 

@@ -9,7 +9,8 @@ import shapely
 from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
-from orthopsis.core.light.tone import CONTRAST, LightSide, face_tone, inside_tone
+from orthopsis.core.light.sun import Sun
+from orthopsis.core.light.tone import CONTRAST, face_tone, inside_tone
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
@@ -22,7 +23,7 @@ Fields = dict[tuple[str, str], list[tuple[Placed, int, list[list[Place]]]]]
 
 def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> list[TonedFace]:
     """Return the faces that show with their tones, the far ones first; of things in one layer by their true places."""
-    light, fields = prepared.exercise.light, _fields(prepared)
+    sun, fields = prepared.exercise.sunlight, _fields(prepared)
     groups: dict[int, list[int]] = {}
     for number, one in enumerate(seen):
         if not one.see_through and one.solid.faces:
@@ -30,7 +31,7 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
     result = []
     for layer in sorted(groups, reverse=True):
         group = groups[layer]
-        tones = [_tones(prepared.things[i], seen[i], built[i], light) for i in group]
+        tones = [_tones(prepared.things[i], seen[i], built[i], sun) for i in group]
         for i, face in _painted([seen[i] for i in group], built[group[0]]):
             toned = tones[i][face.name]
             result.append(toned)
@@ -53,16 +54,16 @@ def _painted_together(group: tuple[Seen, ...]) -> Sequence[tuple[int, Face]]:
     return tuple(painted_together(group))
 
 
-def _tones(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Tones:
+def _tones(placed: Placed, seen: Seen, thing: Built, sun: Sun) -> Tones:
     """Return the faces of a thing with their tones, by name; the same ones while nothing of it changes."""
     return thing.tones.answer(
-        (seen, light, placed.index), lambda: {face.name: face for face in _toned(placed, seen, thing, light)}
+        (seen, sun, placed.index), lambda: {face.name: face for face in _toned(placed, seen, thing, sun)}
     )
 
 
-def _toned(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Iterator[TonedFace]:
+def _toned(placed: Placed, seen: Seen, thing: Built, sun: Sun) -> Iterator[TonedFace]:
     page = thing.page if seen.solid is thing.solid else seen.solid.picture(seen.eye)
-    frame = placed.setting.frame.name
+    frame, is_front = placed.setting.frame.name, placed.setting.frame.kind == "one_point"
     for number, face in enumerate(seen.solid.faces):
         is_outer = face.name in thing.outward
         side = f"{'' if is_outer else 'inner '}{face.turned}"
@@ -71,7 +72,7 @@ def _toned(placed: Placed, seen: Seen, thing: Built, light: LightSide) -> Iterat
             thing=placed.values.name,
             name=face.name,
             loops=_apart([[page[c] for c in loop] for loop in face.loops]),
-            tone=face_tone(face.turned, light) if is_outer else inside_tone(face.turned, light),
+            tone=(face_tone if is_outer else inside_tone)(face.turned, sun, is_from_front=is_front),
             direction="" if face.is_curved else f"{side}@{frame}",
             turned=side,
         )

@@ -8,7 +8,7 @@ import math
 from collections.abc import Mapping, Sequence
 from typing import Any
 
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM, Exercise
 from orthopsis.core.document.place import PlaceRef, no_place, read_place, thing_place, view_place
 from orthopsis.core.drawing.answer import CureEdit
 from orthopsis.core.editing.edit_document import changed_at, is_length_of_thing, placed_at
@@ -21,6 +21,9 @@ from orthopsis.core.editing.places import (
     OVER_GROUND,
     OWN_SIZE,
     PAPER,
+    SUN,
+    SUN_ASIDE,
+    SUN_HEIGHT,
     TITLE,
     UNITS,
     choices,
@@ -30,6 +33,7 @@ from orthopsis.core.editing.places import (
     view_value,
 )
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.light.sun import dragged
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import GAP, Placed
 from orthopsis.core.scene.prepared import prepare, setting_of, sheet_of
@@ -131,6 +135,8 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     if place == EYE_LEVEL.whole:
         height = min(max(round_to(y, division), division), sheet.height_mm - division)
         return changed_at(exercise, {EYE_LEVEL: height})
+    if place == SUN:
+        return _drag_sun(exercise, Point(x, y), division)
     if place.owner == "views":
         return drag_view(exercise, place, Point(x, y), division)
     placed = _standing(exercise, place)
@@ -141,6 +147,17 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
         raise no_place(place)
     changed = handle.drag(Point(x, y))
     return changed_at(exercise, {place.of(n): v for n, v in _snapped(placed, changed, division).items()})
+
+
+def _drag_sun(exercise: Exercise, at: Point, division: float) -> Exercise:
+    """Return the exercise with the point of its sun where a hand is, as the first view has it."""
+    sun = dragged(exercise.sunlight, setting_of(exercise).frame, at)
+    aside = min(round_to(sun.aside_mm, division), FARTHEST_SUN_MM)
+    height = min(max(round_to(sun.height_mm, division), LOWEST_SUN_MM), FARTHEST_SUN_MM)
+    return changed_at(
+        exercise,
+        {PlaceRef("light"): sun.side, SUN.of("stands"): sun.stands, SUN_ASIDE: aside, SUN_HEIGHT: height},
+    )
 
 
 def _standing(exercise: Exercise, place: PlaceRef) -> Placed:

@@ -37,7 +37,8 @@ EYE_LEVEL, OVER_GROUND = PlaceRef("eye_level", name="height_mm"), PlaceRef("eye_
 PAPER, ORIENTATION = PlaceRef("sheet", name="paper"), PlaceRef("sheet", name="orientation")
 UNITS, DIVISION = PlaceRef("sheet", name="units"), PlaceRef("sheet", name="division")
 OWN_SIZE = (PlaceRef("sheet", name="own_width_mm"), PlaceRef("sheet", name="own_height_mm"))
-_LENGTHS = (EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE)
+SUN, SUN_ASIDE, SUN_HEIGHT = PlaceRef("sun"), PlaceRef("sun", name="aside_mm"), PlaceRef("sun", name="height_mm")
+_LENGTHS = (SUN_ASIDE, SUN_HEIGHT, EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE)
 
 
 def view_value(exercise: Exercise, place: PlaceRef) -> ViewPlace | None:

@@ -27,6 +27,7 @@ from orthopsis.core.wording.exercise import (
     OWN_SHEET,
     SHEET,
     STANDS,
+    SUN,
     TRUE_LENGTHS,
 )
 from orthopsis.core.wording.names import view_words
@@ -37,7 +38,7 @@ def sentences(prepared: Prepared) -> list[Sentence]:
     sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
     result = [_of_exercise(prepared, "sheet", sheet), _of_exercise(prepared, "eye_level", EYE_LEVEL)]
     result += [_view_sentence(prepared, i) for i in range(len(prepared.frames))]
-    result.append(_of_exercise(prepared, "wording", CLASS))
+    result.append(_of_exercise(prepared, "wording", CLASS + SUN[prepared.exercise.sun.stands]))
     truths = true_shapes(prepared)
     return result + [_thing_sentence(prepared, placed, truths.get(placed.index, {})) for placed in prepared.things]
 

@@ -4,26 +4,57 @@ Four steps, from 0 (paper) to 3 (darkest). One tone for each direction of face, 
 on the sheet (common practice, no source).
 """
 
-from typing import Literal
+from collections.abc import Mapping
+from dataclasses import dataclass
 
-LightSide = Literal["left", "right"]
-Rays = Literal["30", "45", "60"]
-"""How steeply light from the side falls: the angles of a set square, in degrees."""
+from orthopsis.core.light.sun import Stands, Sun
 
-_FROM_LEFT = {"top": 0, "left": 1, "front": 1, "right": 3, "bottom": 3, "back": 2, "shadow": 2}
-_FROM_RIGHT = {"top": 0, "right": 1, "front": 1, "left": 3, "bottom": 3, "back": 2, "shadow": 2}
 
+@dataclass(frozen=True, slots=True)
+class Tones:
+    """The tone steps of the faces that are upright, and of what lies in shadow on the ground.
+
+    Attributes:
+        sunny: of the side from which the light comes; ``other`` of the opposite one; ``front``: to the viewer.
+    """
+
+    sunny: int = 1
+    front: int = 1
+    other: int = 3
+    shadow: int = 2
+
+
+_TONES: Mapping[tuple[Stands, bool], Tones] = {
+    ("beside", True): Tones(),
+    ("beside", False): Tones(),
+    ("ahead", True): Tones(front=3, other=2, shadow=1),
+    ("ahead", False): Tones(sunny=2, front=3, shadow=1),
+    ("behind", True): Tones(),
+    ("behind", False): Tones(other=2, shadow=3),
+}
+"""By where the sun stands, and whether blocks are drawn from their front or from their nearest edge.
+
+Against the sun all that is turned to the viewer is in the shade; what it shines on from behind the viewer is light.
+"""
+_TOP, _BOTTOM, _BACK = 0, 3, 2
 
 CONTRAST = (2, 3, 0, 1)
 """For each tone step the one in which fields on such a face are told apart from it."""
 
 
-def face_tone(turned: str, light: LightSide) -> int:
-    """Return the tone step 0 to 3 of a face that is turned this way."""
-    return (_FROM_LEFT if light == "left" else _FROM_RIGHT)[turned]
+def face_tone(turned: str, sun: Sun, *, is_from_front: bool) -> int:
+    """Return the tone step 0 to 3 of a face that is turned this way.
+
+    Args:
+        is_from_front: whether blocks are drawn from their front, as in one-point, so that sides are turned aside.
+    """
+    tones = _TONES[sun.stands, is_from_front]
+    sides = {sun.side: tones.sunny, "right" if sun.side == "left" else "left": tones.other}
+    found = {"top": _TOP, "bottom": _BOTTOM, "back": _BACK, "front": tones.front, "shadow": tones.shadow, **sides}
+    return found[turned]
 
 
-def inside_tone(turned: str, light: LightSide) -> int:
+def inside_tone(turned: str, sun: Sun, *, is_from_front: bool) -> int:
     """Return the tone step of the inner side of a face: what is seen faces the other way, and insides are darker."""
     opposite = {"left": "right", "right": "left", "top": "bottom", "bottom": "top", "front": "back", "back": "front"}
-    return min(3, face_tone(opposite[turned], light) + 1)
+    return min(3, face_tone(opposite[turned], sun, is_from_front=is_from_front) + 1)

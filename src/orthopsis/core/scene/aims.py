@@ -6,20 +6,24 @@ Set-up, words, strips, ticks, advice, print and check go through the book; none 
 from collections.abc import Sequence
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.light.sun import Sun
 from orthopsis.core.scene.placed import Placed, placed_errors
-from orthopsis.core.view.aim import Aim, frame_aims
+from orthopsis.core.view.aim import OF_SUN, Aim, frame_aims
 from orthopsis.core.view.frame import Frame
 
 
-def aims_of(frames: Sequence[Frame], things: Sequence[Placed]) -> dict[str, Aim]:
+def aims_of(frames: Sequence[Frame], things: Sequence[Placed], sun: Sun) -> dict[str, Aim]:
     """Return the book of a sheet, by the names of the points: first those of its views, then those of its things.
+
+    Those of the sun are there where a thing needs them.
 
     Raises:
         GeometryError: two points would have the same name.
     """
     book: dict[str, Aim] = {}
     for number, frame in enumerate(frames):
-        for aim in frame_aims(frame):
+        is_cast = any(placed.standing.needs & OF_SUN for placed in things if placed.setting.frame == frame)
+        for aim in (*frame_aims(frame), *(sun.aims(frame) if is_cast else ())):
             if aim.name in book:
                 raise GeometryError(
                     "points_called_alike",

@@ -1,7 +1,7 @@
 """The exercise made ready for drawing: its sheet, its frames, and each thing with its kind and values."""
 
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 
 from propcache.api import cached_property
 
@@ -128,6 +128,8 @@ def prepare(exercise: Exercise) -> Prepared:
         view = thing.view if thing.view in by_name else names[0]
         half = half_of(exercise, names.index(view))
         setting = _setting(exercise, by_name[view], sheet, half)
+        if kind.is_after_all:
+            setting = replace(setting, sun=exercise.sunlight)
         placed = Placed(index, kind, kind.stand(values, setting))
         with placed_errors(placed):
             _check_stands(placed)
@@ -143,7 +145,7 @@ def prepare(exercise: Exercise) -> Prepared:
         wording,
         {p.values.name: p for p in things},
         {document.id: placed for document, placed in zip(exercise.things, things, strict=True)},
-        aims_of(frames, things),
+        aims_of(frames, things, exercise.sunlight),
     )
 
 
@@ -156,7 +158,7 @@ def setting_of(exercise: Exercise, view: str = "") -> Setting:
 
 def _setting(exercise: Exercise, frame: Frame, sheet: Sheet, half: Half) -> Setting:
     over_ground = exercise.eye_level.over_ground_mm
-    return Setting(frame, sheet, None, half, over_ground, exercise.light, exercise.rays)
+    return Setting(frame, sheet, None, half, over_ground)
 
 
 def half_of(exercise: Exercise, number: int) -> Half:

@@ -5,7 +5,7 @@ A new kind of view is one entry here. Places are named by the fields of its docu
 """
 
 import math
-from collections.abc import Callable, Mapping
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
@@ -16,7 +16,7 @@ from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.view.aim import AIDS, AimRole, frame_aims
+from orthopsis.core.view.aim import AIDS, Aim, AimRole, frame_aims
 from orthopsis.core.view.frame import (
     Frame,
     one_point_frame,
@@ -113,6 +113,16 @@ def _on_level(field: str, says: str) -> ViewHandle:
 
 def _mark_on_level(name: str, x: float) -> Act:
     return Shift(name, "@left mark", x)
+
+
+def sun_setup(aims: Sequence[Aim], sheet: Sheet) -> list[tuple[str, Act]]:
+    """Return the acts that mark the points of a sun which does not stand beside the picture, each with its breath."""
+    is_off = any(not sheet.holds(*aim.at.xy) for aim in aims)
+    where = "setup.sun_on_strips" if is_off else "setup.sun"
+    return [
+        (where, _mark_on_level(aim.name, aim.at.x) if aim.role == "shadow" else Measure(aim.name, *aim.at.xy))
+        for aim in aims
+    ]
 
 
 def _one_point_setup(

@@ -3,6 +3,7 @@
 from orthopsis.core.construct.moves import Measure, Shift
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.wording.setup_steps import LIGHT_IS
 from orthopsis.core.wording.vocabulary import listed
 
 
@@ -22,6 +23,15 @@ def of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
             values["distance"] = length(prepared.frame(prepared.aims[name].owner).distance_mm)
         elif role in ("left", "right"):
             values |= {role: length(point.x), f"{role}_words": _along_words(solved, point.x)}
+        elif role == "shadow":
+            values |= {"shadow_at": length(point.x), "shadow_words": _along_words(solved, point.x)}
+        elif role == "light":
+            values |= {
+                "light_over": length(abs(point.y - level)),
+                "light_side": "above" if point.y > level else "below",
+                "sun_under": "under it" if point.y > level else "over it",
+                "light_is": LIGHT_IS[prepared.exercise.sun.stands],
+            }
         elif role == "third":
             over = point.y - sheet.height_mm if point.y > level else -point.y
             values |= {

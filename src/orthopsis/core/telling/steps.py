@@ -216,10 +216,12 @@ def _finish(solved: Solved) -> list[Step]:
     )
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
-    tone_values = {"light": solved.prepared.exercise.light}
+    sun = solved.prepared.exercise.sunlight
+    tone_values, tone_said = {"light": sun.side}, "tone_ahead" if sun.stands == "ahead" else "tone"
     result = [take_away, darken]
     if opaque:
-        result.append(_plain(solved, "tone", tone_values, step_minutes("tone", 3 * len(opaque), level), tones=True))
+        minutes = step_minutes("tone", 3 * len(opaque), level)
+        result.append(_plain(solved, "tone", tone_values, minutes, tones=True, said=tone_said))
     return result
 
 

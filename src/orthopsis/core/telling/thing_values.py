@@ -9,6 +9,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.telling.face_values import toward, upright_words
 from orthopsis.core.things.parameters import Choice, Length
+from orthopsis.core.things.standing import Called, Spoken
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
 
@@ -34,9 +35,11 @@ def own_words(solved: Solved, breath: Breath) -> dict[str, object]:
     return {name: _said(prepared, value) for name, value in spoken.items()}
 
 
-def _said(prepared: Prepared, value: Way | float | str) -> str:
+def _said(prepared: Prepared, value: Spoken) -> str:
     if isinstance(value, Way):
         return toward(prepared, value)
+    if isinstance(value, Called):
+        return prepared.point_words(value.aim)
     return value if isinstance(value, str) else prepared.length(value)
 
 

@@ -1,6 +1,5 @@
 """What does a thing stand in, and where can another thing stand?"""
 
-import math
 from dataclasses import dataclass
 from typing import TYPE_CHECKING
 
@@ -9,11 +8,11 @@ from propcache.api import cached_property
 from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.light.tone import LightSide, Rays
+from orthopsis.core.light.sun import NOON, Sun
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
-from orthopsis.core.view.frame import Frame
+from orthopsis.core.view.frame import Frame, Way
 
 if TYPE_CHECKING:
     from orthopsis.core.things.standing import Standing
@@ -88,7 +87,7 @@ class Setting:
 
     Attributes:
         over_ground_mm: how high the eye is over the ground in truth, where that is stated.
-        light: from which side the light comes; ``rays``: how steeply it falls, an angle of the set square in degrees.
+        sun: the one light of the sheet, for what follows it.
     """
 
     frame: Frame
@@ -96,8 +95,7 @@ class Setting:
     anchor: Anchor | None = None
     half: Half = "whole"
     over_ground_mm: float | None = None
-    light: LightSide = "left"
-    rays: Rays = "45"
+    sun: Sun = NOON
 
     @property
     def panel(self) -> Panel | None:
@@ -105,10 +103,14 @@ class Setting:
         return self.anchor.panel if self.anchor is not None else None
 
     @property
-    def ray(self) -> tuple[float, float]:
-        """Which way rays of light run on the page, to the right and up: parallel to the picture, in truth as well."""
-        angle = math.radians(float(self.rays))
-        return math.cos(angle) * (1 if self.light == "left" else -1), -math.sin(angle)
+    def rays(self) -> Way:
+        """Which way rays of light run on the page."""
+        return self.sun.rays_way(self.frame)
+
+    @property
+    def shadows(self) -> Way:
+        """Which way shadows of uprights run on level ground, on the page."""
+        return self.sun.shadow_way(self.frame)
 
     @property
     def level(self) -> DrawnLevel:

@@ -137,6 +137,17 @@ class Free:
 
 
 @dataclass(frozen=True, slots=True)
+class Called:
+    """In a sentence: how the class calls a point that lines run to, by its full name."""
+
+    aim: str
+
+
+Spoken = Way | Called | float | str
+"""What a sentence names: which way something runs, a point, a length in mm, words."""
+
+
+@dataclass(frozen=True, slots=True)
 class Field:
     """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm."""
 
@@ -292,7 +303,7 @@ class Standing:
         return ()
 
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """What its steps name beside its measures, by name: directions, lengths (mm), and words as they are read."""
         return {}
 

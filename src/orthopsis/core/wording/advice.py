@@ -144,6 +144,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "A shadow follows what it falls on: up a wall it is upright, where the light comes from the side.",
         ("Let the light fall more steeply",),
     ),
+    "sun_off_sheet": AdvicePhrases(
+        "The {aims} {lies} off the sheet. Tape on paper: {strips}.",
+        "Every ray and every shadow runs to these points: the ruler must reach them.",
+        ("Bring the sun onto the sheet",),
+    ),
     "shadow_within": AdvicePhrases(
         "“{thing}” lies within the foot of {other}: nothing of it is seen.",
         "The higher the light stands, the shorter shadows are.",

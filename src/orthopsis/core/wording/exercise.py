@@ -27,9 +27,15 @@ HIDES = {
 }
 """Who hides whom, and why."""
 CLASS = (
-    "Words for {wording.level} readers who say {wording.vocabulary}; light from the {light}, its rays at {rays}; "
-    "a lesson of {minutes} minutes."
+    "Words for {wording.level} readers who say {wording.vocabulary}; a lesson of {minutes} minutes; light from the "
+    "{light}, the sun {sun.stands}, "
 )
+SUN = {
+    "beside": "its rays at {rays}.",
+    "ahead": "{sun.aside_mm} beside the middle and {sun.height_mm} over the [eye level].",
+    "behind": "its rays run to a point {sun.aside_mm} beside the middle and {sun.height_mm} under the [eye level].",
+}
+"""How the sun is placed, by where it stands."""
 
 HALF = "On {half}: "
 """What a view's sentence begins with on a folded sheet."""
@@ -48,6 +54,7 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
     "rays": {"30": "30°", "45": "45°", "60": "60°"},
+    "sun.stands": {"beside": "beside the picture", "ahead": "ahead of you", "behind": "behind you"},
 }
 HINTS = {
     "eye_level.school": "Exercise school: exactly across the middle, found by halving, for first lessons. Composition "
@@ -55,6 +62,8 @@ HINTS = {
     "wording.level": "The youngest get plain words and more time, the oldest the textbook's terms; hands of each level "
     "are judged by what such hands can do.",
     "rays": "How steeply the light falls: an angle of the set square. Cast shadows follow it.",
+    "sun.stands": "Beside: all rays are parallel on the page. Ahead: they run out from the sun, and shadows come "
+    "toward you. Behind you: rays and shadows run away, to points.",
     "sheet.centre": "Marked lines help to place things; the halves of the edges also find the middle of the sheet.",
 }
 """What the choices at a place mean, where the words alone do not say it."""
@@ -69,6 +78,9 @@ SAYS = {
     "eye_level.over_ground_mm": "how high the eye is over the ground",
     "minutes": "the minutes of the lesson",
     "sheet.margin_mm": "the margin",
+    "sun.stands": "where the sun stands",
+    "sun.aside_mm": "how far the sun is to the side",
+    "sun.height_mm": "how high the sun is",
     "sheet.own_width_mm": "the width of the sheet",
     "sheet.own_height_mm": "the height of the sheet",
     "sheet.centre": "the centre of the sheet",

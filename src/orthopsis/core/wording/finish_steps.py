@@ -61,6 +61,19 @@ FINISH: dict[str, StepPhrases] = {
         "Overshooting corners.",
         "ruler and dark pencil",
     ),
+    "tone_ahead": StepPhrases(
+        "Tone: one for each direction, against the sun",
+        (
+            "Shade the sides. The sun shines toward you: what you see is in the shade, and tops are light.",
+            "Give each direction of face one tone, the same for all things. The sun stands ahead, on the {light}: "
+            "sides turned to you are in the shade, tops stay light.",
+            "Tone by direction of face, against the sun on the {light}: tops stay white, what is turned to you is "
+            "dark.",
+        ),
+        "One tone for each direction of face.",
+        "Leaving the sides white that are turned to you, away from the sun.",
+        "pencil or coloured pencil",
+    ),
     "tone": StepPhrases(
         "Tone: one for each direction",
         (

@@ -54,10 +54,8 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
     """
     if role == "centre":
         words = wording.term("vanishing point")
-    elif role in ("left", "right", "third"):
+    elif role in ("left", "right", "third") or role in ("measuring", "light", "shadow"):
         words = wording.term(f"{role} point")
-    elif role == "measuring":
-        words = wording.term("measuring point")
     elif role in ("slope_above", "slope_below"):
         words = f"{'upper' if role == 'slope_above' else 'lower'} {wording.term('slope point')}"
     else:

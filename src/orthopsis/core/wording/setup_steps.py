@@ -5,6 +5,9 @@ from orthopsis.core.wording.step import StepPhrases
 POINT_DONE = "The paper of the {point} may come off now."
 """What is said after the last step that needs a thing's own point, where that lies off the sheet."""
 
+LIGHT_IS = {"ahead": "There the sun stands.", "behind": "The sun stands behind you: its rays run down to there."}
+"""What the point is to which rays run, by where the sun stands."""
+
 SETUP: dict[str, StepPhrases] = {
     "setup.eye_level": StepPhrases(
         "[Eye level] {height} up",
@@ -130,6 +133,34 @@ SETUP: dict[str, StepPhrases] = {
         "A [measuring point] lies as far from its [vanishing point] as the eye does.",
         "Taking the [measuring point] of the other side.",
         "ruler",
+    ),
+    "setup.sun": StepPhrases(
+        "[Shadow point] {shadow_at} in, [light point] {light_over} {light_side} it",
+        (
+            "Measure {shadow_at} from the left along the [eye level]. Make a small cross: that is the [shadow point]. "
+            "Straight {light_side} it measure {light_over} and make another cross: the [light point]. {light_is}",
+            "Mark the [shadow point] on the [eye level], {shadow_at} from the left edge, and the [light point] "
+            "straight {light_side} it, {light_over} from the [eye level]. {light_is}",
+            "Mark the [shadow point] on the [eye level], {shadow_at} from the left edge, and the [light point] "
+            "{light_over} straight {light_side} it. {light_is}",
+        ),
+        "All rays of the sun run to one point; shadows on level ground run to the one {sun_under}.",
+        "Putting the two points not straight over each other.",
+        "ruler, set square",
+    ),
+    "setup.sun_on_strips": StepPhrases(
+        "[Shadow point] and [light point], on a strip",
+        (
+            "Tape a strip of paper on. Mark the [shadow point] on the [eye level], {shadow_words}. Straight "
+            "{light_side} it measure {light_over} and make another cross: the [light point]. {light_is}",
+            "Tape a strip on. Mark the [shadow point] on the [eye level], {shadow_words}, and the [light point] "
+            "straight {light_side} it, {light_over} from the [eye level]. {light_is}",
+            "On a taped strip mark the [shadow point] on the [eye level], {shadow_words}, and the [light point] "
+            "{light_over} straight {light_side} it. {light_is}",
+        ),
+        "All rays of the sun run to one point; shadows on level ground run to the one {sun_under}.",
+        "The strip slips: tape it from behind.",
+        "ruler, set square, strip of paper, tape",
     ),
     "setup.margin": StepPhrases(
         "Margin {margin}",

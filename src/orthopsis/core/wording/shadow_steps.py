@@ -6,6 +6,10 @@ from orthopsis.core.wording.step import StepPhrases
 _RAY_RULE = (
     "The light comes from the side: on level ground the shadow of an upright is level, and all rays are parallel."
 )
+_SUN_RULE = (
+    "On level ground shadows of [uprights] run to one point of the [eye level]; rays run to the point straight over or "
+    "under it."
+)
 SHADOW: dict[str, StepPhrases] = {
     "shadow.rays": StepPhrases(
         "its rays at {ray}",
@@ -35,6 +39,67 @@ SHADOW: dict[str, StepPhrases] = {
         ),
         "The edges of the shadow run as those of the top do, to the same points.",
         "Guessing how far the hidden corner is.",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.rays_to_points": StepPhrases(
+        "its rays, by the two points",
+        (
+            "Take the corners of {other} on the side away from the sun. Lay the ruler on the {shadow_point} and on the "
+            "foot of the corner. Draw a light line from the foot, {sense} that point. Lay it on the {light_point} and "
+            "on the top. Draw from the top, {sense} that point, to the first line: there its shadow ends. Count: "
+            "{count} lines.",
+            "From the foot of each [upright] of {other} on the side away from the sun draw a light line {sense} the "
+            "{shadow_point}, and from its top one {sense} the {light_point}: {lines}. Where they meet its shadow ends.",
+            "From the [uprights] of {other} away from the sun: the line from the foot {sense} the {shadow_point}, and "
+            "the ray from the top {sense} the {light_point}, to their crossing: {lines}.",
+        ),
+        _SUN_RULE,
+        "Taking the points the wrong way round: feet go with the one on the [eye level].",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.carried_to_points": StepPhrases(
+        "the corner behind",
+        (
+            "This top is hidden, or its two lines lie on each other. From its foot draw a light line {sense} the "
+            "{shadow_point} too. From the shadow corner beside it lay the ruler {carried_way}: where it meets that "
+            "line is the corner. Count: {count}.",
+            "This top is hidden, or its two lines lie on each other: its shadow lies on the line from its foot {sense} "
+            "the {shadow_point}, {lines}, where the ruler meets it that lies {carried_way} from the shadow corner "
+            "beside it.",
+            "The shadow of the top that is hidden, or straight under the sun: the line from its foot {sense} the "
+            "{shadow_point}, {lines}, meets the line {carried_way} from the corner beside it.",
+        ),
+        "The edges of the shadow run as those of the top do, to the same points.",
+        "Guessing how far the hidden corner is.",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.square_to_points": StepPhrases(
+        "the shadow of its upper square, by the two points",
+        (
+            "Find the shadow of the upper square, lightly. From each corner under it draw a line {sense} the "
+            "{shadow_point}. From the corner over it draw a line {sense} the {light_point}, to that one. Join the four "
+            "corners. Count: {count} lines.",
+            "From the four corners under the upper square draw light lines {sense} the {shadow_point}, and from "
+            "the corners over them rays {sense} the {light_point} to these; join the four corners: {lines}.",
+            "The upper square's shadow: the lines from the corners under it {sense} the {shadow_point}, the rays "
+            "{sense} the {light_point} from its own, the sides between: {lines}.",
+        ),
+        "What is round is first a square, its shadow as well.",
+        "Taking a ray to the line of another corner.",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.tip_to_points": StepPhrases(
+        "the shadow of its tip, by the two points",
+        (
+            "From the middle of the circle draw a light line {sense} the {shadow_point}. From the tip draw a light "
+            "line {sense} the {light_point}, to the first one: there the shadow ends. Count: {count} lines.",
+            "From the middle of the circle draw a light line {sense} the {shadow_point}, and from the tip a ray "
+            "{sense} the {light_point} to it: {lines}. There the shadow ends.",
+            "The tip's shadow: the line from the middle {sense} the {shadow_point}, the ray {sense} the {light_point} "
+            "from the tip: {lines}.",
+        ),
+        _SUN_RULE,
+        "Starting the line at the edge of the circle: the tip stands over its middle.",
         "ruler on the point, pencil light",
     ),
     "shadow.square": StepPhrases(

@@ -23,6 +23,8 @@ TERMS: dict[str, dict[Vocabulary, str]] = {
     "measuring point": {"eye_level": "measuring point", "horizon": "measuring point"},
     "measuring points": {"eye_level": "measuring points", "horizon": "measuring points"},
     "slope point": {"eye_level": "slope point", "horizon": "slope vanishing point"},
+    "light point": {"eye_level": "light point", "horizon": "light vanishing point"},
+    "shadow point": {"eye_level": "shadow point", "horizon": "shadow vanishing point"},
     "distance point": {"eye_level": "distance point", "horizon": "special vanishing point"},
     "distance points": {"eye_level": "distance points", "horizon": "special vanishing points"},
     "guide line": {"eye_level": "guide line", "horizon": "convergence line"},

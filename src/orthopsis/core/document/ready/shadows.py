@@ -1,4 +1,4 @@
-"""Ready exercises: blocks and the shadows that they cast on the ground, by light from the side."""
+"""Ready exercises: what stands on the ground and the shadow that it casts there, by the sun wherever it stands."""
 
 from typing import Any
 
@@ -88,5 +88,50 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         ],
         "rays": "45",
         "minutes": 135,
+    },
+    {
+        **HEAD,
+        "title": "Fish boxes against the sun, one point",
+        "eye_level": {"height_mm": 204, "school": "composition"},
+        "views": [{"kind": "one_point", "x_mm": 198}],
+        "things": [
+            box("Wide box", 62, 112, 74, 26, **measured(46)),
+            box("Tall box", 182, 100, 46, 34, **measured(40)),
+            box("Long box", 286, 126, 54, 20, **measured(48)),
+            shadow("Wide box"),
+            shadow("Tall box"),
+            shadow("Long box"),
+        ],
+        "sun": {"stands": "ahead", "aside_mm": 46, "height_mm": 78},
+        "minutes": 75,
+    },
+    {
+        **HEAD,
+        "title": "Two stores with the sun behind you, two points",
+        "eye_level": {"height_mm": 158, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -120, "right_mm": 540}],
+        "things": [
+            block("Ice store", 118, 52, 60, 62, 58),
+            block("Salt store", 280, 70, 44, 56, 62),
+            shadow("Ice store"),
+            shadow("Salt store"),
+        ],
+        "sun": {"stands": "behind", "aside_mm": 170, "height_mm": 78},
+        "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "Mooring posts against the sun, two points",
+        "eye_level": {"height_mm": 214, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -130, "right_mm": 560}],
+        "things": [
+            block("Quay", 206, 18, 12, 168, 176),
+            round_body("Post", "Quay", "3:3:6", "6:3:3", 22),
+            round_body("Marker", "Quay", "8:2:2", "7:2:3", 24, "cone"),
+            shadow("Post"),
+            shadow("Marker"),
+        ],
+        "sun": {"stands": "ahead", "aside_mm": 52, "height_mm": 76},
+        "minutes": 120,
     },
 )

@@ -16,9 +16,8 @@ from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.road.beside import SIDES, RoadSides
-from orthopsis.core.things.standing import Spans
+from orthopsis.core.things.standing import Spans, Spoken
 from orthopsis.core.view.eye import Array
-from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
 BRANCHES = {
@@ -147,7 +146,7 @@ class SideStreet(RoadSides):
         return moves + [self.values.move("divide", "road.street", rule) for rule in rules]
 
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """On which side the street is measured, and that its marks are carried over where it crosses the road."""
         crosses = len(self.branches) > 1
         over = " Light level lines from these marks to the other side find it there." if crosses else ""

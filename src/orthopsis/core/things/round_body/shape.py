@@ -22,9 +22,9 @@ from orthopsis.core.things.rectangles.forms import FORMS as FACE_FORMS
 from orthopsis.core.things.rectangles.layout import Corners, within
 from orthopsis.core.things.rectangles.solid import turned_over
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.standing import Spoken
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
-from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
 CIRCLE = FACE_FORMS["round"]
@@ -124,7 +124,7 @@ class RoundShape(RaisedBlock):
         return True
 
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """From which square its box rises."""
         if self.form.is_straight:
             return {"high_square": "square"}

@@ -1,4 +1,4 @@
-"""How does a hand find a cast shadow: a level line from each foot, a ray from each top, the edges to the points?
+"""How does a hand find a cast shadow: a line from each foot, a ray from each top, the edges between?
 
 Where a foot is hidden the foot of the block is drawn lightly; where a top is hidden its shadow is found from the one
 beside it, by the edge that runs as the top's does.
@@ -8,7 +8,7 @@ import itertools
 from collections.abc import Iterator, Sequence
 
 from orthopsis.core.construct.hidden_face import drawn_through
-from orthopsis.core.construct.moves import LIGHT, Across, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
+from orthopsis.core.construct.moves import Act, Cross, Move, Rule, RuleToPoint, Run
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.shadow.shape import ShadowShape, edge_name, foot_name, shade_name
 
@@ -25,7 +25,7 @@ def recipe(shadow: ShadowShape) -> list[Move]:
         raise _not_found(shadow)
     told: list[tuple[str, Act]] = []
     for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
-        breath = "shadow.rays" if corner in found else "shadow.carried"
+        breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.sun_suffix}"
         told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
     told += [("shadow.outline", act) for act in _outline(shadow)]
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
@@ -49,25 +49,31 @@ def _apart(shadow: ShadowShape, corner: int, found: Sequence[int]) -> int:
 
 
 def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a top on the level line from its foot."""
-    n, at, ground = shadow.values.full, shadow.page[corner], shadow.values.full(f"ground.{corner}")
-    yield Shift(n(foot_name(corner)), foot, 0.0)
-    yield Across(ground, n(foot_name(corner)), shadow.uprights[corner].at_foot.x, at.x)
-    if corner in found:
-        yield Run(n(f"ray.{corner}"), n(shade_name(corner)), shadow.uprights[corner].top, LIGHT, ground, "construction")
-        return
-    place = shadow.chain.index(corner)
-    beside = shadow.chain[place - 1] if place else shadow.chain[1]
-    way, laid = shadow.way_between(corner, beside), n(f"construction.laid.{corner}")
-    yield RuleToPoint(laid, n(shade_name(beside)), way.family, "unseen")
-    yield Cross(n(shade_name(corner)), laid, ground)
+    """Yield the acts that find the shadow of a top on the line from its foot."""
+    page = shadow.uprights[corner].at_foot, shadow.page[corner]
+
+    def by_ray(ground: str) -> Iterator[Act]:
+        yield shadow.ray(str(corner), shadow.uprights[corner].top, ground)
+
+    def by_edge(ground: str) -> Iterator[Act]:
+        n, place = shadow.values.full, shadow.chain.index(corner)
+        neighbours = [shadow.chain[i] for i in (place - 1, place + 1) if 0 <= i < len(shadow.chain)]
+        beside = min(neighbours, key=lambda i: _apart(shadow, i, found))
+        way, laid = shadow.way_between(corner, beside), n(f"construction.laid.{corner}")
+        if way.goal.is_ideal:
+            yield Run(laid, n(shade_name(corner)), n(shade_name(beside)), way.family, ground, "unseen")
+            return
+        yield RuleToPoint(laid, n(shade_name(beside)), way.family, "unseen")
+        yield Cross(n(shade_name(corner)), laid, ground)
+
+    yield from shadow.cast_acts(str(corner), foot, page, by_ray if corner in found else by_edge)
 
 
 def _outline(shadow: ShadowShape) -> Iterator[Act]:
     """Yield the acts that draw its edges: from the feet, and between the shadows of the tops."""
     n, chain = shadow.values.full, shadow.chain
     for corner in (chain[0], chain[-1]):
-        yield Rule(n(f"from.{corner}"), n(shade_name(corner)), n(foot_name(corner)), "level")
+        yield Rule(n(f"from.{corner}"), n(shade_name(corner)), n(foot_name(corner)), shadow.setting.shadows.family)
     for corner, other in itertools.pairwise(chain):
         ends = n(shade_name(corner)), n(shade_name(other))
         yield Rule(n(edge_name(corner, other)), *ends, shadow.way_between(corner, other).family)
@@ -77,7 +83,8 @@ def _not_found(shadow: ShadowShape) -> GeometryError:
     return GeometryError(
         "shadow_not_found",
         f"Too little of {shadow.anchor.thing} is drawn to find “{shadow.values.name}”.",
-        "Move the block to one side of the point, so that a side of it shows.",
+        "Move the block to one side of the point, so that a side of it shows"
+        + ("." if shadow.setting.sun.is_beside else ", or move the sun to one side."),
         about="joined_to",
         nearest="",
     )

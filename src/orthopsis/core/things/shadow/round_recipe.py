@@ -2,7 +2,7 @@
 
 from collections.abc import Iterator
 
-from orthopsis.core.construct.moves import LIGHT, Across, Act, Cross, Move, Rule, Run, Shift, Touch
+from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Shift, Touch
 from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.inscribed import Drawn, middle_acts, outline_acts
@@ -17,10 +17,11 @@ def recipe(shadow: RoundShadowShape) -> list[Move]:
         return []
     if shadow.body.form.has_tip:
         told = [
-            ("shadow.tip", act) for act in _cast(shadow, "tip", shadow.of_body("base.middle"), shadow.of_body("tip"))
+            (f"shadow.tip{shadow.sun_suffix}", act)
+            for act in _cast(shadow, "tip", shadow.of_body("base.middle"), shadow.of_body("tip"))
         ]
     else:
-        told = [("shadow.square", act) for act in _square(shadow)]
+        told = [(f"shadow.square{shadow.sun_suffix}", act) for act in _square(shadow)]
         drawn = _drawn(shadow)
         told += [("shadow.middle", act) for act in middle_acts(drawn)]
         told += [("shadow.circle", act) for act in outline_acts(drawn, touched(shadow.nodes))]
@@ -30,12 +31,10 @@ def recipe(shadow: RoundShadowShape) -> list[Move]:
 
 
 def _cast(shadow: RoundShadowShape, name: str, foot: str, top: str) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a place on the level line from the one under it."""
-    n, ground = shadow.values.full, shadow.values.full(f"ground.{name}")
-    start, end = shadow.cast_places(name)
-    yield Shift(n(f"foot.{name}"), foot, 0.0)
-    yield Across(ground, n(f"foot.{name}"), start.x, end.x)
-    yield Run(n(f"ray.{name}"), n(f"shade.{name}"), top, LIGHT, ground, "construction")
+    """Yield the acts that find the shadow of a place on the line from the one under it."""
+    yield from shadow.cast_acts(
+        name, foot, shadow.cast_places(name), lambda ground: iter((shadow.ray(name, top, ground),))
+    )
 
 
 def _square(shadow: RoundShadowShape) -> Iterator[Act]:
@@ -63,7 +62,7 @@ def _outline(shadow: RoundShadowShape) -> Iterator[Act]:
     n, form, chain = shadow.values.full, shadow.body.form, shadow.chain
     if chain[0] is chain[-1]:
         return
-    goal, family = ("level", "level") if form.is_straight else (n("shade.tip"), "free")
+    goal, family = (shadow.setting.shadows.family,) * 2 if form.is_straight else (n("shade.tip"), "free")
     if not (form.is_straight or form.has_tip):
         goal = n("measure.centre")
         for i in range(2):

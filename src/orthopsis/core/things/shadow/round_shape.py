@@ -14,15 +14,15 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import full_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import QUARTER_RAD
-from orthopsis.core.plane.homogeneous import HORIZONTAL, Point
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import NOTHING, Edge, Face, Solid, Topology
 from orthopsis.core.things.rectangles.forms import CENTRE, Node
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
 from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
+from orthopsis.core.things.standing import Spoken
 from orthopsis.core.view.eye import Array
-from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
 
@@ -42,7 +42,7 @@ class RoundShadowShape(GroundShadow):
     @cached_property
     def moved(self) -> Array:
         """From a place under its top to the shadow of that, in the world, mm."""
-        return moved_by(self.body.rising, self.setting.ray)
+        return moved_by(self.body.rising, self.setting.sun.falls(self.setting.frame))
 
     def _seen(self, places: Array) -> list[Point]:
         return [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
@@ -56,7 +56,7 @@ class RoundShadowShape(GroundShadow):
         """
         form, sizes = self.body.form, self.body.sizes
         if form.is_straight:
-            return HORIZONTAL
+            return self.setting.shadows.goal
         at = self.body.middle + self.moved * (sizes[0] / (sizes[0] - sizes[1]))
         if at[2] <= 0:
             raise GeometryError(
@@ -136,7 +136,7 @@ class RoundShadowShape(GroundShadow):
         return Solid(Topology(tuple(names), (face,), tuple(edges), is_convex=True), np.array(places))
 
     def _tangent(self, node: Node) -> Edge:
-        runs = "level" if self.body.form.is_straight else "free"
+        runs = self.setting.shadows.family if self.body.form.is_straight else "free"
         return Edge(f"edge.{node.name}", f"shade.{node.name}", f"base.{node.name}", runs, feature=Feature("side"))
 
     @property
@@ -150,6 +150,7 @@ class RoundShadowShape(GroundShadow):
         return found
 
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """Also how the lines lie that touch both circles."""
-        return {**super().spoken, "lies": "level, " if self.body.form.is_straight else ""}
+        lies = "level, " if self.body.form.is_straight and self.setting.sun.is_beside else ""
+        return {**super().spoken, "lies": lies}

@@ -16,6 +16,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
+from orthopsis.core.things.standing import Spoken
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -75,12 +76,12 @@ class ShadowShape(GroundShadow):
     @cached_property
     def moved(self) -> Array:
         """From each foot to the shadow of the top over it, in the world, mm."""
-        return moved_by(np.array(self.back.vector), self.setting.ray)
+        return moved_by(np.array(self.back.vector), self.setting.sun.falls(self.setting.frame))
 
     @cached_property
     def shades(self) -> Array:
         """The shadows of the tops in the world, shape (4, 3)."""
-        return np.asarray(self.feet + self.moved)
+        return self.cast(self.feet, self.moved)
 
     @cached_property
     def page(self) -> tuple[Point, ...]:
@@ -120,8 +121,9 @@ class ShadowShape(GroundShadow):
         return self.panel.along if {corner, other} in ({0, 1}, {2, 3}) else self.panel.up
 
     def has_top(self, corner: int) -> bool:
-        """Tell whether the upper end of an upright is there."""
-        return self.uprights[corner].top in self.anchor.made
+        """Tell whether the upper end of an upright is there, and its ray crosses the line from its foot well."""
+        upright = self.uprights[corner]
+        return upright.top in self.anchor.made and self.crosses_well(upright.at_foot, upright.at_top)
 
     @cached_property
     def solid(self) -> Solid:
@@ -131,7 +133,7 @@ class ShadowShape(GroundShadow):
         places = np.vstack((self.feet[chain[0]], self.shades[list(chain)], self.feet[chain[-1]]))
         seen = [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
         face = Face("shadow", tuple(names if signed_area(seen) > 0 else names[::-1]), "shadow")
-        edges = [_from_foot(chain[0]), *self._far_edges, _from_foot(chain[-1])]
+        edges = [self._from_foot(chain[0]), *self._far_edges, self._from_foot(chain[-1])]
         return Solid(Topology(tuple(names), (face,), tuple(edges), is_convex=True), places)
 
     @property
@@ -141,15 +143,15 @@ class ShadowShape(GroundShadow):
             for i, j in itertools.pairwise(self.chain)
         ]
 
+    def _from_foot(self, corner: int) -> Edge:
+        ends = shade_name(corner), foot_name(corner)
+        return Edge(f"from.{corner}", *ends, self.setting.shadows.family, feature=Feature("side"))
+
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """Also which way the edge to a hidden top's shadow runs."""
         ways = [self.way_between(*pair) for pair in itertools.pairwise(self.chain) if not all(map(self.has_top, pair))]
         return {**super().spoken, **({"carried_way": ways[0]} if ways else {})}
-
-
-def _from_foot(corner: int) -> Edge:
-    return Edge(f"from.{corner}", shade_name(corner), foot_name(corner), "level", feature=Feature("side"))
 
 
 def _beyond(far: Array, wide: Array, i: int, first: int, last: int) -> bool:

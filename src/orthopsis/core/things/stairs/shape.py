@@ -14,6 +14,7 @@ from propcache.api import cached_property
 from orthopsis.core.things.plan import OnPlan
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.seamed import Seam
+from orthopsis.core.things.standing import Spoken
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -50,7 +51,7 @@ class StairsShape(OnPlan):
         return self.panel.up if self.climbs_along else self.panel.along
 
     @property
-    def spoken(self) -> Mapping[str, Way | float | str]:
+    def spoken(self) -> Mapping[str, Spoken]:
         """Which way it climbs, which way it is carried across, and its risers."""
         return {
             "ahead": self.ahead,
