@@ -59,7 +59,7 @@ def test_strips_are_named_for_the_sides_that_need_them() -> None:
 def test_rounding_to_the_ruler_never_moves_a_drawing_by_nothing() -> None:
     exercise = exercise_of(box("A", 30.02, 20.0, 60.0, 40.0, depth_by="half"))
     (advice,) = (a for a in draw(exercise).advice if a.code == "between_marks")
-    assert "less than a tenth" in advice.text
+    assert "moves by less than 1 mm" in advice.text
     assert "0.0" not in advice.text
 
 

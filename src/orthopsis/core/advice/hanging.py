@@ -41,7 +41,7 @@ def on_hanging(solved: Solved, placed: Placed) -> Iterator[Advice]:
         if off > SKEWED_MM:
             shown = {
                 "thing": placed.values.name,
-                "value": f"{off:.0f} mm",
+                "value": solved.prepared.nearly(off),
                 "face": anchor.panel.says if anchor.panel is not None else "",
             }
             edits = [CureEdit(path=f"{about}.{name}", value=word) for name, word in skew.cure.items()]

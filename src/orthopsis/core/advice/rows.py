@@ -18,6 +18,6 @@ def on_row(solved: Solved, placed: Placed) -> Iterator[Advice]:
         if crowded.gap_mm < PENCIL_MM:
             fits, name = crowded.fewer(PENCIL_MM), placed.values.name
             now = placed.values.word(crowded.name)
-            shown = {"thing": name, "count": now, "value": f"{crowded.gap_mm:.1f} mm", "fits": str(fits)}
+            shown = {"thing": name, "count": now, "value": solved.prepared.nearly(crowded.gap_mm), "fits": str(fits)}
             edits = [CureEdit(path=f"{about}.{crowded.name}", value=str(fits))] if fits else []
             yield piece(solved, "crowded", about, crowded.gap_mm, PENCIL_MM, "mm", shown, edits)

@@ -14,7 +14,6 @@ from orthopsis.core.things.parameters import Length
 
 OFF_MARK_MM = 0.005
 """A length nearer to a mark of the ruler than this lies on it."""
-LEAST_SHOWN_MM = 0.05
 MIDDLE_BAND = 0.06
 """The eye level counts as across the middle within this share of the sheet's height (no source)."""
 
@@ -64,8 +63,7 @@ def on_marks(solved: Solved) -> Iterator[Advice]:
     except GeometryError:
         return
     value = max(math.dist(p.xy, moved[n].xy) for n, p in solved.board.points.items() if n in moved)
-    moves = f"by {value:.1f} mm at most" if value >= LEAST_SHOWN_MM else "by less than a tenth of a millimetre"
-    shown = {"moves": moves, "division": exercise.sheet.division}
+    shown = {"moves": prepared.nearly(value), "division": exercise.sheet.division}
     yield piece(solved, "between_marks", "sheet", value, 0.0, "mm", shown, edits)
 
 

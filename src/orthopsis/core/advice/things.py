@@ -137,7 +137,7 @@ def _outside_triangle(solved: Solved, placed: Placed, drawn: list[Point], move: 
         sign = 1.0 if offset(inner, side) > 0 else -1.0
         over = max(over, max(-sign * offset(point, side) for point in drawn))
     if over > 0:
-        shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
+        shown = {"thing": placed.values.name, "value": solved.prepared.nearly(over)}
         middle = Point((a.x + b.x + c.x) / 3, (a.y + b.y + c.y) / 3)
         at = placed.values.first
         share = min(over / max(math.dist(at.xy, middle.xy), ON_LEVEL_MM), 1 / TIMES[-1])
@@ -188,7 +188,7 @@ def _off_paper(solved: Solved, placed: Placed, base: Placed, drawn: list[Point])
         if shift
     ]
     is_off = any(not sheet.holds(*p.xy) for p in drawn)
-    shown = {"thing": placed.values.name, "value": f"{over:.0f} mm"}
+    shown = {"thing": placed.values.name, "value": solved.prepared.nearly(over)}
     yield piece(solved, "off_the_paper" if is_off else "over_the_fold", about, over, 0.0, "mm", shown, edits)
 
 
@@ -218,8 +218,8 @@ def _thin_sides(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice
             shown = {
                 "thing": placed.values.name,
                 "side": side,
-                "value": f"{width:.1f} mm",
-                "limit": f"{THIN_MM:.0f} mm",
+                "value": solved.prepared.nearly(width),
+                "limit": solved.prepared.nearly(THIN_MM),
             }
             code, (right, up) = "side_too_thin", _FROM_POINT.get(side, (0.0, 0.0))
             far = max(THIN_SHIFT * (THIN_MM - width), solved.prepared.sheet.division_mm)
@@ -264,8 +264,7 @@ def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterato
     edits = [CureEdit(path=path, value=values.first.y + better)]
     shown = {
         "thing": values.name,
-        "value": f"{gap:.1f} mm",
-        "limit": f"{PENCIL_MM} mm",
+        "value": solved.prepared.nearly(gap),
         "better": solved.prepared.length(better),
     }
     yield piece(solved, "lines_too_close", f"things.{placed.index}", gap, PENCIL_MM, "mm", shown, edits)

@@ -38,7 +38,7 @@ def findings(
     told = {number for finding in of_several for number in finding.lines}
     found = [f for i in sorted(first.values()) if (f := _of_line(i, lines[i], prepared, names)) is not None]
     found = [*of_several, *(f for f in found if told.isdisjoint(f.lines))]
-    found += _eye_level(lines, missing, prepared.eye_level_mm, sigma_mm, wording)
+    found += _eye_level(lines, missing, prepared, sigma_mm)
     # Where a whole row stands at wrong places its lines are not missing.
     elsewhere = {f.line for f in of_several if f.code == "even_spaces"}
     found += _missing([e for e in missing if e.thing and e.thing not in elsewhere], wording, names)
@@ -70,7 +70,7 @@ def _of_line(number: int, line: JudgedLine, prepared: Prepared, names: LineNames
     side = "above" if line.miss_mm > 0 else "below"
     values = {
         "line": called, "angle": f"{abs(line.angle_deg):.1f}", "allowed": f"{line.allowed_deg:.1f}",
-        "miss": f"{abs(line.miss_mm):.0f} mm", "limit": f"{line.allowed_mm:.0f} mm", "side": side,
+        "miss": prepared.nearly(abs(line.miss_mm)), "limit": prepared.nearly(line.allowed_mm), "side": side,
         "point": _aim_words(line.aims_at, prepared) if line.aims_at else "",
     }  # fmt: skip
     severity = 1 if line.verdict == "slightly_off" else 3 if line.verdict == "wrong_point" else 2
@@ -96,8 +96,9 @@ def _code(line: JudgedLine, *, is_back: bool) -> str:
 
 
 def _eye_level(
-    lines: Sequence[JudgedLine], missing: Sequence[Expected], height: float, sigma_mm: float, wording: Wording
+    lines: Sequence[JudgedLine], missing: Sequence[Expected], prepared: Prepared, sigma_mm: float
 ) -> list[Finding]:
+    wording, height = prepared.wording, prepared.eye_level_mm
     if any(not e.thing for e in missing):
         return [
             _finding(
@@ -122,9 +123,9 @@ def _eye_level(
     if abs(off) <= limit:
         return []
     values = {
-        "miss": f"{abs(off):.0f} mm",
+        "miss": prepared.nearly(abs(off)),
         "side": "too high" if off > 0 else "too low",
-        "limit": f"{limit:.0f} mm",
+        "limit": prepared.nearly(limit),
     }
     text = wording.say(FINDINGS["eye_level_height"], values)
     return [_finding("eye_level_height", 2, text, [number], "eye level", wording)]

@@ -62,7 +62,7 @@ def _thickness(start: Point, end: Point, inner_start: Point, inner_end: Point) -
 
 def _finding(placed: Placed, thick: tuple[float, float], lines: list[int], prepared: Prepared) -> Finding:
     name, wording = placed.values.name, prepared.wording
-    values = {"thing": name, "thick": f"{thick[0]:.0f} mm", "thin": f"{thick[1]:.0f} mm"}
+    values = {"thing": name, "thick": prepared.nearly(thick[0]), "thin": prepared.nearly(thick[1])}
     return Finding(
         code="reveal_uneven",
         severity=2,

@@ -72,9 +72,9 @@ def _finding(placed: Placed, even_mm: float, wanted: Sequence[float], lines: lis
     name = placed.values.name
     values = {
         "thing": name,
-        "value": f"{even_mm:.0f} mm",
-        "first": f"{wanted[0]:.0f} mm",
-        "last": f"{wanted[-1]:.0f} mm",
+        "value": prepared.nearly(even_mm),
+        "first": prepared.nearly(wanted[0]),
+        "last": prepared.nearly(wanted[-1]),
     }
     text = prepared.wording.say(FINDINGS["even_spaces"], values)
     title = finding_title("even_spaces", prepared.wording)

@@ -106,7 +106,7 @@ def _rows(mine: Sequence[Drawn], prepared: Prepared, sigma_mm: float, names: Lin
             continue
         one, called = row[worst], names.words(row[worst].line.name)
         sides = ("right of", "left of") if _is_steep(row) else ("above", "below")
-        values = {"line": called, "miss": f"{abs(misses[worst]):.0f} mm", "side": sides[misses[worst] < 0]}
+        values = {"line": called, "miss": prepared.nearly(abs(misses[worst])), "side": sides[misses[worst] < 0]}
         yield _finding("off_row", 2, values, [one.number], prepared, about=one.line.name, line=called)
 
 
@@ -163,7 +163,7 @@ def _tips(
         if miss is not None and abs(miss) > limit:
             side = "right" if miss > 0 else "left"
             name = placed.values.name
-            values = {"thing": name, "miss": f"{abs(miss):.0f} mm", "side": side, "limit": f"{limit:.0f} mm"}
+            values = {"thing": name, "miss": prepared.nearly(abs(miss)), "side": side, "limit": prepared.nearly(limit)}
             numbers = [one.number for one in slopes]
             yield _finding("tip_off_middle", 2, values, numbers, prepared, about=slopes[0].line.name, line=name)
 

@@ -13,7 +13,7 @@ from orthopsis.core.scene.joining import join_things
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.views import VIEWS, frame_of
 from orthopsis.core.sheet.chalkboard import Chalkboard
-from orthopsis.core.sheet.length import Units, format_figure, format_length, format_mark
+from orthopsis.core.sheet.length import Units, format_figure, format_length, format_mark, format_nearly
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM, round_to
 from orthopsis.core.things.registry import KINDS
@@ -78,6 +78,10 @@ class Prepared:
     def length(self, mm: float) -> str:
         """Return a length as this class writes it."""
         return format_length(*self._written(mm))
+
+    def nearly(self, mm: float) -> str:
+        """Return a length that nobody measures, such as how far a line is off, as this class writes it."""
+        return format_nearly(*self._written(mm))
 
     def figure(self, mm: float) -> str:
         """Return a length without its unit, where the unit is known."""

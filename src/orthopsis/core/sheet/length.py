@@ -36,6 +36,10 @@ NO_BREAK = "\N{NO-BREAK SPACE}"
 _LENGTH_IN_TEXT = re.compile(r"(?:\d+ )?\d+/\d+(?: (?:in|cm|mm))?\b|\d (?:in|cm|mm)\b")
 
 
+_FINE_MM: dict[Units, float] = {"mm": 1.0, "cm": 1.0, "in": MM_PER["in"] / 16}
+"""Marks that most rulers have."""
+
+
 def parse_length(text: str, units: Units) -> float:
     """Return the length in mm that ``text`` says; a bare number is in ``units``.
 
@@ -89,6 +93,13 @@ def format_limit(mm: float, units: Units, division_mm: float, *, is_least: bool)
     count = mm / division_mm
     on_mark = (math.ceil(count - 1e-9) if is_least else math.floor(count + 1e-9)) * division_mm
     return format_mark(on_mark, units, division_mm)
+
+
+def format_nearly(mm: float, units: Units, division_mm: float) -> str:
+    """Return a length that nobody measures, to the nearest fine mark of a ruler, or that it is less than one."""
+    fine_mm = min(division_mm, _FINE_MM[units])
+    count = math.floor(mm / fine_mm + 0.5)
+    return f"{'' if count else 'less than '}{format_mark(max(count, 1) * fine_mm, units, fine_mm)}"
 
 
 def unbroken(text: str) -> str:

@@ -11,7 +11,7 @@ from weakref import WeakSet, WeakValueDictionary
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.sheet.length import format_length, format_limit
+from orthopsis.core.sheet.length import format_length, format_limit, format_nearly
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.things.outline import check_outline
 from orthopsis.core.things.parameters import Choice, Length, Parameter, Shape
@@ -135,7 +135,7 @@ def check_values(parameters: Sequence[Parameter], values: Values, sheet: Sheet) 
         if isinstance(parameter, Length):
             _check_length(parameter, values, sheet)
         elif isinstance(parameter, Shape):
-            check_outline(values.outline(parameter.name), parameter.name)
+            check_outline(values.outline(parameter.name), parameter.name, sheet.units)
         elif isinstance(parameter, Choice) and values.word(parameter.name) not in parameter.options:
             raise GeometryError(
                 "unknown_choice",
@@ -151,13 +151,14 @@ def _check_length(parameter: Length, values: Values, sheet: Sheet) -> None:
     if parameter.least_mm <= mm <= parameter.most_mm:
         return
     limit = parameter.least_mm if mm < parameter.least_mm else parameter.most_mm
-    shown = format_length(mm, sheet.units, sheet.division_mm)
+    is_tiny = 0 < mm < sheet.division_mm / 2
+    shown = (format_nearly if is_tiny else format_length)(mm, sheet.units, sheet.division_mm)
     is_small = mm < parameter.least_mm
     nearest = format_limit(limit, sheet.units, sheet.division_mm, is_least=is_small)
     word = "small" if is_small else "large"
     raise GeometryError(
         "length_out_of_limits",
-        f"{shown} is too {word} for {parameter.says} of “{values.name}”.",
+        f"{shown[0].upper()}{shown[1:]} is too {word} for {parameter.says} of “{values.name}”.",
         f"The nearest that works is {nearest}.",
         about=parameter.name,
         nearest=nearest,

@@ -9,7 +9,7 @@ Typed as ``0 0, 15 0, 15 25 r5, ...``; a further loop follows after a slash.
 
 import math
 import re
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from functools import lru_cache
 
 import numpy as np
@@ -136,7 +136,7 @@ def _begin(corner: Corner, other: Corner, level: float, upright: float) -> FaceP
 
 
 @lru_cache(maxsize=512)
-def check_outline(outline: Outline, about: str) -> None:
+def check_outline(outline: Outline, about: str, units: Units = "mm") -> None:
     """Refuse an outline that no block can be cut to.
 
     Raises:
@@ -150,19 +150,20 @@ def check_outline(outline: Outline, about: str) -> None:
     edges = [edge for loop in outline for edge in sides(loop)]
     for a, b in edges:
         if math.dist(a[:2], b[:2]) <= SAME_POINT_MM:
-            raise _fault("corner_twice", f"The corner {_shown(a)} comes twice.", "Leave one out.", about)
+            raise _fault("corner_twice", f"The corner {_shown(a, units)} comes twice.", "Leave one out.", about)
     for i, j in _meeting(edges):
         first, second = edges[i], edges[j]
         shares_corner = bool(set(first) & set(second)) and _are_neighbours(i, j, outline)
         if (not shares_corner and _touch(first, second)) or (shares_corner and _fold(first, second)):
             raise _fault(
                 "outline_crosses_itself",
-                f"The outline crosses or touches itself between {_shown(first[0])} and {_shown(first[1])}.",
+                "The outline crosses or touches itself between "
+                f"{_shown(first[0], units)} and {_shown(first[1], units)}.",
                 "Go round the shape once, corner by corner.",
                 about,
             )
     _check_loops(outline, about)
-    _check_roundings(outline, about)
+    _check_roundings(outline, about, units)
 
 
 def _meeting(edges: Sequence[tuple[Corner, Corner]]) -> list[list[int]]:
@@ -187,15 +188,15 @@ def _check_loops(outline: Outline, about: str) -> None:
             raise _fault("piece_inside", "A piece lies inside of another one.", "Move it outside.", about)
 
 
-def _check_roundings(outline: Outline, about: str) -> None:
+def _check_roundings(outline: Outline, about: str, units: Units) -> None:
     """Refuse a rounding at a corner that is not square, or of which two do not have room on an edge."""
     for loop in outline:
         for before, corner, after in zip((loop[-1], *loop[:-1]), loop, (*loop[1:], loop[0]), strict=True):
             if len(corner) == 4 and {_runs(before, corner), _runs(corner, after)} != {"level", "upright"}:
                 raise _fault(
                     "corner_not_square",
-                    f"The corner {_shown(corner)} is not square; only a corner between a level and an upright edge "
-                    "can be rounded.",
+                    f"The corner {_shown(corner, units)} is not square; only a corner between a level and an upright "
+                    "edge can be rounded.",
                     "Leave out its r.",
                     about,
                 )
@@ -204,10 +205,12 @@ def _check_roundings(outline: Outline, about: str) -> None:
             room, rounded = math.dist(a[:2], b[:2]), [c for c in (a, b) if len(c) == 4]
             kept = 0.0 if len(rounded) == 2 else LEAST_EDGE_MM
             if at is not None and rounded and sum(c[at] for c in rounded) > room - kept + SAME_POINT_MM:
+                long = room / MM_PER[units]
                 raise _fault(
                     "rounding_too_large",
-                    f"Between {_shown(a)} and {_shown(b)} there are {room:g} mm of edge; the curves need more.",
-                    f"Make each at most {room / 2:g} mm." if len(rounded) == 2 else f"Make it less than {room:g} mm.",
+                    f"Between {_shown(a, units)} and {_shown(b, units)} there are {long:g} {units} of edge; the curves "
+                    "need more.",
+                    f"Make each at most {long / 2:g}." if len(rounded) == 2 else f"Make it less than {long:g}.",
                     about,
                 )
 
@@ -222,8 +225,9 @@ def _fault(code: str, why: str, fix: str, about: str) -> GeometryError:
     return GeometryError(code, why, fix, about=about)
 
 
-def _shown(corner: Corner) -> str:
-    return f"{corner[0]:g} {corner[1]:g}"
+def _shown(corner: Corner, units: Units) -> str:
+    """Return a corner as the class types it."""
+    return " ".join(f"{mm / MM_PER[units]:g}" for mm in corner[:2])
 
 
 def _are_neighbours(i: int, j: int, outline: Outline) -> bool:
@@ -271,6 +275,10 @@ def _is_inside(corner: Corner, loop: Loop) -> bool:
     return is_inside(corner[:2], [[other[:2] for other in loop]], -1.0)
 
 
+EXAMPLE: Mapping[Units, str] = {"mm": "0 0, 40 0, 40 60", "cm": "0 0, 4 0, 4 6", "in": "0 0, 2 0, 2 3"}
+"""How corners are typed, in each unit."""
+
+
 def parse_outline(text: str, units: Units) -> Outline:
     """Return the outline that was typed, in mm.
 
@@ -287,7 +295,7 @@ def parse_outline(text: str, units: Units) -> Outline:
                 raise GeometryError(
                     "unreadable_corner",
                     f"“{word.strip()[:30]}” is no corner.",
-                    f"Write two numbers for each corner, across and up in {units}, for example 0 0, 40 0, 40 60; "
+                    f"Write two numbers for each corner, across and up in {units}, for example {EXAMPLE[units]}; "
                     "r and a number round it.",
                 )
             place = (float(match[1]) * factor, float(match[2]) * factor)
@@ -296,7 +304,7 @@ def parse_outline(text: str, units: Units) -> Outline:
             corners.append((*place, level, upright) if level > 0 and upright > 0 else place)
         loops.append(tuple(corners))
     outline = _turned(loops)
-    check_outline(outline, "")
+    check_outline(outline, "", units)
     return outline
 
 

@@ -38,12 +38,12 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Put it across the middle: {better}",),
     ),
     "side_too_thin": AdvicePhrases(
-        "The {side} of “{thing}” shows only {value} wide; under {limit} it is hard to draw.",
+        "The {side} of “{thing}” shows {value} wide; under {limit} it is hard to draw.",
         "The nearer a box stands to straight before the [vanishing point], the thinner its side.",
         ("Move it farther from the [vanishing point]",),
     ),
     "lines_too_close": AdvicePhrases(
-        "Two [guide lines] of “{thing}” run {value} apart; a pencil parts {limit}.",
+        "Two [guide lines] of “{thing}” run {value} apart: a pencil does not part them.",
         "Lines closer than a pencil's width are drawn as one, and one is then missed in the count.",
         ("Move it up or down by {better}",),
     ),
@@ -125,7 +125,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Cut it half way",),
     ),
     "between_marks": AdvicePhrases(
-        "Some lengths lie between the ruler's marks of {division}; on the marks the drawing moves {moves}.",
+        "Some lengths lie between the ruler's marks of {division}; on the marks the drawing moves by {moves}.",
         "A class measures only what its ruler shows.",
         ("Round all lengths to the ruler",),
     ),

@@ -76,8 +76,7 @@ def _chosen(values: Values, name: str, fit: Fit, stroke: float) -> tuple[str, li
         remarks.append(f"“{whole}” is cut to initials: {why}.")
     share = _share(values, text)
     if share < smallest:
-        wide = math.floor(10 * stroke * share) / 10
-        remarks.append(f"Its strokes are only {wide:g} mm wide, {share:.0%} of yours; they will be hard to draw.")
+        remarks.append(f"Its strokes are only {share:.0%} as wide as yours; they will be hard to draw.")
     return text, remarks
 
 
