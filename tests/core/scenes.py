@@ -242,6 +242,23 @@ def divided(draw: Any) -> Exercise:
     return exercise_of(exercise.things[0].model_dump(mode="json"), {**thing, **lies}, views=_views(exercise))
 
 
+METRIC = ("one_point", "two_point", "from_above", "from_below")
+
+
+@st.composite
+def tiled(draw: Any, views: tuple[str, ...] = METRIC) -> Exercise:
+    """Return a box anywhere with square tiles on its top or its underside."""
+    exercise = draw(exercises(most=1, views=views))
+    levels = sorted(set(drawn_faces_of(exercise)) & {"top", "bottom"})
+    assume(levels)
+    tiles = {
+        "kind": "division", "name": "Tiles", "joined_to": "Box 1", "joined_by": f"face_{draw(st.sampled_from(levels))}",
+        "way": "tiles", "bay": draw(st.floats(3.0, 40.0)), "fields": draw(st.sampled_from(["plain", "checkered"])),
+        "stays": draw(st.sampled_from(["lines", "light"])),
+    }  # fmt: skip
+    return exercise_of(exercise.things[0].model_dump(mode="json"), tiles, views=_views(exercise))
+
+
 @st.composite
 def patterned(draw: Any) -> Exercise:
     """Return a word, a shape or a box with a pattern on a face of it."""

@@ -40,7 +40,8 @@ def on_placing(solved: Solved) -> Iterator[Advice]:
         yield from _sun(solved, frame)
         if frame.kind == "one_point":
             yield from _cone(solved, number, frame, things)
-            yield from _distance_points(solved, number, frame, things)
+            users = [p for p in solved.prepared.things if p.setting.frame == frame]
+            yield from _distance_points(solved, number, frame, users)
             yield from _reach(solved, number, frame, things)
             continue
         if frame.kind == "three_point":

@@ -15,13 +15,14 @@ from orthopsis.core.drawing.lines import IDS, LightLines
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.scene.order import Order, order_of
-from orthopsis.core.scene.placed import Placed
+from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS, sun_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.things.standing import WHOLE, Spans
+from orthopsis.core.view.aim import AimRole
 
 SETUP, BEHIND = 0, 1
 """The blocks of lines of the sheet itself: what is drawn on it first, and what is seen of that behind all things."""
@@ -170,13 +171,18 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
     moves = [Move("setup", "", breath, act) for breath, act in sheet_moves(prepared, reach)]
     for number, (view, frame) in enumerate(zip(prepared.exercise.views, prepared.frames, strict=True)):
         users = [p for p in prepared.things if p.setting.frame == frame]
-        needed = frozenset(role for p in users for role in p.standing.needs)
+        needed = frozenset(role for p in users for role in _needs(p))
         half = half_of(prepared.exercise, number)
         acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, needed)
         of_sun = [aim for aim in prepared.exercise.sunlight.aims(frame) if aim.role in needed]
         acts += sun_setup(of_sun, prepared.sheet)
         moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
     return moves
+
+
+def _needs(placed: Placed) -> frozenset[AimRole]:
+    with placed_errors(placed):
+        return placed.standing.needs
 
 
 def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[tuple[DrawnLine, ...]]:

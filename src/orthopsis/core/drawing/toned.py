@@ -10,15 +10,16 @@ from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
 from orthopsis.core.light.sun import Sun
-from orthopsis.core.light.tone import CONTRAST, face_tone, inside_tone
+from orthopsis.core.light.tone import CONTRAST, DARKEST, face_tone, inside_tone
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Face
+from orthopsis.core.things.standing import Field
 
-Fields = dict[tuple[str, str], list[tuple[Placed, int, list[list[Place]]]]]
+Fields = dict[tuple[str, str], list[tuple[Placed, int, Field]]]
 
 
 def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> list[TonedFace]:
@@ -36,10 +37,16 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
             toned = tones[i][face.name]
             result.append(toned)
             for by, number, own in fields.get((toned.thing, face.name), ()):
-                tone = CONTRAST[toned.tone]
-                face_id = by.index * IDS + number
-                result.append(TonedFace(id=face_id, thing=by.values.name, name=face.name, loops=own, tone=tone))
+                result.append(_field(by, number, own, toned))
     return result
+
+
+def _field(by: Placed, number: int, field: Field, toned: TonedFace) -> TonedFace:
+    """Return what a thing tones of a face."""
+    apart = toned.tone + field.steps if toned.tone < DARKEST else toned.tone - field.steps
+    tone = min(max(apart, 0), DARKEST) if field.steps else CONTRAST[toned.tone]
+    loops = [list(loop) for loop in field.loops]
+    return TonedFace(id=by.index * IDS + number, thing=by.values.name, name=field.face, loops=loops, tone=tone)
 
 
 def _painted(group: Sequence[Seen], first: Built) -> Sequence[tuple[int, Face]]:
@@ -112,5 +119,5 @@ def _fields(prepared: Prepared) -> Fields:
         if placed.setting.anchor is not None and placed.kind.lies_on_face:
             for number, field in enumerate(placed.standing.fields):
                 mine = found.setdefault((placed.setting.anchor.thing, field.face), [])
-                mine.append((placed, number, [list(loop) for loop in field.loops]))
+                mine.append((placed, number, field))
     return found

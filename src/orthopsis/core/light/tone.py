@@ -38,6 +38,7 @@ Against the sun all that is turned to the viewer is in the shade; what it shines
 """
 _TOP, _BOTTOM, _BACK = 0, 3, 2
 
+DARKEST = 3
 CONTRAST = (2, 3, 0, 1)
 """For each tone step the one in which fields on such a face are told apart from it."""
 

@@ -22,7 +22,7 @@ def aims_of(frames: Sequence[Frame], things: Sequence[Placed], sun: Sun) -> dict
     """
     book: dict[str, Aim] = {}
     for number, frame in enumerate(frames):
-        is_cast = any(placed.standing.needs & OF_SUN for placed in things if placed.setting.frame == frame)
+        is_cast = any(p.kind.is_after_all and p.setting.frame == frame and p.standing.needs & OF_SUN for p in things)
         for aim in (*frame_aims(frame), *(sun.aims(frame) if is_cast else ())):
             if aim.name in book:
                 raise GeometryError(

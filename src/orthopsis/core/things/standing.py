@@ -149,10 +149,14 @@ Spoken = Way | Called | float | str
 
 @dataclass(frozen=True, slots=True)
 class Field:
-    """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm."""
+    """A part of another thing's face that gets a tone of its own: the face's name, and its loops on the page, mm.
+
+    ``steps``: by so many tone steps it differs from the face; 0 where the tone of the face says that.
+    """
 
     face: str
     loops: tuple[tuple[tuple[float, float], ...], ...]
+    steps: int = 0
 
 
 Spans = tuple[tuple[Point, Point], ...]

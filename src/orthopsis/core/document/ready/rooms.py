@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, division, measured, raised, windows
 
 
 def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
@@ -30,6 +30,11 @@ def flight(
     """Return stairs from their plan on a level face."""
     stands = {**raised(name, host, along, up, rise), "kind": "stairs", "joined_by": f"face_{face}"}
     return {**stands, "steps": steps, **more}
+
+
+def tiles(host: str, face: str, wide_mm: float) -> dict[str, Any]:
+    """Return square tiles on a level face, every other one dark."""
+    return division("Tiles", host, face, way="tiles", bay=wide_mm, fields="checkered")
 
 
 ROOMS: tuple[dict[str, Any], ...] = (
@@ -137,5 +142,27 @@ ROOMS: tuple[dict[str, Any], ...] = (
             windows("Door", "back_wall", "6:2:4", "0:3:2", "Room", **ALONE),
         ],
         "minutes": 120,
+    },
+    {
+        **HEAD,
+        "title": "A checkered floor by the distance point, one point",
+        "eye_level": {"height_mm": 146, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 214, "distance_mm": 204}],
+        "things": [
+            room("Room", 98, 40, 232, 188, 84),
+            tiles("Room", "floor", 29),
+            windows("Window", "back_wall", "2:3:4", "4:3:2", "Room", **ALONE),
+        ],
+        "minutes": 90,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "A tiled landing stage by two measuring points, two points",
+        "eye_level": {"height_mm": 208, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 570, "centre_mm": 214}],
+        "things": [block("Stage", 210, 74, 14, 88, 92), tiles("Stage", "top", 22)],
+        "minutes": 90,
+        "wording": {"level": "oldest"},
     },
 )

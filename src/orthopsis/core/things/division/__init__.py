@@ -9,6 +9,8 @@ from orthopsis.core.things.division.division import Division
 from orthopsis.core.things.division.shares import WAYS
 from orthopsis.core.things.parameters import Choice, Length, Text
 
+FIELDS = {"plain": "all alike", "checkered": "checkered, fading with distance"}
+
 DIVISION = ThingKind(
     kind="division",
     title="Division",
@@ -17,6 +19,7 @@ DIVISION = ThingKind(
         Text("along", "the parts along", "2", 60),
         Text("up", "the parts up", "1", 60),
         Length("bay", "the length of the first part on the page", 15.0, 1.0, 2000.0),
+        Choice("fields", "whether every other tile is dark", FIELDS, "plain"),
         Choice("stays", "whether its lines stay", {"lines": "stay", "light": "are light and go away again"}, "lines"),
     ),
     in_view={"one_point": Division, "two_point": Division, "three_point": Division},

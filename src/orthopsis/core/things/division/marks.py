@@ -22,6 +22,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.things.division.parts import are_equal
 from orthopsis.core.things.division.shares import Divided
+from orthopsis.core.things.division.tiles import TILES, tile_acts, tiling
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
 
@@ -200,4 +201,5 @@ _WAYS: Mapping[str, Callable[[Values, Setting, Panel, Divided], Told]] = {
     "repeat_far": _by_repeating,
     "page": _by_ruler,
     "eye": _by_eye,
+    TILES: lambda values, setting, panel, at: list(tile_acts(values, tiling(values, setting, panel))),
 }

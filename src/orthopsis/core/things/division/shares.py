@@ -5,7 +5,8 @@
 - ``measuring``: equal parts on a level line, carried over from the one point that fits;
 - ``repeat_near``, ``repeat_far``: a bay repeated by the line through the middle of its far (or near) upright;
 - ``page``: by ruler on the page, which is true only on a face that is parallel to the picture;
-- ``eye``: by eye, smaller and closer with distance.
+- ``eye``: by eye, smaller and closer with distance;
+- ``tiles``: square ones, as deep as the eye's distance makes them.
 """
 
 from dataclasses import dataclass
@@ -15,6 +16,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.things.division.parts import are_equal, are_halves, read_parts
+from orthopsis.core.things.division.tiles import TILES, tiling
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
 
@@ -26,7 +28,10 @@ WAYS = {
     "repeat_far": "by repeating the farthest part",
     "page": "by ruler, as it is on the page",
     "eye": "by eye, smaller and closer",
+    TILES: "in square tiles",
 }
+COUNTED = tuple(way for way in WAYS if way != TILES)
+"""The ways in which parts are counted."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -43,6 +48,8 @@ def divided(values: Values, setting: Setting, panel: Panel) -> Divided:
     Raises:
         GeometryError: no parts, or parts that cannot be found in the chosen way.
     """
+    if values.word("way") == TILES:
+        return Divided(*tiling(values, setting, panel).shares)
     along, up, way = read_parts(values.word("along"), "along"), read_parts(values.word("up"), "up"), values.word("way")
     if way == "halving":
         _check_halves("along", along)
