@@ -353,6 +353,7 @@ def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ..
     block = {
         "kind": "raised_block", "name": "Upon", "joined_to": "Box 1", "joined_by": "face_top",
         "along": draw(part), "up": draw(part), "rise": draw(st.floats(2.0, 90.0)),
+        "reach": draw(st.sampled_from(["measured", "edge"])),
     }  # fmt: skip
     things, over = [host, block], draw(st.sampled_from(more))
     made = exercise_of(*things, views=_views(exercise))
@@ -447,7 +448,7 @@ def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
     stairs = {
         "kind": "stairs", "name": "Stairs", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
         "up": draw(part), "rise": draw(st.floats(6.0, 120.0)), "steps": str(draw(st.integers(2, 7))),
-        "climbs": draw(st.sampled_from(["along", "up"])),
+        "climbs": draw(st.sampled_from(["along", "up"])), "reach": draw(st.sampled_from(["measured", "edge"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), stairs, views=_views(exercise))
     assume(not _is_unheld(made))

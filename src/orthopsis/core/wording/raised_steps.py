@@ -29,6 +29,35 @@ RAISED: dict[str, StepPhrases] = {
         "Measuring the same height at a corner farther away.",
         "ruler and set square",
     ),
+    "raised.height_carried_1": StepPhrases(
+        "its first upright, {rise} at the edge",
+        (
+            "Measure its height {measured_where}: go {upright} {rise}, lightly. From there lay the ruler {along}. Draw "
+            "a light line until it stands over the first corner of the plan. Draw the upright up to it. Count: {count} "
+            "lines.",
+            "Measure {rise} {upright}, lightly, {measured_where}. Carry this height {along}, until it stands over the "
+            "first corner of the plan; draw the [upright] up to it: {lines}.",
+            "The height, {rise}, {measured_where}, carried {along} over the first corner of the plan: {lines}.",
+        ),
+        "What is measured at one edge is equally tall in truth, wherever it is carried.",
+        "Measuring the same height again over the plan: there it is smaller.",
+        "ruler and set square",
+    ),
+    "raised.height_carried_2": StepPhrases(
+        "its first upright, {rise} at the near corner",
+        (
+            "Measure its height {measured_where}: go {upright} {rise}, lightly. From there lay the ruler {edge_way}, "
+            "and draw a light line until it stands over the light line of the plan. From there lay it {along}, until "
+            "it stands over the first corner. Draw the upright up to it. Count: {count} lines.",
+            "Measure {rise} {upright}, lightly, {measured_where}. Carry this height {edge_way} until it stands over "
+            "the light line of the plan, and from there {along} until it stands over the first corner. Draw the "
+            "[upright] up to it: {lines}.",
+            "The height, {rise}, {measured_where}, carried {edge_way} and then {along} over the first corner: {lines}.",
+        ),
+        "What is measured at one corner is equally tall in truth, wherever it is carried.",
+        "Measuring the same height again over the plan: there it is smaller.",
+        "ruler and set square",
+    ),
     "raised.to_ceiling": StepPhrases(
         "its first upright, up to the ceiling",
         (

@@ -31,6 +31,37 @@ STAIRS: dict[str, StepPhrases] = {
         "Measuring the risers farther back: there they are smaller.",
         "ruler and set square, pencil light",
     ),
+    "stairs.risers_carried_1": StepPhrases(
+        "{steps_words} at the edge, {rise} in all",
+        (
+            "Measure the height {measured_where}: go straight up {rise}, lightly, and mark every {riser}, "
+            "{steps_count} marks. From the top one lay the ruler {along}, until it stands over the first corner of the "
+            "plan. Draw a light line up there. Then draw the other marks {along}, to this line. Count: {count}.",
+            "Draw a light [upright] {measured_where}, {rise} tall. Mark every {riser} on it: {steps_count} marks. "
+            "Carry them {along}, to a light [upright] over the first corner of the plan: {lines}.",
+            "A light [upright] {measured_where}, {rise} tall, divided every {riser}; the marks carried {along} to the "
+            "[upright] over the first corner: {lines}.",
+        ),
+        "All risers are equally high: they are measured once, where a ruler measures.",
+        "Measuring the risers over the plan: there they are smaller.",
+        "ruler and set square, pencil light",
+    ),
+    "stairs.risers_carried_2": StepPhrases(
+        "{steps_words} at the near corner, {rise} in all",
+        (
+            "Measure the height {measured_where}: go straight up {rise}, lightly, and mark every {riser}, "
+            "{steps_count} marks. Carry them {edge_way}, to a light line straight over the light line of the plan. "
+            "From there carry them {along}, to a light line over the first corner. Count: {count}.",
+            "Draw a light [upright] {measured_where}, {rise} tall. Mark every {riser} on it: {steps_count} marks. "
+            "Carry them {edge_way}, to an [upright] over the light line of the plan. From there carry them {along}, to "
+            "the [upright] over the first corner: {lines}, all light.",
+            "A light [upright] {measured_where}, {rise} tall, divided every {riser}; the marks carried {edge_way}, "
+            "then {along}, to the [upright] over the first corner: {lines}.",
+        ),
+        "All risers are equally high: they are measured once, where a ruler measures.",
+        "Measuring the risers over the plan: there they are smaller.",
+        "ruler and set square, pencil light",
+    ),
     "stairs.levels": StepPhrases(
         "{lines} from the marks",
         (

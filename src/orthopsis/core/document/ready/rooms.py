@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, division, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, division, measured, raised, windows
 
 
 def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
@@ -35,6 +35,10 @@ def flight(
 def tiles(host: str, face: str, wide_mm: float) -> dict[str, Any]:
     """Return square tiles on a level face, every other one dark."""
     return division("Tiles", host, face, way="tiles", bay=wide_mm, fields="checkered")
+
+
+AT_EDGE = {"reach": "edge"}
+"""A height that is measured at the edge of the floor, so that it is as tall in truth as others that are."""
 
 
 ROOMS: tuple[dict[str, Any], ...] = (
@@ -164,5 +168,19 @@ ROOMS: tuple[dict[str, Any], ...] = (
         "things": [block("Stage", 210, 74, 14, 88, 92), tiles("Stage", "top", 22)],
         "minutes": 90,
         "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "The lighthouse steps with two landings, one point",
+        "eye_level": {"height_mm": 238, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 290}],
+        "things": [
+            box("Rock", 74, 20, 240, 14, **measured(150)),
+            {**raised("Landing", "Rock", "8:16:0", "0:24:0", 32), **AT_EDGE},
+            flight("Flight", "Rock", "top", "2:6:16", "8:6:10", 32, "4", **AT_EDGE),
+            {**raised("Upper landing", "Landing", "8:8:0", "0:24:0", 24), **AT_EDGE},
+            flight("Upper flight", "Landing", "top", "2:6:8", "13:6:5", 24, "3", **AT_EDGE),
+        ],
+        "minutes": 150,
     },
 )

@@ -12,8 +12,8 @@ from orthopsis.core.construct.panel import Back, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.carried_height import AT_EDGE, AT_EDGE_SAYS, CarriedHeight
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.plan import OnPlan
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.setting import Setting
@@ -27,15 +27,15 @@ _WALLS = {"low": (0, 1), "far": (1, 2), "high": (3, 2), "near": (0, 3)}
 
 _WALL_WORDS = {"front": "front", "back": "back", "left": "left side", "right": "right side"}
 
-REACHES = {"measured": "measured", "ceiling": "up to the ceiling"}
+REACHES = {"measured": "measured", AT_EDGE: AT_EDGE_SAYS, "ceiling": "up to the ceiling"}
 
 
-class RaisedBlock(Raised, OnPlan):
+class RaisedBlock(Raised, CarriedHeight):
     """A block over its plan."""
 
     sentence: tuple[Clause, ...] = (
         Clause("Its plan, free, taken, free: {along} along the top, {up} up it. Its height is {reach}"),
-        Clause(", {rise}", {"reach": ("measured",)}),
+        Clause(", {rise}", {"reach": ("measured", AT_EDGE)}),
         Clause("."),
     )
 
@@ -92,7 +92,7 @@ class RaisedBlock(Raised, OnPlan):
         if self.reaches_ceiling:
             return {}
         there, high = type(self)(self.values, after), float(np.linalg.norm(self._up))
-        return {"rise": there.page_mm(there.feet[0], 0.0, high)}
+        return {"rise": there.measured_mm(high)}
 
     @property
     def reaches_ceiling(self) -> bool:
@@ -109,9 +109,7 @@ class RaisedBlock(Raised, OnPlan):
         """
         assert self.panel.outward is not None
         if not self.reaches_ceiling:
-            rise, way = self.values.mm("rise"), np.array(self.panel.outward)
-            self.check_lid(rise)
-            return self.upward.risen(self.setting.frame.eye, self.feet[0], way, rise)
+            return self._measured_up
         if self.panel.ceiling is None:
             raise GeometryError(
                 "no_ceiling",
@@ -123,6 +121,16 @@ class RaisedBlock(Raised, OnPlan):
         if self.is_edge_on(self._seen(self.feet[:1])[0], self.panel.along):
             raise self.edge_on("Move it to one side, or measure its height.")
         return np.array(self.panel.ceiling.vector)
+
+    @property
+    def _measured_up(self) -> Array:
+        rise = self.values.mm("rise")
+        if not self.is_carried:
+            self.check_lid(rise)
+            return self.risen(rise)
+        up = self.risen(rise)
+        self.check_carried(rise, up)
+        return up
 
     def _ceiling_acts(self) -> Iterator[Act]:
         """Yield the acts that carry its height over: on the floor to the wall, up that, and along the ceiling."""
@@ -143,13 +151,19 @@ class RaisedBlock(Raised, OnPlan):
         if self.reaches_ceiling:
             told += [("raised.to_ceiling", act) for act in self._ceiling_acts()]
         else:
-            told += [("raised.height", act) for act in self.height_acts(self.values.mm("rise"))]
+            told += [(f"raised.height{self.carried_suffix}", act) for act in self._height_acts()]
         if self.goes_round:
             told += [("raised.around", act) for act in self.round_acts()]
         else:
             told += [("raised.sides", act) for act in self.side_acts()]
             told += [("raised.top", act) for act in self.lid_acts()]
         return (*self.grid.moves(), *(self.values.move("back", breath, act) for breath, act in told))
+
+    def _height_acts(self) -> Iterator[Act]:
+        rise, line = self.values.mm("rise"), "upright.0"
+        if self.is_carried:
+            return self.carried_acts([rise], [top_name(0)], line, self.role(line))
+        return self.height_acts(rise)
 
     def round_acts(self) -> Iterator[Act]:
         """Yield the acts that find the top's corners one after the other, away from the wall that is seen edge-on."""
@@ -168,12 +182,12 @@ class RaisedBlock(Raised, OnPlan):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of the part of the top that it takes, and its height."""
-        return self.part_handles if self.reaches_ceiling else {**self.part_handles, "rise": self.rise_handle}
+        return self.part_handles if self.reaches_ceiling else {**self.part_handles, "rise": self.measured_handle}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """Between which points its height is measured."""
-        return {} if self.reaches_ceiling else super().spans
+        return {} if self.reaches_ceiling else {"rise": self.measured_span}
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:

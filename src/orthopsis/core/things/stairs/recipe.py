@@ -11,7 +11,7 @@ from orthopsis.core.things.stairs.shape import FAR, NEAR, StairsShape
 def recipe(stairs: StairsShape) -> list[Move]:
     """Return the hand's moves."""
     told = [("stairs.plan", act) for act in stairs.foot_acts()]
-    told += [("stairs.risers", act) for act in _risers(stairs)]
+    told += [(f"stairs.risers{stairs.carried_suffix}", act) for act in _risers(stairs)]
     told += [("stairs.levels", act) for act in _levels(stairs)]
     told += [("stairs.slope", act) for act in _slope(stairs)]
     told += [("stairs.steps", act) for act in _steps(stairs)]
@@ -24,6 +24,11 @@ def _risers(stairs: StairsShape) -> Iterator[Act]:
     """Yield the acts that measure the height of the flight on the first upright, and divide it."""
     n, rise, count = stairs.values.full, stairs.values.mm("rise"), stairs.count
     line = n("construction.rise")
+    if stairs.is_carried:
+        heights = [rise * i / count for i in range(1, count + 1)]
+        names = [stairs.corner(NEAR, "nose.0"), *(f"measure.tick.of.{i}" for i in range(2, count + 1))]
+        yield from stairs.carried_acts(heights, names, "construction.rise", "construction")
+        return
     yield Side(line, n("measure.high"), n(foot_name(0)), "upright", rise, "construction")
     for i in range(1, count + 1):
         name = stairs.corner(NEAR, "nose.0") if i == 1 else f"measure.tick.of.{i}"

@@ -8,14 +8,12 @@ line, its slope line.
 
 from collections.abc import Mapping
 
-import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.things.plan import OnPlan
+from orthopsis.core.things.carried_height import CarriedHeight
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.seamed import Seam
 from orthopsis.core.things.standing import Spoken
-from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
@@ -25,7 +23,7 @@ CLIMBS = {"along": "along the floor", "up": "up it"}
 NEAR, FAR = "near", "far"
 
 
-class StairsShape(OnPlan):
+class StairsShape(CarriedHeight):
     """A flight of stairs."""
 
     is_convex = False
@@ -54,6 +52,7 @@ class StairsShape(OnPlan):
     def spoken(self) -> Mapping[str, Spoken]:
         """Which way it climbs, which way it is carried across, and its risers."""
         return {
+            **super().spoken,
             "ahead": self.ahead,
             "over_way": self.across,
             "riser": self.values.mm("rise") / self.count,
@@ -80,25 +79,19 @@ class StairsShape(OnPlan):
         return self.plan.get(f"{side}.{name}", f"{side}.{name}")
 
     @cached_property
-    def upward(self) -> Upward:
-        """The upright over its first corner, on which the risers are measured."""
-        return Upward(self._seen(self.panel.places(self.foot_shares[:1]))[0], self.panel.out)
-
-    @cached_property
     def world(self) -> Mapping[str, Array]:
         """Its corners in the world.
 
         Raises:
             GeometryError: a side of it is seen edge-on.
         """
-        feet, panel, count = self.panel.places(self.foot_shares), self.panel, self.count
+        feet, count = self.panel.places(self.foot_shares), self.count
         seen = self._seen(feet)
         ends = (1, 2) if self.climbs_along else (3, 2)
         is_narrow = not self.ahead.goal.is_ideal and self.is_edge_on(seen[0], self.ahead)
         if is_narrow or (not self.across.goal.is_ideal and any(self.is_edge_on(seen[i], self.across) for i in ends)):
             raise self.edge_on("Move them to one side, or move what they stand on.")
-        assert panel.outward is not None
-        up = self.upward.risen(self.setting.frame.eye, feet[0], np.array(panel.outward), self.values.mm("rise"))
+        up = self.risen(self.values.mm("rise"))
         places = dict(zip((foot_name(i) for i in range(4)), feet, strict=True))
         for side in (NEAR, FAR):
             foot, end = places[self.plan[f"{side}.in.0"]], places[self.plan[f"{side}.end"]]

@@ -19,7 +19,7 @@ class Stairs(StairsShape):
 
     sentence: tuple[Clause, ...] = (
         Clause("Their plan, free, taken, free: {along} along the floor, {up} up it. {steps} climb {climbs}, {rise} in "
-               "all."),
+               "all, {reach}."),
     )  # fmt: skip
 
     @classmethod
@@ -34,20 +34,18 @@ class Stairs(StairsShape):
         """The hand's moves."""
         return tuple(recipe(self))
 
-    @cached_property
-    def high(self) -> Point:
-        """Where the height of the flight ends on the upright over its foot."""
-        return self.upward.mark(self.values.mm("rise"))
-
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of their plan, and their height over the foot."""
-        return {**self.part_handles, "rise": Handle("Change their height", self.high, ("rise",), self._drag_rise)}
+        return {
+            **self.part_handles,
+            "rise": Handle("Change their height", self.measured_span[1], ("rise",), self._drag_rise),
+        }
 
     def _drag_rise(self, at: Point) -> Mapping[str, Value]:
-        return {"rise": max(self.upward.reached_mm(at), self.count * self.setting.sheet.division_mm)}
+        return {"rise": max(self.measured_upward.reached_mm(at), self.count * self.setting.sheet.division_mm)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """Between which points their height is measured."""
-        return {"rise": (self.upward.foot, self.high)}
+        return {"rise": self.measured_span}
