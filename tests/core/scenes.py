@@ -475,7 +475,10 @@ def rooms(draw: Any, more: int = 2) -> Exercise:
         else:
             face = draw(st.sampled_from(["floor", "ceiling", "left_wall", "right_wall", "back_wall"]))
             flat = {"kind": "rectangles", "joined_by": f"face_{face}", "columns": draw(st.sampled_from(["1", "2"]))}
-            relief = {"relief": draw(st.sampled_from(["flat", "in", "out"])), "deep": draw(st.floats(1.0, 12.0))}
+            relief = {
+                "relief": draw(st.sampled_from(["flat", "in", "out", "open"])),
+                "deep": draw(st.floats(1.0, 12.0)),
+            }
             things.append({**place, **flat, **relief})
     made = exercise_of(*things, views=[VIEWS["one_point"]])
     assume(not _is_unheld(made))
@@ -500,7 +503,10 @@ def corner_rooms(draw: Any, more: int = 2) -> Exercise:
             things.append({**place, **block, **reach})
         else:
             face = draw(st.sampled_from(["floor", "left_wall", "right_wall"]))
-            relief = {"relief": draw(st.sampled_from(["flat", "in", "out"])), "deep": draw(st.floats(1.0, 12.0))}
+            relief = {
+                "relief": draw(st.sampled_from(["flat", "in", "out", "open"])),
+                "deep": draw(st.floats(1.0, 12.0)),
+            }
             things.append({**place, "kind": "rectangles", "joined_by": f"face_{face}", "columns": "1", **relief})
     made = exercise_of(*things, views=[VIEWS[view]])
     assume(not _is_unheld(made))

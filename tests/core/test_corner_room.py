@@ -95,7 +95,7 @@ def test_a_finished_room_is_found_right_and_told_from_its_back_corner_on(ceiling
 
 
 @pytest.mark.parametrize("face", ["floor", "left_wall", "right_wall", "ceiling"])
-@pytest.mark.parametrize("relief", ["flat", "in", "out"])
+@pytest.mark.parametrize("relief", ["flat", "in", "out", "open"])
 def test_windows_niches_and_shelves_lie_on_all_inner_faces(face: str, relief: str) -> None:
     window = on(face, "rectangles", "Window", columns="1", wide="whole", tall="whole", relief=relief, deep=5.0)
     assert_found_right(room(window, ceiling="drawn"))

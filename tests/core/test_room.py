@@ -8,7 +8,7 @@ from found_right import assert_found_right
 from hypothesis import given, settings
 from scenes import VIEWS, assert_same_point, rooms, solved
 
-from conftest import exercise_of
+from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.editing.edit import drag, set_at
@@ -78,10 +78,48 @@ def test_the_way_out_of_each_face_leads_into_the_room(face: str) -> None:
 
 
 @pytest.mark.parametrize("face", FACES)
-@pytest.mark.parametrize("relief", ["flat", "in", "out"])
+@pytest.mark.parametrize("relief", ["flat", "in", "out", "open"])
 def test_windows_niches_and_boards_on_each_face_are_told_drawn_and_found_right(face: str, relief: str) -> None:
     drawing = assert_found_right(room(on(face, "Window", along="2:3:2", up="3:3:1", relief=relief, deep=8.0)))
     assert [line for line in drawing.lines if line.thing == "Window" and line.visible and line.role != "guide"]
+
+
+def level_seen(exercise: Exercise, low: float, high: float) -> float:
+    """How much of the eye level is seen between two places across the sheet, mm."""
+    pieces = [line for line in draw(exercise).lines if line.name == "eye level" and line.role == "detail"]
+    return sum(max(min(high, max(p.start[0], p.end[0])) - max(low, min(p.start[0], p.end[0])), 0.0) for p in pieces)
+
+
+def test_one_sees_out_through_an_open_door_and_not_into_a_niche() -> None:
+    doors = {
+        relief: room(on("back_wall", "Door", along="1:2:1", up="0:4:1", relief=relief, deep=8.0))
+        for relief in ("open", "in")
+    }
+    page = solved(doors["open"]).prepared.things[1].standing.page[0]
+    left, right = sorted((page[0].x, page[1].x))
+    assert level_seen(doors["open"], left, right) > 0.6 * (right - left), "the wall's thickness hides the rest"
+    assert level_seen(doors["in"], left, right) == 0.0
+
+
+def test_the_floor_ends_at_the_outer_side_of_an_open_door() -> None:
+    edges = {
+        line.name: line
+        for line in draw(room(on("back_wall", "Door", along="1:2:1", up="0:4:1", relief="open", deep=8.0))).lines
+        if line.thing == "Door" and line.visible and line.role == "edge"
+    }
+    assert "Number 1.front.low" in edges, "where the floor ends"
+    assert "Number 1.low" not in edges, "nothing parts the floor from the door's own"
+
+
+def test_only_in_a_room_does_one_see_out_and_that_is_said() -> None:
+    crate = exercise_of(
+        box("Crate", 60.0, 40.0, 90.0, 70.0, depth_by="measured", depth=60.0),
+        {"kind": "rectangles", "name": "Window", "joined_to": "Crate", "joined_by": "face_front", "relief": "open"},
+    )
+    with pytest.raises(GeometryError, match="no wall of a room") as refused:
+        draw(crate)
+    assert (refused.value.about, refused.value.nearest) == ("things.1.relief", "in")
+    assert draw(set_at(crate, "things.1.relief", "in")).lines
 
 
 def test_furniture_stands_on_the_floor_and_hides_what_is_behind_it() -> None:

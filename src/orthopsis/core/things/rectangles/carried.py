@@ -48,7 +48,14 @@ class CarriedShapes(RectangleShapes):
         turned = (self.panel.turned, *((high, near, low, far) if self.is_sunk else (low, far, high, near)))
         lengths = (float(np.linalg.norm(self.panel.axes[0])), float(np.linalg.norm(self.panel.axes[1])))
         kind = Relief(
-            families, self.panel.out.family, turned, lengths, self._is_mirrored, not self.is_through, not self.is_sunk
+            families,
+            self.panel.out.family,
+            turned,
+            lengths,
+            self._is_mirrored,
+            has_front=not (self.is_through or self.is_open),
+            has_wall=not self.is_sunk,
+            ends_floor=self.is_open,
         )
         return Solid(relief_topology(self.form, self.nodes, kind, self._open), places)
 
@@ -89,6 +96,14 @@ class CarriedShapes(RectangleShapes):
         """
         if self.is_through:
             return np.array(self.through.vector)
+        if self.is_open and not self.panel.is_inner:
+            raise GeometryError(
+                "no_room_behind",
+                f"The {self.panel.says} of {self.anchor.thing} is no wall of a room: nobody looks out there.",
+                "Let them go right through it, or sink them in.",
+                about="relief",
+                nearest="in",
+            )
         eye, deep, goal, way = self.setting.frame.eye, self.values.mm("deep"), self.panel.out.goal, self.way
         start = self.panel.places([self.layout.rectangles[0][0]])[0]
         if goal.is_ideal:

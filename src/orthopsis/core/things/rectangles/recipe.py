@@ -32,7 +32,7 @@ def recipe(shapes: CarriedShapes) -> list[Move]:
     if not is_whole:
         moves += _inscribed(shapes, "")
     if not shapes.is_flat:
-        leads = shapes.values.word("relief")
+        leads = "in" if shapes.is_open else shapes.values.word("relief")
         leads += "_at_edge" if shapes.is_through and shapes.is_at_edge else ""
         if is_whole:
             moves += _each(shapes, "back", f"_{leads}", lambda i: [*front_acts(shapes, grid, i), *edge_acts(shapes, i)])

@@ -14,7 +14,13 @@ from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
 
 CURVED = tuple(name for name, form in FORMS.items() if form.is_curved)
-RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it", "through": "right through it"}
+RELIEFS = {
+    "flat": "flat on it",
+    "out": "out of it",
+    "in": "sunk into it",
+    "through": "right through it",
+    "open": "open",
+}
 
 
 class Rectangles(CarriedShapes):
@@ -28,6 +34,7 @@ class Rectangles(CarriedShapes):
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
         Clause("They are {relief}, {deep} deep.", {"relief": ("in",)}),
         Clause("They go {relief}.", {"relief": ("through",)}),
+        Clause("They are {relief}, so that one sees out; the wall is {deep} thick.", {"relief": ("open",)}),
     )
 
     @classmethod

@@ -87,12 +87,17 @@ class RectangleShapes(OnFacePart):
     @property
     def is_sunk(self) -> bool:
         """Whether they are sunk into the face or through the body; else they stand out of it, or lie flat."""
-        return self.values.word("relief") in ("in", "through")
+        return self.values.word("relief") in ("in", "through", "open")
 
     @property
     def is_through(self) -> bool:
         """Whether they go right through the body, so that one sees what is behind it."""
         return self.values.word("relief") == "through"
+
+    @property
+    def is_open(self) -> bool:
+        """Whether they are openings in the wall of a room, as thick as is measured, so that one sees out."""
+        return self.values.word("relief") == "open"
 
     @property
     def is_measured(self) -> bool:

@@ -30,6 +30,7 @@ class Relief:
         lengths: how long the face is in truth along and up.
         is_mirrored: whether the corners run clockwise as seen from outside.
         has_front: whether they are closed where they end; ``has_wall``: whether they are closed at the face.
+        ends_floor: whether a floor ends where they do.
     """
 
     families: Families
@@ -39,6 +40,7 @@ class Relief:
     is_mirrored: bool
     has_front: bool
     has_wall: bool
+    ends_floor: bool = False
 
 
 @lru_cache(maxsize=256)
@@ -62,7 +64,7 @@ def relief_topology(form: Form, nodes: Nodes, kind: Relief, is_open: tuple[bool,
     for number, mine in enumerate(nodes):
         part, sills = part_name(number), set[str]()
         if is_open[number]:
-            sills = {f"{part}.low"} if kind.has_front else {f"{part}.low", f"{part}.front.low"}
+            sills = {f"{part}.low"} if kind.has_front or kind.ends_floor else {f"{part}.low", f"{part}.front.low"}
         wall, front = ([f"{part}.{end}{node.name}" for node in mine] for end in ("", "front."))
         names += [name for pair in zip(wall, front, strict=True) for name in pair]
         ends = [Face(f"{part}.front", tuple(front), kind.turned[0])] if kind.has_front else []
