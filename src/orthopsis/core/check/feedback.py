@@ -14,8 +14,9 @@ _TOPIC = {
     "wrong_point": "receding",
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
     "tones_differ": "tones", "copied_flat": "flat", "off_row": "row", "tip_off_middle": "middle",
-    "even_spaces": "spaces", "reveal_uneven": "reveal",
+    "even_spaces": "spaces", "reveal_uneven": "reveal", "inside_too_light": "inside",
 }  # fmt: skip
+_OF_TONES = frozenset({"tones_differ", "inside_too_light"})
 CLEAR_MM = 5.0
 """A thing reaches over the eye level, or stands beside a point, by at least this much (no source)."""
 
@@ -72,7 +73,7 @@ def _something_new(picture: Picture) -> str:
 def _praise(lines: Sequence[JudgedLine], found: Sequence[Finding], wording: Wording, *, is_some_meant: bool) -> str:
     level = LEVELS.index(wording.level)
     judged = [line for line in lines if line.matched and line.verdict not in ("unexpected", "cannot_tell")]
-    if judged and not [f for f in found if f.lines or f.code != "tones_differ"]:
+    if judged and not [f for f in found if f.lines or f.code not in _OF_TONES]:
         return wording.say(PRAISE["all_others" if is_some_meant else "all"][level], {})
     parts = []
     receding = [line for line in judged if line.family not in ("level", "upright", "free")]

@@ -3,8 +3,9 @@
 Darkness runs from 0, as light as the paper beside it, to 1, black.
 """
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
+from statistics import fmean
 
 import shapely
 
@@ -19,6 +20,12 @@ LEAST_AREA_MM2 = 80.0
 """A smaller area is not measured (no source)."""
 TONED = 0.1
 """Darkness from which on a sheet counts as toned at all (no source)."""
+LIGHTER = 0.1
+"""Darkness by which an inside may be lighter than a face outside; less is not told apart (no source)."""
+SEEN_AS = {
+    "inner left": "right", "inner right": "left", "inner bottom": "top", "inner front": "back", "inner back": "front",
+}  # fmt: skip
+"""Which outer faces face the same way as what is seen of an inner side."""
 APART = 0.2
 """Darkness by which two tones differ clearly: about a step of four (common practice, no source)."""
 
@@ -56,7 +63,27 @@ def tone_findings(greys: Sequence[FaceGrey], wording: Wording) -> list[Finding]:
     directions: dict[str, list[FaceGrey]] = {}
     for grey in greys:
         directions.setdefault(grey.direction, []).append(grey)
-    return [_finding(direction, mine, wording) for direction, mine in directions.items() if _apart(mine) > APART]
+    differ = [_finding(direction, mine, wording) for direction, mine in directions.items() if _apart(mine) > APART]
+    return [*differ, *_insides(greys, wording)]
+
+
+def _insides(greys: Sequence[FaceGrey], wording: Wording) -> Iterator[Finding]:
+    """Yield for each thing whose inside is clearly lighter than what faces the same way outside a finding."""
+    outside: dict[str, list[float]] = {}
+    for grey in greys:
+        outside.setdefault(grey.turned, []).append(grey.darkness)
+    told = set[str]()
+    for grey in greys:
+        beside = outside.get(SEEN_AS.get(grey.turned, ""), [])
+        if grey.thing in told or not beside or grey.darkness >= fmean(beside) - LIGHTER:
+            continue
+        told.add(grey.thing)
+        values = {"thing": grey.thing, "inner": f"{grey.darkness:.0%}", "outer": f"{fmean(beside):.0%}"}
+        text, title = wording.say(FINDINGS["inside_too_light"], values), finding_title("inside_too_light", wording)
+        about = f"tone.{grey.direction}"
+        yield Finding(
+            code="inside_too_light", severity=1, title=title, text=text, lines=[], about=about, line=grey.thing
+        )
 
 
 def _apart(greys: Sequence[FaceGrey]) -> float:

@@ -24,6 +24,8 @@ FINDINGS: dict[str, str] = {
     "cannot_tell": "{count} too short to tell.",
     "tones_differ": "Faces turned to the {direction} have different tones: {light} is {light_grey} dark, {dark} "
     "{dark_grey}; up to {limit} apart is fine.",
+    "inside_too_light": "The inside of {thing} is {inner} dark, lighter than the outside that faces the same way, "
+    "{outer}; less light falls in there.",
 }
 
 TITLES: dict[str, str] = {
@@ -47,6 +49,7 @@ TITLES: dict[str, str] = {
     "missing_lines": "Lines are missing",
     "cannot_tell": "Too short to tell",
     "tones_differ": "One direction, two tones",
+    "inside_too_light": "An inside lighter than the outside",
 }
 
 
@@ -149,6 +152,11 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at the tip of {line}: the middle of the wall is where its diagonals cross.",
         "The tip of {line} is off: find the middle by the diagonals of its wall.",
     ),
+    "inside": (
+        "Look inside {line}: it is darker in there than outside.",
+        "Look at the inside of {line}: less light falls in there, so it is darker than the outside.",
+        "The inside of {line} is too light: one step darker than the outer face turned the same way.",
+    ),
     "tones": (
         "Look at your greys: sides that face the same way get the same grey.",
         "Look at the tones: faces that are turned the same way have one tone.",
@@ -216,6 +224,11 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: draw the big cross on the wall first.",
         "Next time: cross the wall's diagonals before the roof.",
         "Next time: diagonals first, then the upright through their crossing.",
+    ),
+    "inside": (
+        "Next time: shade the insides first, and dark.",
+        "Next time: begin with the insides, the darkest of all.",
+        "Next time: set the darkest step aside for insides before you tone the rest.",
     ),
     "tones": (
         "Next time: shade all the sides that face the same way one after the other.",
