@@ -44,6 +44,9 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "office_corner": desk_rooms.office_corner,
     "light_tower": desk_rooms.light_tower,
     "stores_with_shadows": desk_rooms.stores_with_shadows,
+    "checkered_floor": desk_rooms.checkered_floor,
+    "against_the_sun": desk_rooms.against_the_sun,
+    "lighthouse_steps": desk_rooms.lighthouse_steps,
 }
 
 

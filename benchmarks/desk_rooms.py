@@ -77,3 +77,60 @@ def stores_with_shadows(hand: Teacher) -> None:
         hand.press("Add a cast shadow")
         things.nth(number).wait_for()
         hand.pick_last("what it lies on", store)
+
+
+def checkered_floor(hand: Teacher) -> None:
+    """A room with the eye's distance stated, its floor in square tiles, checkered, and a window."""
+    things = hand.page.locator("article.thing")
+    hand.type("the viewing distance", "220")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    hand.press("Add a division")
+    things.nth(1).wait_for()
+    hand.pick_last("the face it lies on", "the floor")
+    hand.pick_last("how it is divided", "in square tiles")
+    hand.type("the length of the first part on the page", "30")
+    hand.pick_last("whether every other tile is dark", "checkered")
+    hand.press("Add windows")
+    things.nth(2).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.pick_last("the face it lies on", "the back wall")
+
+
+def against_the_sun(hand: Teacher) -> None:
+    """Two low boxes and their shadows, the sun ahead of the viewer and dragged to its place."""
+    things = hand.page.locator("article.thing")
+    for number in range(2):
+        hand.press("Add a box")
+        things.nth(number).wait_for()
+        hand.type("the height", "24")
+    hand.pick("where the sun stands", "ahead of you")
+    hand.type("how high the sun is", "130")
+    for number, box in enumerate(("Box 1", "Box 2"), start=2):
+        hand.press("Add a cast shadow")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", box)
+    hand.drag("Move the sun", -20, 10)
+
+
+def lighthouse_steps(hand: Teacher) -> None:
+    """A low rock, a landing on it and a flight of steps up to that, both measured at the rock's edge."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a box")
+    hand.type("the width", "240")
+    hand.type("the height", "14")
+    hand.pick_last("the depth", "measured")
+    hand.type("the depth", "130")
+    hand.press("Add a raised block")
+    things.nth(1).wait_for()
+    hand.type("how its plan lies along the top", "8:16:0")
+    hand.type("how its plan lies up the top", "0:24:0")
+    hand.pick_last("how high it is", "measured at the first edge")
+    hand.type("the height over its nearest corner", "32")
+    hand.press("Add stairs")
+    things.nth(2).wait_for()
+    hand.pick_last("what it lies on", "Box 1")
+    hand.type("how their plan lies along the floor", "2:6:16")
+    hand.type("how their plan lies up the floor", "8:6:10")
+    hand.pick_last("where their height is measured", "measured at the first edge")
+    hand.type("the height of the whole flight", "32")

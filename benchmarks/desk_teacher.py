@@ -53,7 +53,7 @@ class Teacher:
             self.press(outline)
             return
         self.look(len(outline))
-        self.page.get_by_label("Or its corners").fill(outline)
+        self.page.get_by_label("Corners, across and up").fill(outline)
         self.press("Use these corners")
         self.page.get_by_role("button", name="Use these corners").wait_for(state="detached")
 

@@ -54,7 +54,7 @@ def desk_letters(page: Page) -> None:
 
 
 def desk_shadows(page: Page) -> None:
-    number = next(i for i, ready in enumerate(READY, start=1) if "evening sun" in str(ready["title"]))
+    number = next(i for i, ready in enumerate(READY, start=1) if "Fish boxes against the sun" in str(ready["title"]))
     page.goto(f"/desk/{number}")
     page.locator(".handle").first.wait_for()
     page.locator("article.thing").last.scroll_into_view_if_needed()

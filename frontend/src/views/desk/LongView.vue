@@ -7,15 +7,13 @@ import { computed } from 'vue'
 
 import type { Picture } from '@/api/types'
 
+import { ASIDE, placed } from './railLabels'
+
 const props = defineProps<{ picture: Picture }>()
 const wide = defineModel<boolean>('wide', { default: true })
 const WIDTH = 640
 const HEIGHT = 46
 const RIM = 40
-/** Labels nearer to each other than this would lie over each other. */
-const LABEL = 70
-const isLate = (x: number): boolean => x > WIDTH * 0.7
-
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
   const level = props.picture.eye_level_mm
@@ -25,20 +23,23 @@ const scene = computed(() => {
   const high = Math.max(sheet, ...places.map((p) => p.x))
   const scale = (WIDTH - 2 * RIM) / (high - low)
   const at = (x: number): number => RIM + (x - low) * scale
+  const named = places.map((p) => ({
+    x: at(p.x),
+    label: p.reads ? `${p.label}, ${p.reads}` : p.label,
+    isOff: !!p.reads,
+  }))
+  const labels = placed(named, WIDTH)
   return {
     left: at(0),
     right: at(sheet),
     start: at(low),
     end: at(high),
     points: places.map((p, i) => ({
+      ...named[i]!,
+      ...labels[i]!,
       name: p.name,
-      label: p.reads ? `${p.label}, ${p.reads}` : p.label,
       off: p.reads ? (p.over > 0 ? 'M-5 7 0 -2 5 7M0 -2V11' : 'M-5 2 0 11 5 2M0 11V-2') : '',
-      x: at(p.x),
-      late: isLate(at(p.x)),
       far: p.kind === 'aid',
-      under:
-        !!p.reads || places.slice(0, i).some((other) => Math.abs(at(other.x) - at(p.x)) < LABEL && !isLate(at(p.x))),
     })),
   }
 })
@@ -69,7 +70,11 @@ const scene = computed(() => {
         <path v-if="p.off" class="off" :d="p.off" :transform="`translate(${p.x} 30)`" />
         <path v-else-if="p.far" class="far" :d="`M${p.x - 5} 25h10l-5 -9z`" />
         <circle v-else class="centre" :cx="p.x" cy="21" r="5" />
-        <text :x="p.x + (p.late ? -9 : 9)" :y="p.under ? 35 : 16" :text-anchor="p.late ? 'end' : 'start'">
+        <text
+          :x="p.x + (p.side === 'left' ? -ASIDE : ASIDE)"
+          :y="p.row === 'lower' ? 35 : 16"
+          :text-anchor="p.side === 'left' ? 'end' : 'start'"
+        >
           {{ p.label }}
         </text>
       </template>

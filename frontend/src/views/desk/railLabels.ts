@@ -1,0 +1,61 @@
+/** Where do the names of points stand beside a level line, so that none lies over another? */
+
+/** A point that gets a name: where it is along the line, and whether it lies off the line, which leaves the lower row. */
+export interface Named {
+  x: number
+  label: string
+  isOff: boolean
+}
+
+/** In which row a name stands, and to which side of its point. */
+export interface Label {
+  row: 'upper' | 'lower'
+  side: 'right' | 'left'
+}
+
+/** From a point to its name. */
+export const ASIDE = 9
+/** How wide a letter is on the average, in units of the drawing. */
+const LETTER = 5.2
+/** Names nearer to each other than this read as one. */
+const GAP = 4
+
+interface Span {
+  row: Label['row']
+  from: number
+  to: number
+}
+
+function span(point: Named, { row, side }: Label): Span {
+  const long = point.label.length * LETTER
+  const from = side === 'right' ? point.x + ASIDE : point.x - ASIDE - long
+  return { row, from, to: from + long }
+}
+
+const over = (one: Span, other: Span): number =>
+  one.row === other.row ? Math.max(Math.min(one.to, other.to) + GAP - Math.max(one.from, other.from), 0) : 0
+
+/**
+ * The place of each name: the first one where it is free, else the one where it lies least over others or the ends.
+ * Names of points off the line come first, since they have fewer places.
+ */
+export function placed(points: Named[], width: number): Label[] {
+  const taken: Span[] = []
+  const result = new Map<Named, Label>()
+  for (const point of [...points].sort((a, b) => Number(b.isOff) - Number(a.isOff))) {
+    const rows: Label['row'][] = point.isOff ? ['lower'] : ['upper', 'lower']
+    const places = rows.flatMap((row): Label[] => [
+      { row, side: 'right' },
+      { row, side: 'left' },
+    ])
+    const costs = places.map((place) => {
+      const own = span(point, place)
+      const beyond = Math.max(-own.from, 0) + Math.max(own.to - width, 0)
+      return beyond + taken.reduce((sum, other) => sum + over(own, other), 0)
+    })
+    const best = places[costs.indexOf(Math.min(...costs))]!
+    taken.push(span(point, best))
+    result.set(point, best)
+  }
+  return points.map((point) => result.get(point)!)
+}
