@@ -12,7 +12,8 @@ from scenes import VIEWS, assert_same_point, shadowed, solved
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
-from orthopsis.core.editing.edit import set_at
+from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.things.shadow.shape import ShadowShape
@@ -88,6 +89,68 @@ def test_a_finished_one_is_found_right_and_told_last(view: str, light: str, heig
     own = [line for line in drawing.lines if line.thing == "Shadow" and line.role == "edge" and line.visible]
     assert own
     assert all(line.family != "upright" for line in own)
+
+
+SUNS = [("ahead", 200.0), ("behind", 90.0)]
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+@pytest.mark.parametrize(("stands", "height"), SUNS)
+def test_a_sun_ahead_or_behind_is_set_up_and_its_shadows_are_found_right(view: str, stands: str, height: float) -> None:
+    sun = {"stands": stands, "aside_mm": 70.0, "height_mm": height}
+    drawing = assert_found_right(crate(view, height=24.0, sun=sun))
+    (step,) = (step for step in drawing.steps if "hadow point" in step.title)
+    assert not step.thing, "it belongs to the sheet"
+    aims = {aim.label: aim for aim in drawing.aims}
+    shadow, light = aims["shadow point"], aims["light point"]
+    assert (shadow.kind, light.kind) == ("vanishing", "aid")
+    assert shadow.at == pytest.approx((light.at[0], 150.0))
+    assert light.at[1] - 150.0 == pytest.approx(height if stands == "ahead" else -height)
+    if light.at[1] < 297.0:
+        upright = [d for d in step.dimensions if d.start[0] == pytest.approx(d.end[0])]
+        assert [dimension.text for dimension in upright] == [f"{height:.0f} mm"], "measured from the eye level"
+    said = " ".join(step.text for step in drawing.steps if step.thing == "Shadow")
+    assert ("away from the shadow point" in said) == (stands == "ahead")
+    assert ("toward the shadow point" in said) == (stands == "behind")
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_the_sun_is_dragged_over_the_eye_level_and_to_the_other_side(view: str) -> None:
+    sun = {"stands": "ahead", "aside_mm": 70.0, "height_mm": 200.0}
+    exercise = crate(view, height=24.0, sun=sun)
+    handle = next(handle for handle in draw(exercise).handles if handle.id == "sun")
+    middle = handle.at[0] + 70.0
+    behind = drag(exercise, "sun", middle + 30.4, 150.0 - 90.0)
+    assert (behind.sun.stands, behind.light, behind.sun.aside_mm, behind.sun.height_mm) == (
+        "behind",
+        "left",
+        30.0,
+        90.0,
+    )
+    ahead = drag(exercise, "sun", middle + 30.0, 150.0 + 210.0)
+    assert (ahead.sun.stands, ahead.light) == ("ahead", "right")
+    assert draw(behind).lines
+
+
+def test_a_sun_so_low_that_the_shadow_reaches_the_viewer_is_refused_with_a_height_that_works() -> None:
+    exercise = crate("one_point", height=60.0, sun={"stands": "ahead", "aside_mm": 40.0, "height_mm": 30.0})
+    with pytest.raises(GeometryError, match="so low is the sun") as refused:
+        draw(exercise)
+    least = float(refused.value.fix.split("at least ")[1].split()[0])
+    assert draw(set_at(exercise, "sun.height_mm", least)).lines
+    with pytest.raises(GeometryError):
+        draw(set_at(exercise, "sun.height_mm", least - 3.0))
+
+
+def test_a_sun_off_the_sheet_is_said_and_brought_onto_it() -> None:
+    exercise = crate("one_point", height=24.0, sun={"stands": "ahead", "aside_mm": 400.0, "height_mm": 260.0})
+    (advice,) = (a for a in draw(exercise).advice if a.code == "sun_off_sheet")
+    assert "shadow point" in advice.text
+    assert "light point" in advice.text
+    mended = exercise
+    for change in advice.cures[0].edits:
+        mended = set_at(mended, change.path, change.value)
+    assert "sun_off_sheet" not in {a.code for a in draw(mended).advice}
 
 
 def test_shadows_come_after_all_other_things_wherever_they_are_in_the_list() -> None:

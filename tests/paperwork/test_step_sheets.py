@@ -53,6 +53,13 @@ def test_what_is_empty_over_the_drawing_is_left_out_and_all_else_is_shown() -> N
     assert layout_of(full, StepPages()).shown_mm == full.sheet.height_mm
 
 
+def test_points_over_the_drawing_are_shown_where_they_lie_on_the_sheet() -> None:
+    drawing = draw(read_exercise(next(r for r in READY if "Fish boxes against the sun" in r["title"])))
+    light = next(aim for aim in drawing.aims if aim.label == "light point")
+    assert max(y for line in drawing.lines for _, y in (line.start, line.end)) < light.at[1]
+    assert light.at[1] < layout_of(drawing, StepPages()).shown_mm
+
+
 def test_inch_classes_read_on_letter_paper() -> None:
     assert handout_mm("in") == (215.9, 279.4)
     assert handout_mm("cm") == handout_mm("mm") == (210.0, 297.0)

@@ -133,7 +133,9 @@ def _largest(drawing: Drawing, wanted: StepPages, per_page: int) -> Layout:
 def _shown_mm(drawing: Drawing) -> float:
     """Return up to where on the sheet something is drawn, with some room over it."""
     sheet = drawing.sheet
+    points = [aim.at[1] for aim in drawing.aims if aim.at[1] <= sheet.height_mm]
     highest = max((y for line in drawing.lines for _, y in (line.start, line.end)), default=sheet.height_mm)
+    highest = max(highest, *points)
     return min(sheet.height_mm, highest + _OVER_MM)
 
 

@@ -9,7 +9,7 @@ from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, replace
 from typing import Any, Literal
 
-from orthopsis.core.construct.moves import Act, Measure, Shift
+from orthopsis.core.construct.moves import Act, Measure, Offset, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
@@ -119,9 +119,12 @@ def sun_setup(aims: Sequence[Aim], sheet: Sheet) -> list[tuple[str, Act]]:
     """Return the acts that mark the points of a sun which does not stand beside the picture, each with its breath."""
     is_off = any(not sheet.holds(*aim.at.xy) for aim in aims)
     where = "setup.sun_on_strips" if is_off else "setup.sun"
-    return [
-        (where, _mark_on_level(aim.name, aim.at.x) if aim.role == "shadow" else Measure(aim.name, *aim.at.xy))
-        for aim in aims
+    shadow = next((aim for aim in aims if aim.role == "shadow"), None)
+    if shadow is None:
+        return []
+    acts: list[tuple[str, Act]] = [(where, _mark_on_level(shadow.name, shadow.at.x))]
+    return acts + [
+        (where, Offset(aim.name, shadow.name, 0.0, aim.at.y - shadow.at.y)) for aim in aims if aim.role == "light"
     ]
 
 

@@ -1,6 +1,6 @@
 """Which values may the sentence of a step name that sets the sheet up: where the eye level and the points lie."""
 
-from orthopsis.core.construct.moves import Measure, Shift
+from orthopsis.core.construct.moves import Measure, Offset, Shift
 from orthopsis.core.construct.steps import Breath
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.wording.setup_steps import LIGHT_IS
@@ -13,7 +13,9 @@ def of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
     sheet, level = prepared.sheet, prepared.eye_level_mm
     values: dict[str, object] = {"height": length(level), "margin": length(prepared.exercise.sheet.margin_mm)}
     marked = {
-        act.makes: solved.board.points[act.makes] for m in breath.moves if isinstance(act := m.act, Shift | Measure)
+        act.makes: solved.board.points[act.makes]
+        for m in breath.moves
+        if isinstance(act := m.act, Shift | Measure | Offset)
     }
     values["across"] = listed([length(p.x) for p in marked.values()])
     values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
