@@ -194,6 +194,7 @@ def _lines(text: str) -> tuple[tuple[str, ...], ...]:
 @lru_cache(maxsize=4096)
 def _widths(words: tuple[str, ...], font: str) -> tuple[float, ...]:
     """Return how wide words are in type of size 1; in a row they add up, since nothing is kerned."""
+    _register_fonts()
     return tuple(float(pdfmetrics.stringWidth(word, font, 1.0)) for word in words)
 
 
