@@ -39,9 +39,24 @@ class PlaceRef:
         """What it is a value of."""
         return self.of("")
 
+    @property
+    def holds_length(self) -> bool:
+        """Whether a length is held there; whatever numbers views and things have are lengths."""
+        return self.owner in _MANY or self in LENGTHS
+
     def of(self, name: str) -> "PlaceRef":
         """Return another value of the same."""
         return replace(self, name=name)
+
+
+TITLE, MINUTES = PlaceRef("title"), PlaceRef("minutes")
+EYE_LEVEL, OVER_GROUND = PlaceRef("eye_level", name="height_mm"), PlaceRef("eye_level", name="over_ground_mm")
+PAPER, ORIENTATION = PlaceRef("sheet", name="paper"), PlaceRef("sheet", name="orientation")
+UNITS, DIVISION = PlaceRef("sheet", name="units"), PlaceRef("sheet", name="division")
+OWN_SIZE = (PlaceRef("sheet", name="own_width_mm"), PlaceRef("sheet", name="own_height_mm"))
+SUN, SUN_ASIDE, SUN_HEIGHT = PlaceRef("sun"), PlaceRef("sun", name="aside_mm"), PlaceRef("sun", name="height_mm")
+LENGTHS = frozenset((SUN_ASIDE, SUN_HEIGHT, EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE, OVER_GROUND))
+"""The places of the sheet, its eye level and its sun that hold lengths."""
 
 
 def view_place(number: int, name: str = "") -> PlaceRef:

@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 from itertools import chain
 
-from orthopsis.core.document.place import PlaceRef, thing_place, view_place
+from orthopsis.core.document.place import SUN, PlaceRef, thing_place, view_place
 from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, SheetSize, TapedStrip
 from orthopsis.core.drawing.built import Built, Marks
 from orthopsis.core.drawing.solved import Solved
@@ -91,8 +91,9 @@ def _sun_handles(prepared: Prepared) -> Iterator[HandlePlace]:
     """Yield the handle of the sun, in the first view in which a shadow needs its point."""
     aim = next((aim for aim in prepared.aims.values() if aim.role == "light"), None)
     if aim is not None and aim.owner == prepared.frames[0].name:
-        place = PlaceRef("sun")
-        yield HandlePlace(id=place.path, at=aim.at.xy, says="Move the sun", about=place.path, shape="point")
+        # The sentence of the class says what the light is.
+        about = PlaceRef("wording").path
+        yield HandlePlace(id=SUN.path, at=aim.at.xy, says="Move the sun", about=about, shape="point")
 
 
 def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:

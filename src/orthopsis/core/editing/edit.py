@@ -9,13 +9,10 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM, Exercise
-from orthopsis.core.document.place import PlaceRef, no_place, read_place, thing_place, view_place
-from orthopsis.core.drawing.answer import CureEdit
-from orthopsis.core.editing.edit_document import changed_at, is_length_of_thing, placed_at
-from orthopsis.core.editing.edit_views import drag_view, other_half, other_view, to_view
-from orthopsis.core.editing.places import (
+from orthopsis.core.document.place import (
     DIVISION,
     EYE_LEVEL,
+    LENGTHS,
     MINUTES,
     ORIENTATION,
     OVER_GROUND,
@@ -26,12 +23,16 @@ from orthopsis.core.editing.places import (
     SUN_HEIGHT,
     TITLE,
     UNITS,
-    choices,
-    read_over_ground,
-    read_view_text,
-    value_at,
-    view_value,
+    PlaceRef,
+    no_place,
+    read_place,
+    thing_place,
+    view_place,
 )
+from orthopsis.core.drawing.answer import CureEdit
+from orthopsis.core.editing.edit_document import changed_at, is_length_of_thing, placed_at
+from orthopsis.core.editing.edit_views import drag_view, other_half, other_view, to_view
+from orthopsis.core.editing.places import choices, read_over_ground, read_view_text, value_at, view_value
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.light.sun import dragged
 from orthopsis.core.plane.homogeneous import Point, distance
@@ -187,7 +188,7 @@ def _read(exercise: Exercise, place: PlaceRef, text: str) -> Value | None:
         return read_view_text(held, place.name, text, units, _whole_mm(exercise, place))
     if place == OVER_GROUND:
         return read_over_ground(text, units)
-    if place.name.endswith("_mm"):
+    if place in LENGTHS:
         return parse_measure(text, units, _whole_mm(exercise, place))
     if place == MINUTES:
         return _whole_number(text)

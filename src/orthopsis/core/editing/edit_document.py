@@ -1,6 +1,7 @@
 """Changing a document at named places: the ground on which all edits stand."""
 
 from collections.abc import Mapping
+from functools import partial
 from typing import Any
 
 from pydantic import BaseModel, ValidationError
@@ -34,16 +35,16 @@ def changed_at(exercise: Exercise, changes: Mapping[PlaceRef, Any]) -> Exercise:
         return Exercise.model_validate(data)
     except ValidationError as error:
         about = next(iter(changes))
-        is_length = about.name.endswith("_mm") or about.owner == "things"
         is_least = "greater" in error.errors()[0]["type"]
-        written = (lambda mm: _written(exercise, mm, is_least)) if is_length else (lambda number: f"{number:g}")
+        as_length = partial(_written, exercise, is_least=is_least)
+        written = as_length if about.holds_length else (lambda number: f"{number:g}")
         why, nearest = fault_words(dict(error.errors()[0]), written)
         raise GeometryError(
             "cannot_hold", f"This cannot be kept here: {why}.", "Type another value.", about=about.path, nearest=nearest
         ) from None
 
 
-def _written(exercise: Exercise, mm: float, is_least: bool) -> str:
+def _written(exercise: Exercise, mm: float, *, is_least: bool) -> str:
     sheet = sheet_of(exercise)
     return format_limit(mm, sheet.units, sheet.division_mm, is_least=is_least)
 

@@ -9,7 +9,7 @@ from functools import lru_cache
 from typing import Any
 
 from orthopsis.core.document.document import Exercise, ThingDocument
-from orthopsis.core.document.place import PlaceRef
+from orthopsis.core.document.place import DIVISION, LENGTHS, MINUTES, OVER_GROUND, PAPER, PlaceRef
 from orthopsis.core.drawing.answer import PlaceOption, SentencePiece
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.joining import faces_for
@@ -30,15 +30,6 @@ NOBODY = "0"
 """The value of a place where a thing is joined to none."""
 _UNSTATED = ("", "-", "none", "unstated", "any", *UNSTATED.values())
 _ANGLE = re.compile(r"^(-?\d{1,3}(?:[.,]\d{0,4})?)\s*(?:°|deg|degrees)?$")
-
-
-TITLE, MINUTES = PlaceRef("title"), PlaceRef("minutes")
-EYE_LEVEL, OVER_GROUND = PlaceRef("eye_level", name="height_mm"), PlaceRef("eye_level", name="over_ground_mm")
-PAPER, ORIENTATION = PlaceRef("sheet", name="paper"), PlaceRef("sheet", name="orientation")
-UNITS, DIVISION = PlaceRef("sheet", name="units"), PlaceRef("sheet", name="division")
-OWN_SIZE = (PlaceRef("sheet", name="own_width_mm"), PlaceRef("sheet", name="own_height_mm"))
-SUN, SUN_ASIDE, SUN_HEIGHT = PlaceRef("sun"), PlaceRef("sun", name="aside_mm"), PlaceRef("sun", name="height_mm")
-_LENGTHS = (SUN_ASIDE, SUN_HEIGHT, EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE)
 
 
 def view_value(exercise: Exercise, place: PlaceRef) -> ViewPlace | None:
@@ -168,7 +159,7 @@ def exercise_piece(prepared: Prepared, place: PlaceRef) -> SentencePiece:
     value, says = value_at(prepared.exercise, place), SAYS.get(place.path, place.name or place.owner)
     if place == OVER_GROUND:
         return _over_ground(prepared, says)
-    if place in _LENGTHS:
+    if place in LENGTHS:
         text = prepared.length(float(value))
         return SentencePiece(text=text, path=place.path, kind="length", value=value, says=says)
     if place == MINUTES:
