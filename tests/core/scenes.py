@@ -378,7 +378,7 @@ def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_p
     table = {
         "kind": "table", "name": "Table", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
         "up": draw(part), "rise": rise, "thick": draw(st.floats(0.5, rise - 2.0)),
-        "legs": draw(st.sampled_from(sorted(TABLE_LEGS))),
+        "legs": draw(st.sampled_from(sorted(TABLE_LEGS))), "reach": draw(st.sampled_from(["measured", "edge"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), table, views=_views(exercise))
     assume(not _is_unheld(made))

@@ -7,7 +7,7 @@ import pytest
 from found_right import assert_found_right
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
-from scenes import VIEWS, assert_same_point, flights, raised, solved
+from scenes import VIEWS, assert_same_point, flights, raised, solved, tables
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -42,6 +42,11 @@ def flight(name: str, along: str, up: str, rise: float = 16.0, **more: Any) -> d
     return {"kind": "stairs", "name": name, "along": along, "up": up, "rise": rise, "steps": "4", **more}
 
 
+def table(name: str, along: str, up: str, rise: float = 16.0, **more: Any) -> dict[str, Any]:
+    """A table on the deck."""
+    return {"kind": "table", "name": name, "along": along, "up": up, "rise": rise, "thick": 3.0, **more}
+
+
 def world(found: Solved, name: str, corner: str) -> np.ndarray[Any, np.dtype[np.float64]]:
     """Where a corner is in the eye's world."""
     solid = found.seen[found.prepared.by_name[name].index].solid
@@ -49,7 +54,7 @@ def world(found: Solved, name: str, corner: str) -> np.ndarray[Any, np.dtype[np.
 
 
 @settings(max_examples=200, suppress_health_check=SLOW)
-@given(raised() | flights())
+@given(raised() | flights() | tables())
 def test_both_routes_agree_wherever_a_height_is_measured(exercise: Exercise) -> None:
     found = solved(exercise)
     placed, seen = found.prepared.things[1], found.seen[1]
@@ -62,8 +67,8 @@ def test_both_routes_agree_wherever_a_height_is_measured(exercise: Exercise) -> 
 @pytest.mark.parametrize("view", IN_VIEWS)
 def test_what_is_equally_tall_at_the_edge_is_so_in_truth(view: str) -> None:
     """... and by the textbook's rule: lines over tops and under feet of equally tall things meet on the eye level."""
-    things = [block("Near", "1:2:9", "1:2:5"), block("Far", "6:2:4", "5:2:1")]
-    ends = [("Near", "top.0", "foot.0"), ("Far", "top.0", "foot.0")]
+    things = [block("Near", "1:2:9", "1:2:5"), block("Far", "6:2:4", "5:2:1"), table("Table", "8:3:1", "1:3:4")]
+    ends = [("Near", "top.0", "foot.0"), ("Far", "top.0", "foot.0"), ("Table", "top.0", "foot.0")]
     if view in ("one_point", "two_point", "two_point_free"):
         things.append(flight("Flight", "4:2:6", "3:2:3"))
         ends.append(("Flight", "near.in.4", "foot.1"))
@@ -98,7 +103,7 @@ def test_a_flight_ends_level_with_a_landing_of_its_height(view: str, climbs: str
 
 
 @pytest.mark.parametrize("view", IN_VIEWS)
-@pytest.mark.parametrize("make", [block, flight])
+@pytest.mark.parametrize("make", [block, flight, table])
 def test_a_finished_one_is_found_right_and_told(view: str, make: Any) -> None:
     if make is flight and view == "from_above":
         return
@@ -106,14 +111,30 @@ def test_a_finished_one_is_found_right_and_told(view: str, make: Any) -> None:
     said = [step for step in drawing.steps if "height_carried" in step.key or "risers_carried" in step.key]
     assert len(said) == 1
     assert "16 mm" in said[0].text
-    assert ("near" in said[0].title) == (view != "one_point"), "at the corner, and carried along two edges"
+    assert ("near corner" in said[0].title) == (view != "one_point"), "at the corner, and carried along two edges"
     assert "{" not in said[0].text
 
 
-@pytest.mark.parametrize("make", [block, flight])
+@pytest.mark.parametrize("make", [block, flight, table])
 def test_where_it_stands_at_the_edge_it_is_simply_measured_there(make: Any) -> None:
     keys = [step.key for step in draw(deck("one_point", make("Upon", "0:3:5", "2:3:2"))).steps]
     assert not any("carried" in key for key in keys)
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_how_thick_a_top_is_goes_with_its_height(view: str) -> None:
+    """The underside lies 13 of 16 up in truth too, where uprights do not go away."""
+    found = solved(deck(view, table("Table", "4:4:4", "2:3:2")))
+    foot, under, top = (world(found, "Table", name) for name in ("foot.0", "slab.0", "top.0"))
+    share = float(np.linalg.norm(under - foot) / np.linalg.norm(top - foot))
+    if found.prepared.frames[0].way("up").goal.is_ideal:
+        assert share == pytest.approx(13.0 / 16.0, abs=1e-9)
+    else:
+        assert 13.0 / 16.0 < share < 1.0, "toward the third point lengths grow shorter on the page"
+    said = [
+        step.text for step in draw(deck(view, table("Table", "4:4:4", "2:3:2"))).steps if "height_carried" in step.key
+    ]
+    assert "3 mm" in said[0]
 
 
 @pytest.mark.parametrize("view", IN_VIEWS)

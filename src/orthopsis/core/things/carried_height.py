@@ -30,8 +30,8 @@ class CarriedHeight(OnPlan):
 
     @property
     def is_carried(self) -> bool:
-        """Whether its height is measured at the first edge of the face."""
-        return self.values.held.get("reach") == AT_EDGE
+        """Whether its height is measured at the first edge of the face, and it does not itself stand there."""
+        return self.values.held.get("reach") == AT_EDGE and bool(self._hops)
 
     @property
     def _begins(self) -> tuple[float, float]:
@@ -126,18 +126,20 @@ class CarriedHeight(OnPlan):
             line: what the upright there is called within the thing; ``role``: how it is drawn.
         """
         n, out, last = self.values.full, self.panel.out.family, len(heights) - 1
-        ends, hops = [n(name) for name in names], self._hops
-        marks = [n(f"measure.edge.{i}") for i in range(len(heights))] if hops else ends
-        upright = n("construction.edge") if hops else n(line)
-        helps: Role = "construction" if hops else role
+        upright, marks = n("construction.edge"), [n(f"measure.edge.{i}") for i in range(len(heights))]
         yield from self.measured_upward.acts(
-            self._on_edge(self._base_share), upright, marks[last], n("construction.edge_laid"), heights[last], helps
+            self._on_edge(self._base_share),
+            upright,
+            marks[last],
+            n("construction.edge_laid"),
+            heights[last],
+            "construction",
         )
         for mark, mm in zip(marks[:last], heights[:last], strict=True):
             yield MeasureAlong(mark, upright, mm)
-        for number, (foot, _, way) in enumerate(hops, start=1):
-            is_last = number == len(hops)
-            there = ends if is_last else [n(f"measure.over.{i}") for i in range(len(heights))]
+        for number, (foot, _, way) in enumerate(self._hops, start=1):
+            is_last = number == len(self._hops)
+            there = [n(name) for name in names] if is_last else [n(f"measure.over.{i}") for i in range(len(heights))]
             over, laid = n(line if is_last else "construction.over"), n(f"construction.over_laid.{number}")
             yield RuleToPoint(laid, marks[last], way.family, "unseen")
             yield Run(over, there[last], foot, out, laid, role if is_last else "construction")
@@ -152,7 +154,7 @@ class CarriedHeight(OnPlan):
     @property
     def carried_suffix(self) -> str:
         """What the words of the step are called by that finds its height."""
-        return f"_carried_{len(self._hops)}" if self.is_carried and self._hops else ""
+        return f"_carried_{len(self._hops)}" if self.is_carried else ""
 
     @property
     def spoken(self) -> Mapping[str, Spoken]:

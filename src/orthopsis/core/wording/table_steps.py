@@ -41,6 +41,52 @@ TABLE: dict[str, StepPhrases] = {
         "Measuring the same height at a leg farther away.",
         "ruler and set square",
     ),
+    "table.height_carried_1": StepPhrases(
+        "its nearest upright, {rise} at the edge",
+        (
+            "Measure its height {measured_where}: go {upright} {rise}, lightly, and make another mark {thick} under "
+            "the top one. Lay the ruler {along} from both marks, until they stand over the outer corner of the nearest "
+            "leg. Draw the upright up to the top one. Count: {count} lines.",
+            "Measure {rise} {upright}, lightly, {measured_where}, and {thick} down from there. Carry both marks "
+            "{along}, until they stand over the outer corner of the nearest leg. Draw the [upright] up to the top one: "
+            "{lines}.",
+            "The height, {rise}, and {thick} under it, {measured_where}; both carried {along} over the outer corner of "
+            "the nearest leg: {lines}.",
+        ),
+        "What is measured at one edge is equally tall in truth, wherever it is carried.",
+        "Measuring the same height again at the leg: there it is smaller.",
+        "ruler and set square",
+    ),
+    "table.height_carried_2": StepPhrases(
+        "its nearest upright, {rise} at the near corner",
+        (
+            "Measure its height {measured_where}: go {upright} {rise}, lightly, and make another mark {thick} under "
+            "the top one. Carry both marks {edge_way}, until they stand over the light line of the nearest leg. From "
+            "there carry them {along}, until they stand over its outer corner. Draw the upright up to the top one. "
+            "Count: {count} lines.",
+            "Measure {rise} {upright}, lightly, {measured_where}, and {thick} down from there. Carry both marks "
+            "{edge_way}, until they stand over the light line of the nearest leg. From there carry them {along}, until "
+            "they stand over its outer corner. Draw the [upright] up to the top one: {lines}.",
+            "The height, {rise}, and {thick} under it, {measured_where}; both carried {edge_way}, then {along}, over "
+            "the outer corner of the nearest leg: {lines}.",
+        ),
+        "What is measured at one corner is equally tall in truth, wherever it is carried.",
+        "Measuring the same height again at the leg: there it is smaller.",
+        "ruler and set square",
+    ),
+    "table.thick_carried": StepPhrases(
+        "the underside of its top",
+        (
+            "From the lower mark on the nearest upright draw the lower edge of the top all round the box, lightly "
+            "where it is hidden. Count: {count}.",
+            "From the lower mark on the nearest [upright] draw the lower edge of the top round the box: {lines}, "
+            "lightly where it is hidden.",
+            "The underside, from the lower mark round the box: {lines}, lightly where they are hidden.",
+        ),
+        "The top is a board: its lower edges run as its upper ones do.",
+        "Keeping the same thickness on the paper all along.",
+        "ruler and set square",
+    ),
     "table.sides": StepPhrases(
         "two edges of its top",
         (

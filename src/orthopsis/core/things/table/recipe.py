@@ -13,15 +13,15 @@ from orthopsis.core.things.table.shape import ROUND, TableShape, leg_face, leg_f
 
 def recipe(table: TableShape) -> list[Move]:
     """Return the hand's moves."""
-    places = [place for leg in ROUND for place in table.leg_places(leg)]
-    grid = Grid(table.values.name, table.panel, places, "face", table.setting.level)
+    grid = table.grid
     told: list[tuple[str, Act]] = []
     for leg in ROUND:
         told += [("table.more_feet" if leg else "table.foot", act) for act in _foot(table, grid, leg)]
-    told += [("table.height", act) for act in table.height_acts(table.values.mm("rise"))]
+    told += [(f"table.height{table.carried_suffix}", act) for act in _height(table)]
     told += [("table.sides", act) for act in table.side_acts()]
     told += [("table.lid", act) for act in _lid(table)]
-    told += [("table.thick", act) for act in _under(table)]
+    thick = "table.thick_carried" if table.is_carried else "table.thick"
+    told += [(thick, act) for act in _under(table)]
     for leg in ROUND:
         told += [("table.legs", act) for act in _leg(table, leg)]
     return [*grid.moves(), *(table.values.move("back", breath, act) for breath, act in told)]
@@ -35,6 +35,14 @@ def _foot(table: TableShape, grid: Grid, leg: int) -> Iterator[Act]:
     for i, side in enumerate(SIDES):
         name = leg_face(leg, f"foot.{side}")
         yield Rule(n(name), n(leg_foot(leg, i)), n(leg_foot(leg, i + 1)), ways[i % 2], table.role(name))
+
+
+def _height(table: TableShape) -> Iterator[Act]:
+    """Yield the acts that draw its first upright; where that is carried, the underside's place comes with it."""
+    line = "upright.0"
+    if table.is_carried:
+        return table.carried_acts(table.heights, [slab_name(0), top_name(0)], line, table.role(line))
+    return table.height_acts(table.values.mm("rise"))
 
 
 def _lid(table: TableShape) -> Iterator[Act]:
@@ -53,8 +61,9 @@ def _under(table: TableShape) -> Iterator[Act]:
     """Yield the acts that draw the lower edges of the top, from the measured thickness round the box."""
     n, panel, page = table.values.full, table.panel, table.page
     foot, laid = n(foot_name(0)), n("construction.laid.thick")
-    yield Rule(laid, n(top_name(0)), foot, panel.out.family, "unseen")
-    yield MeasureAlong(n(slab_name(0)), laid, distance(page[slab_name(0)], page[top_name(0)]))
+    if not table.is_carried:
+        yield Rule(laid, n(top_name(0)), foot, panel.out.family, "unseen")
+        yield MeasureAlong(n(slab_name(0)), laid, distance(page[slab_name(0)], page[top_name(0)]))
     steps = ((0, 1, "low", panel.along), (0, 3, "near", panel.up), (3, 2, "high", panel.along))
     for here, there, side, way in steps:
         aside = page[slab_name(there)].x - page[slab_name(here)].x

@@ -11,8 +11,9 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
+from orthopsis.core.construct.grid import Grid
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.things.plan import OnPlan
+from orthopsis.core.things.carried_height import CarriedHeight
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam
@@ -45,7 +46,7 @@ def leg_head(leg: int, corner: int) -> str:
     return slab_name(leg) if leg == corner % 4 else f"leg.{leg}.head.{corner % 4}"
 
 
-class TableShape(Raised, OnPlan):
+class TableShape(Raised, CarriedHeight):
     """A top on four legs."""
 
     is_convex = False
@@ -65,6 +66,18 @@ class TableShape(Raised, OnPlan):
         return (a0, u0), (a1, u0), (a1, u1), (a0, u1)
 
     @cached_property
+    def grid(self) -> Grid:
+        """The light lines on the face between which its legs stand."""
+        places = [place for leg in ROUND for place in self.leg_places(leg)]
+        return Grid(self.values.name, self.panel, places, "face", self.setting.level)
+
+    @property
+    def heights(self) -> tuple[float, float]:
+        """How high its underside and its top are, where that is measured, mm."""
+        rise = self.values.mm("rise")
+        return rise - self.values.mm("thick"), rise
+
+    @cached_property
     def upward(self) -> Upward:
         """The upright over its nearest corner, on which height and thickness are measured."""
         return Upward(self._seen(self.panel.places(self.foot_shares[:1]))[0], self.panel.out)
@@ -81,11 +94,11 @@ class TableShape(Raised, OnPlan):
         ways = [way for way in (panel.along, panel.up) if not way.goal.is_ideal]
         if any(self.is_edge_on(at, way) for at in self._seen(feet) for way in ways):
             raise self.edge_on("Move it to one side, or move what it stands on.")
+        rise, under_mm = self.heights[::-1]
         self._check_high()
-        assert panel.outward is not None
-        out, eye, rise = np.array(panel.outward), self.setting.frame.eye, self.values.mm("rise")
-        up = self.upward.risen(eye, feet[0], out, rise)
-        under = self.upward.risen(eye, feet[0], out, rise - self.values.mm("thick"))
+        up, under = self.risen(rise), self.risen(under_mm)
+        if self.is_carried:
+            self.check_carried(rise, up)
         found = {foot_name(i): at for i, at in enumerate(feet)}
         found |= {top_name(i): at + up for i, at in enumerate(feet)}
         found |= {slab_name(i): at + under for i, at in enumerate(feet)}
@@ -98,12 +111,12 @@ class TableShape(Raised, OnPlan):
         """Return height and thickness at its nearest corner with which it has the same shape in the world."""
         there, at = type(self)(self.values, after), self.world
         high, under = (float(np.linalg.norm(at[name] - at["foot.0"])) for name in ("top.0", "slab.0"))
-        foot = there.panel.places(there.foot_shares[:1])[0]
-        return {"rise": there.page_mm(foot, 0.0, high), "thick": there.page_mm(foot, under, high)}
+        return {"rise": there.measured_mm(high), "thick": there.measured_mm(high) - there.measured_mm(under)}
 
     def _check_high(self) -> None:
         rise, room = self.values.mm("rise"), self.values.mm("rise") - self.setting.sheet.division_mm
-        self.check_lid(rise)
+        if not self.is_carried:
+            self.check_lid(rise)
         if self.values.mm("thick") > room:
             why = "would have no room for legs under its top"
             raise self.refused("top_too_thick", why, room, is_least=False, about="thick")

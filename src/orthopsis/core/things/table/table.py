@@ -8,19 +8,18 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.raised import top_name
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.table.recipe import recipe
-from orthopsis.core.things.table.shape import TableShape, slab_name
+from orthopsis.core.things.table.shape import TableShape
 
 
 class Table(TableShape):
     """A table on a level face."""
 
     sentence: tuple[Clause, ...] = (
-        Clause("Its plan, free, taken, free: {along} along the floor, {up} up it. It is {rise} tall, its top {thick} "
-               "thick, each leg {legs}."),
+        Clause("Its plan, free, taken, free: {along} along the floor, {up} up it. It is {rise} tall, {reach}, its top "
+               "{thick} thick, each leg {legs}."),
     )  # fmt: skip
 
     @classmethod
@@ -38,23 +37,23 @@ class Table(TableShape):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The two corners of its plan, its height, and the thickness of its top."""
-        top, slab = self.page[top_name(0)], self.page[slab_name(0)]
+        under, top = (self.measured_upward.mark(mm) for mm in self.heights)
         return {
             **self.part_handles,
             "rise": Handle("Change its height", top, ("rise",), self._drag_rise),
-            "thick": Handle("Change how thick its top is", slab, ("thick",), self._drag_thick),
+            "thick": Handle("Change how thick its top is", under, ("thick",), self._drag_thick),
         }
 
     def _drag_rise(self, at: Point) -> Mapping[str, Value]:
         least = self.values.mm("thick") + self.setting.sheet.division_mm
-        return {"rise": max(self.upward.reached_mm(at), least)}
+        return {"rise": max(self.measured_upward.reached_mm(at), least)}
 
     def _drag_thick(self, at: Point) -> Mapping[str, Value]:
         division, rise = self.setting.sheet.division_mm, self.values.mm("rise")
-        return {"thick": min(max(rise - self.upward.reached_mm(at), division), rise - division)}
+        return {"thick": min(max(rise - self.measured_upward.reached_mm(at), division), rise - division)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """Between which points height and thickness are measured."""
-        top = self.page[top_name(0)]
-        return {"rise": (self.upward.foot, top), "thick": (self.page[slab_name(0)], top)}
+        under, top = (self.measured_upward.mark(mm) for mm in self.heights)
+        return {"rise": (self.measured_upward.foot, top), "thick": (under, top)}
