@@ -22,7 +22,7 @@ from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 
 AT_EDGE = "edge"
-AT_EDGE_SAYS = "measured at the first edge and carried back"
+AT_EDGE_SAYS = "measured at the first edge"
 
 
 class CarriedHeight(OnPlan):
