@@ -15,7 +15,7 @@ from orthopsis.core.check.stroke import SHORTEST_MM, Stroke
 from orthopsis.core.plane.homogeneous import distance, join, offset, unit_toward
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
-from orthopsis.core.things.standing import Receding
+from orthopsis.core.things.answers import Receding
 from orthopsis.core.wording.findings import FINDINGS, finding_title
 
 LEAST_OF_A_ROW = 4

@@ -19,7 +19,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, offset
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
-from orthopsis.core.things.standing import Summit
+from orthopsis.core.things.answers import Summit
 from orthopsis.core.wording.findings import FINDINGS, finding_title
 
 LEAST_LINES = 4

@@ -16,7 +16,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.hidden import Piece
 from orthopsis.core.sight.solid import Edge
-from orthopsis.core.things.standing import Spans
+from orthopsis.core.things.answers import Spans
 
 Gone = Mapping[frozenset[str], Spans]
 """Edges that go, or of which parts go, by the full names of their ends."""

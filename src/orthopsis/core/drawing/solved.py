@@ -21,7 +21,7 @@ from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS, sun_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
-from orthopsis.core.things.standing import WHOLE, Spans
+from orthopsis.core.things.answers import WHOLE, Spans
 from orthopsis.core.view.aim import AimRole
 
 SETUP, BEHIND = 0, 1

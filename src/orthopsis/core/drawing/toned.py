@@ -17,7 +17,7 @@ from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Face
-from orthopsis.core.things.standing import Field
+from orthopsis.core.things.answers import Field
 
 Fields = dict[tuple[str, str], list[tuple[Placed, int, Field]]]
 

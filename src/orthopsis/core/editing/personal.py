@@ -5,9 +5,9 @@ from orthopsis.core.document.place import PlaceRef, thing_place
 from orthopsis.core.editing.edit_document import changed_at
 from orthopsis.core.scene.placed import placed_errors
 from orthopsis.core.scene.prepared import prepare
+from orthopsis.core.things.answers import Fit
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.standing import Fit
 from orthopsis.core.things.values import Values
 
 

@@ -7,7 +7,7 @@ from orthopsis.core.drawing.answer import Drawing
 from orthopsis.core.editing.personal import exercise_for
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.levels import thinnest_stroke_mm
-from orthopsis.core.things.standing import Fit
+from orthopsis.core.things.answers import Fit
 
 
 @dataclass(frozen=True, slots=True)

@@ -26,7 +26,7 @@ from orthopsis.core.telling.letters import (
 from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
-from orthopsis.core.things.standing import WHOLE
+from orthopsis.core.things.answers import WHOLE
 from orthopsis.core.wording.finish_steps import OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS

@@ -8,8 +8,8 @@ from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.telling.face_values import toward, upright_words
+from orthopsis.core.things.answers import Called, Spoken
 from orthopsis.core.things.parameters import Choice, Length
-from orthopsis.core.things.standing import Called, Spoken
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
 

@@ -13,7 +13,8 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Act, Measure, Move, Shift, outputs, renamed
 from orthopsis.core.construct.panel import Panel, Part, PartCorner
 from orthopsis.core.sight.solid import Solid, Topology
-from orthopsis.core.things.standing import Free, Standing
+from orthopsis.core.things.answers import Free
+from orthopsis.core.things.standing import Standing
 
 
 @dataclass(frozen=True, slots=True)

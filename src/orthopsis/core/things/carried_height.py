@@ -13,10 +13,10 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Role, Rule, RuleToPoint, Run
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.things.answers import Handle, Spoken
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.plan import OnPlan
 from orthopsis.core.things.raised import foot_name
-from orthopsis.core.things.standing import Handle, Spoken
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way

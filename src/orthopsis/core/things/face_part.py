@@ -20,8 +20,9 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import MM_PER, Units, format_mark, parse_length
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Handle
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.standing import Handle, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.values import Values
 
 _RATIO = re.compile(r"^(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?) ?[:/] ?(\d{1,3}(?:[.,]\d{1,3})?)$")

@@ -13,10 +13,10 @@ from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Panel, away_from, vector
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.answers import Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam, Seamed
-from orthopsis.core.things.standing import Handle
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.frame import Way
 

@@ -8,8 +8,8 @@ import math
 from collections.abc import Sequence
 
 from orthopsis.core.plane.cross_ratio import repeated_mark
+from orthopsis.core.things.answers import Crowded
 from orthopsis.core.things.depth import FARTHEST_SHARE
-from orthopsis.core.things.standing import Crowded
 
 
 def equal_shares(step_mm: float, reach_mm: float, count: int) -> tuple[float, ...]:

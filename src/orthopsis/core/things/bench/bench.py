@@ -7,13 +7,13 @@ from propcache.api import cached_property
 
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.box.corner import CornerBox
 from orthopsis.core.things.outline import Outline, on_marks, scaled
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.front import FrontProfile
 from orthopsis.core.things.profile.side import SideProfile
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.values import Values
 
 LEGS = {"tenth": "a tenth", "eighth": "an eighth", "sixth": "a sixth", "quarter": "a quarter"}

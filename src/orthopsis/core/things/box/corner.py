@@ -12,12 +12,12 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.box import sides
 from orthopsis.core.things.box.block import FARTHEST_SHARE, HALF_WAY, ROLES, UPRIGHTS, Block, Role, goal, other
 from orthopsis.core.things.box.block_recipe import back_moves, body_moves
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import Feature
 

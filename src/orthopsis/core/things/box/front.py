@@ -13,12 +13,12 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.box.front_block import CORNER_WORDS, FrontBlock
 from orthopsis.core.things.box.front_recipe import recipe
 from orthopsis.core.things.depth import dragged, kept
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.view.aim import AimRole
 
 _FRESH_PLACES = ((0.08, -1), (0.76, 1), (0.72, -1), (0.12, 0), (0.30, 1), (0.34, -1), (0.80, 0), (0.55, 1))

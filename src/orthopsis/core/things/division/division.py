@@ -11,13 +11,14 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.answers import Called, Clause, Field, Free, Handle, Skewed, Spoken
 from orthopsis.core.things.division.cells import cells
 from orthopsis.core.things.division.marks import mark_moves
 from orthopsis.core.things.division.shares import COUNTED, Divided, divided
 from orthopsis.core.things.division.tiles import TILES, Tiling, tiling
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Called, Clause, Field, Free, Handle, Skewed, Spoken, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import Feature
 from orthopsis.core.wording.vocabulary import counted, listed

@@ -7,12 +7,12 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.eaves.recipe import recipe
 from orthopsis.core.things.eaves.shape import EavesShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 
 class Eaves(EavesShape):

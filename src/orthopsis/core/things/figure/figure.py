@@ -8,12 +8,12 @@ from propcache.api import cached_property
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.face_part import WAYS, OnFacePart, Way, shares_on_marks, taken
 from orthopsis.core.things.flat import FlatOutlines, Loops, reading
 from orthopsis.core.things.outline import Outline, scaled, size, with_corner
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 SIDE_MM = 60.0
 """How large the outline of a new one is written."""

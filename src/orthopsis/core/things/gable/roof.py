@@ -6,11 +6,11 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, unit_toward
+from orthopsis.core.things.answers import WHOLE, Clause, Handle, Spans, Summit
 from orthopsis.core.things.gable.recipe import recipe
 from orthopsis.core.things.gable.shape import GableShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import WHOLE, Clause, Handle, Spans, Summit
 
 
 class GableRoof(GableShape):

@@ -9,10 +9,10 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Act, Move, Rule
+from orthopsis.core.things.answers import WHOLE, Clause, Spans
 from orthopsis.core.things.hip.lid import LidShape
 from orthopsis.core.things.hip.recipe import lid_moves
 from orthopsis.core.things.seamed import Seam, Seamed
-from orthopsis.core.things.standing import WHOLE, Clause, Spans
 from orthopsis.core.view.eye import Array
 
 HIGH = {"back": "at the back", "front": "in front", "left": "on the left", "right": "on the right"}

@@ -9,9 +9,10 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.plane.homogeneous import Point, join, meet
+from orthopsis.core.things.answers import Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Handle, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.upward import Upward
 
 EDGES = ("bottom", "far", "top", "first")

@@ -3,9 +3,9 @@
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.hip.recipe import recipe
 from orthopsis.core.things.hip.shape import HipShape
-from orthopsis.core.things.standing import Clause
 
 
 class HipRoof(HipShape):

@@ -1,9 +1,9 @@
 """What do all words share, however they are built: their clauses, and whether their letters can stand as asked?"""
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.letters.layouts import LAYOUTS, STRAIGHT, takes_rows
 from orthopsis.core.things.letters.word import ROW_END
-from orthopsis.core.things.standing import Clause
 from orthopsis.core.things.values import Values
 
 FIRST_TEXT = "A"

@@ -8,6 +8,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Fit, Handle, Personal
 from orthopsis.core.things.assembly import Assembled, Member, panel_of
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.letters.clauses import (
@@ -26,7 +27,6 @@ from orthopsis.core.things.letters.rows import around, row
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.front import FrontProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
 from orthopsis.core.things.values import Values
 
 ROW = (STRAIGHT, "away", "steps")

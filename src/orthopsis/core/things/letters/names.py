@@ -8,12 +8,12 @@ may be cut to initials, as the teacher has decided for all.
 import math
 from dataclasses import replace
 
+from orthopsis.core.things.answers import Fit, Personal
 from orthopsis.core.things.letters.layouts import side_by_side, takes_rows
 from orthopsis.core.things.letters.measures import letters_of, stroke_mm
 from orthopsis.core.things.letters.word import ROW_END, readable
 from orthopsis.core.things.outline import size
 from orthopsis.core.things.parameters import Value
-from orthopsis.core.things.standing import Fit, Personal
 from orthopsis.core.things.values import Values
 
 WHOSE = {"all": "the same for everybody", "student": "a place for each student's own name"}

@@ -7,6 +7,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Fit, Handle, Personal
 from orthopsis.core.things.assembly import Assembled, Member, panel_of
 from orthopsis.core.things.box.block import Role
 from orthopsis.core.things.letters.clauses import (
@@ -25,7 +26,6 @@ from orthopsis.core.things.letters.names import is_own, own_name_on_side
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.side import SideProfile
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Fit, Handle, Personal
 from orthopsis.core.things.values import Values
 
 WIDEST_SHARE = 0.6

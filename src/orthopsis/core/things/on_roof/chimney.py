@@ -8,11 +8,11 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.on_roof.foot import OnSlope
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way

@@ -12,12 +12,12 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle, Summit
 from orthopsis.core.things.on_roof.foot import OnSlope
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.seamed import Seam
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle, Summit
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 

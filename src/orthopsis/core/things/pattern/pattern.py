@@ -13,11 +13,12 @@ from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import QUARTER_RAD, FacePlace
 from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.answers import Clause, Field
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH, Node, dark_fields
 from orthopsis.core.things.pattern.lines import FACETS, Drawn, PatternLine, PatternPiece, Spot, drawn, rounding
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Field, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature

@@ -16,9 +16,9 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.hidden import pieces_alone
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Handle
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature, LineKind
 

@@ -22,12 +22,13 @@ from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measured_share
 from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Free, Handle, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 

@@ -28,6 +28,7 @@ from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.box import block_recipe
 from orthopsis.core.things.box.corner import CornerBox, OfBlock
 from orthopsis.core.things.face_part import shares_on_marks
@@ -36,7 +37,6 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
 from orthopsis.core.things.profile.cut import Cut, cut_of
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 

@@ -7,6 +7,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.rails.recipe import recipe
@@ -21,7 +22,6 @@ from orthopsis.core.things.real_sizes import (
     SLEEPER_THICK,
 )
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.things.values import Values
 
 

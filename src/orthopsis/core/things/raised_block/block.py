@@ -12,12 +12,12 @@ from orthopsis.core.construct.panel import Back, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.carried_height import AT_EDGE, AT_EDGE_SAYS, CarriedHeight
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 

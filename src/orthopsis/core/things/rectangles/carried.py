@@ -12,13 +12,13 @@ from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.answers import Spans
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import PLACES
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
-from orthopsis.core.things.standing import Spans
 from orthopsis.core.view.eye import Array
 
 DEEPEST = 0.9

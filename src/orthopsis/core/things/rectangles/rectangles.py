@@ -6,12 +6,12 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import FORMS
 from orthopsis.core.things.rectangles.recipe import recipe
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 CURVED = tuple(name for name, form in FORMS.items() if form.is_curved)
 RELIEFS = {

@@ -12,11 +12,11 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.things.answers import Crowded
 from orthopsis.core.things.face_part import OnFacePart
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
-from orthopsis.core.things.standing import Crowded
 
 MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""

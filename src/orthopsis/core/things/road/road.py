@@ -26,6 +26,7 @@ from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Solid, Topology
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.depth import FARTHEST_SHARE, reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.real_sizes import KERB, LANE, PAVEMENT
@@ -33,7 +34,6 @@ from orthopsis.core.things.road.beside import STRIPES
 from orthopsis.core.things.road.side_street import BRANCHES, SideStreet
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.spacing import equal_shares, longest_step_mm
-from orthopsis.core.things.standing import Clause, Free, Handle
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way

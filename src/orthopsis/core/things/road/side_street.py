@@ -14,9 +14,9 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge
+from orthopsis.core.things.answers import Spans, Spoken
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.road.beside import SIDES, RoadSides
-from orthopsis.core.things.standing import Spans, Spoken
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature
 

@@ -8,11 +8,11 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Act, Cross, MeasureAside, Move, Rule, RuleToPoint, Run, Side
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.box.block import ROLES, Role, other
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.room.corner_shape import LEVELS, PLANES, CornerRoomShape
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 
 class CornerRoom(CornerRoomShape):

@@ -13,11 +13,11 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.sheet.length import format_mark
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Face, Solid, Topology
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.box.front import FrontBox
 from orthopsis.core.things.box.front_block import CORNERS, OVER, SIDE_FACES
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Joint, Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 INNER = {"floor": "bottom", "ceiling": "top", "left_wall": "left", "right_wall": "right"}
 """The faces of a room by the side of its frame from which they lead away."""

@@ -9,11 +9,11 @@ from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.round_body.recipe import recipe
 from orthopsis.core.things.round_body.shape import FORMS, RoundShape
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Handle
 
 _TAPERED = tuple(name for name, form in FORMS.items() if form.has_narrow_foot or form.has_narrow_rim)
 _TIPPED = tuple(name for name, form in FORMS.items() if form.has_tip)

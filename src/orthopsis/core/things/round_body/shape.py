@@ -16,13 +16,13 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.raised_block.block import RaisedBlock
 from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, nodes_of
 from orthopsis.core.things.rectangles.forms import FORMS as FACE_FORMS
 from orthopsis.core.things.rectangles.layout import Corners, within
 from orthopsis.core.things.rectangles.solid import turned_over
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Spoken
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature

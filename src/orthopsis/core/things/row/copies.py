@@ -13,9 +13,10 @@ from propcache.api import cached_property
 
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Crowded, Receding
 from orthopsis.core.things.setting import InLine
 from orthopsis.core.things.spacing import crowded_row
-from orthopsis.core.things.standing import Crowded, Receding, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import Aim, AimRole
 from orthopsis.core.view.eye import Array
 

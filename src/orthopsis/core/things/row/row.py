@@ -6,11 +6,11 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point, between, distance
+from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.row.measured import MeasuredCopies
 from orthopsis.core.things.row.recipe import recipe
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause, Free, Handle
 
 MOST = 24
 WAYS = {

@@ -8,7 +8,8 @@ from orthopsis.core.construct.moves import Across, Act, Rule, RuleToPoint, Run, 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.sheet.length import format_limit
-from orthopsis.core.things.standing import Called, Spoken, Standing
+from orthopsis.core.things.answers import Called, Spoken
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import OF_SUN, AimRole
 from orthopsis.core.view.eye import Array
 

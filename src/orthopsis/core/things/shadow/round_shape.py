@@ -17,11 +17,11 @@ from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import NOTHING, Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.rectangles.forms import CENTRE, Node
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
 from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
-from orthopsis.core.things.standing import Spoken
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature
 

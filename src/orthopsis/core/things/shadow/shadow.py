@@ -5,13 +5,14 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.recipe import recipe
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
-from orthopsis.core.things.standing import Clause, Standing
+from orthopsis.core.things.standing import Standing
 
 _SENTENCE = (Clause("One flat grey, by the light that is set for the whole sheet."),)
 

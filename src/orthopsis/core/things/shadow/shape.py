@@ -15,8 +15,8 @@ from orthopsis.core.construct.panel import Back
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
-from orthopsis.core.things.standing import Spoken
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature

@@ -8,12 +8,12 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.flat import FlatOutlines, Loops, reading
 from orthopsis.core.things.letters.measures import THICKNESS, letters_of
 from orthopsis.core.things.parameters import Choice, Length, Text, Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.standing import Clause
 from orthopsis.core.things.values import Values
 
 RIMS = {"none": 0.0, "tenth": 0.1, "fifth": 0.2}

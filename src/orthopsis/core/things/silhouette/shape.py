@@ -9,9 +9,10 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Crowded, Receding
 from orthopsis.core.things.silhouette.outlines import OUTLINES, Silhouette
 from orthopsis.core.things.spacing import crowded_row, equal_shares, longest_step_mm
-from orthopsis.core.things.standing import Crowded, Receding, Standing
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 

@@ -8,13 +8,13 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.real_sizes import TALL
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.silhouette.recipe import recipe
 from orthopsis.core.things.silhouette.shape import COUNTS, SilhouetteShape
-from orthopsis.core.things.standing import Clause, Handle
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.frame import Way
 

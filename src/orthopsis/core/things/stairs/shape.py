@@ -10,10 +10,10 @@ from collections.abc import Mapping
 
 from propcache.api import cached_property
 
+from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.carried_height import CarriedHeight
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.seamed import Seam
-from orthopsis.core.things.standing import Spoken
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
