@@ -1,0 +1,48 @@
+"""Random exercises in every kind of view, for property tests."""
+
+from scenes.alone import benches, exercises, laid_out, profiles, rounded, words
+from scenes.base import CORNER, ROW, VIEWS, assert_same_point, deck_in, drawn_faces_of, faces_of, solved
+from scenes.furniture import corner_rooms, flights, raised, rooms, round_bodies, tables
+from scenes.light import round_shadowed, shadowed, suns
+from scenes.on_faces import METRIC, divided, patterned, tiled, windowed
+from scenes.roofs import eaved, hipped, roofed, topped
+from scenes.streets import roads, rows, silhouettes, tracks
+
+__all__ = [
+    "CORNER",
+    "METRIC",
+    "ROW",
+    "VIEWS",
+    "assert_same_point",
+    "benches",
+    "corner_rooms",
+    "deck_in",
+    "divided",
+    "drawn_faces_of",
+    "eaved",
+    "exercises",
+    "faces_of",
+    "flights",
+    "hipped",
+    "laid_out",
+    "patterned",
+    "profiles",
+    "raised",
+    "roads",
+    "roofed",
+    "rooms",
+    "round_bodies",
+    "round_shadowed",
+    "rounded",
+    "rows",
+    "shadowed",
+    "silhouettes",
+    "solved",
+    "suns",
+    "tables",
+    "tiled",
+    "topped",
+    "tracks",
+    "windowed",
+    "words",
+]

@@ -1,0 +1,147 @@
+"""What rises from its plan: blocks, tables, stairs, round bodies; and rooms with it."""
+
+from typing import Any
+
+from hypothesis import assume
+from hypothesis import strategies as st
+
+from conftest import exercise_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
+from orthopsis.core.things.round_body.shape import INSIDE, NARROW
+from orthopsis.core.things.table.shape import LEGS as TABLE_LEGS
+from scenes.alone import exercises
+from scenes.base import VIEWS, drawn_faces_of, faces_of, is_unheld, views_of
+
+
+@st.composite
+def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ...] = ("", "roof", "wall")) -> Exercise:
+    """Return a box anywhere, a block raised on its top, and on that nothing, a hip roof, or windows on a wall."""
+    exercise = draw(exercises(most=1, views=views))
+    host = exercise.things[0].model_dump(mode="json")
+    assume("top" in drawn_faces_of(exercise))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "0:1:0", "3:2:5"])
+    block = {
+        "kind": "raised_block", "name": "Upon", "joined_to": "Box 1", "joined_by": "face_top",
+        "along": draw(part), "up": draw(part), "rise": draw(st.floats(2.0, 90.0)),
+        "reach": draw(st.sampled_from(["measured", "edge"])),
+    }  # fmt: skip
+    things, over = [host, block], draw(st.sampled_from(more))
+    made = exercise_of(*things, views=views_of(exercise))
+    walls = sorted(set(faces_of(made, 1)) - {"top"})
+    if over == "roof":
+        things.append({"kind": "hip_roof", "name": "Over", "joined_to": "Upon", "joined_by": "face_top", "rise": 20.0})
+    elif over == "wall" and walls:
+        wall = draw(st.sampled_from(walls))
+        kind = draw(st.sampled_from([{"kind": "rectangles", "columns": "2"}, {"kind": "gable_roof", "rise": 18.0}]))
+        things.append({**kind, "name": "Over", "joined_to": "Upon", "joined_by": f"face_{wall}"})
+    made = exercise_of(*things, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above")) -> Exercise:
+    """Return a box anywhere whose top is seen, and a table on it."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    part, rise = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "3:2:5"]), draw(st.floats(6.0, 80.0))
+    table = {
+        "kind": "table", "name": "Table", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
+        "up": draw(part), "rise": rise, "thick": draw(st.floats(0.5, rise - 2.0)),
+        "legs": draw(st.sampled_from(sorted(TABLE_LEGS))), "reach": draw(st.sampled_from(["measured", "edge"])),
+    }  # fmt: skip
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), table, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere whose top is seen, a round body on it, and perhaps another one on that."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    things, part = [exercise.things[0].model_dump(mode="json")], st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "0:1:0"])
+    for number, host in enumerate(["Box 1", "Round 0"][: draw(st.integers(1, 2))]):
+        place = {"name": f"Round {number}", "joined_to": host, "joined_by": "face_top"}
+        form = {"form": draw(st.sampled_from(sorted(ROUND_FORMS))), "narrow": draw(st.sampled_from(sorted(NARROW)))}
+        inside = draw(st.sampled_from(sorted(INSIDE)))
+        size = {"along": draw(part), "up": draw(part), "rise": draw(st.floats(4.0, 80.0))}
+        things.append({"kind": "round_body", **place, **form, **size, "inside": inside})
+    made = exercise_of(*things, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box anywhere whose top is seen, and stairs on it."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "3:2:5"])
+    stairs = {
+        "kind": "stairs", "name": "Stairs", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
+        "up": draw(part), "rise": draw(st.floats(6.0, 120.0)), "steps": str(draw(st.integers(2, 7))),
+        "climbs": draw(st.sampled_from(["along", "up"])), "reach": draw(st.sampled_from(["measured", "edge"])),
+    }  # fmt: skip
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), stairs, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def rooms(draw: Any, more: int = 2) -> Exercise:
+    """Return a room that one looks into, and on its faces blocks, windows, niches and boards."""
+    left, bottom = draw(st.integers(10, 120)), draw(st.integers(10, 90))
+    room = {
+        "kind": "room", "name": "Room", "left": left, "bottom": bottom,
+        "width": draw(st.integers(220 - left, 400 - left)), "height": draw(st.integers(160 - bottom, 285 - bottom)),
+        "depth_by": draw(st.sampled_from(["measured", "half"])), "depth": draw(st.floats(5.0, 120.0)),
+        "depth_corner": draw(st.sampled_from(["auto", "bottom_left", "top_right"])),
+    }  # fmt: skip
+    part, things = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "1:5:2"]), [room]
+    for number in range(draw(st.integers(0, more))):
+        place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
+        if draw(st.booleans()):
+            reach = {"reach": draw(st.sampled_from(["measured", "ceiling"]))}
+            block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
+            things.append({**place, **block, **reach})
+        else:
+            face = draw(st.sampled_from(["floor", "ceiling", "left_wall", "right_wall", "back_wall"]))
+            flat = {"kind": "rectangles", "joined_by": f"face_{face}", "columns": draw(st.sampled_from(["1", "2"]))}
+            relief = {
+                "relief": draw(st.sampled_from(["flat", "in", "out", "open"])),
+                "deep": draw(st.floats(1.0, 12.0)),
+            }
+            things.append({**place, **flat, **relief})
+    made = exercise_of(*things, views=[VIEWS["one_point"]])
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def corner_rooms(draw: Any, more: int = 2) -> Exercise:
+    """Return a room about its back corner, and on its faces blocks, windows, niches and boards."""
+    view = draw(st.sampled_from(["two_point", "two_point_free"]))
+    room = {
+        "kind": "room", "name": "Room", "left": draw(st.integers(150, 280)), "bottom": draw(st.integers(60, 140)),
+        "height": draw(st.integers(20, 150)), "left_length": draw(st.floats(10.0, 120.0)),
+        "right_length": draw(st.floats(10.0, 120.0)), "ceiling": draw(st.sampled_from(["none", "drawn"])),
+    }  # fmt: skip
+    part, things = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "1:5:2"]), [room]
+    for number in range(draw(st.integers(0, more))):
+        place = {"name": f"Thing {number}", "joined_to": "Room", "along": draw(part), "up": draw(part)}
+        if draw(st.booleans()):
+            reach = {"reach": draw(st.sampled_from(["measured", "ceiling"]))}
+            block = {"kind": "raised_block", "joined_by": "face_floor", "rise": draw(st.floats(3.0, 60.0))}
+            things.append({**place, **block, **reach})
+        else:
+            face = draw(st.sampled_from(["floor", "left_wall", "right_wall"]))
+            relief = {
+                "relief": draw(st.sampled_from(["flat", "in", "out", "open"])),
+                "deep": draw(st.floats(1.0, 12.0)),
+            }
+            things.append({**place, "kind": "rectangles", "joined_by": f"face_{face}", "columns": "1", **relief})
+    made = exercise_of(*things, views=[VIEWS[view]])
+    assume(not is_unheld(made))
+    return made

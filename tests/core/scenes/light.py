@@ -1,0 +1,51 @@
+"""Suns, and shadows on the ground."""
+
+from typing import Any
+
+from hypothesis import assume
+from hypothesis import strategies as st
+
+from conftest import exercise_of
+from orthopsis.core.document.document import Exercise
+from scenes.alone import exercises
+from scenes.base import drawn_faces_of, faces_of, is_unheld, views_of
+from scenes.furniture import round_bodies
+
+
+@st.composite
+def suns(draw: Any) -> dict[str, Any]:
+    """Return where the sun of a sheet stands, as fields of the document."""
+    stands = draw(st.sampled_from(["beside", "ahead", "behind"]))
+    place = {"aside_mm": draw(st.floats(0.0, 250.0)), "height_mm": draw(st.floats(40.0, 500.0))}
+    side = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
+    return {**side, "sun": {"stands": stands, **place}}
+
+
+@st.composite
+def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box on the ground, or a block on that, and its shadow."""
+    exercise = draw(exercises(most=1, views=views))
+    box = exercise.things[0]
+    assume(box.bottom < exercise.eye_level.height_mm - 5 and "bottom" in faces_of(exercise))
+    things, host = [box.model_dump(mode="json")], "Box 1"
+    if draw(st.booleans()) and "top" in drawn_faces_of(exercise):
+        part, host = st.sampled_from(["1:2:1", "0:3:1", "3:2:5"]), "Upon"
+        place = {"name": host, "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part), "up": draw(part)}
+        things.append({"kind": "raised_block", **place, "rise": draw(st.floats(4.0, 60.0))})
+    things.append({"kind": "shadow", "name": "Shadow", "joined_to": host, "joined_by": "face_ground"})
+    made = exercise_of(*things, views=views_of(exercise), **draw(suns()))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def round_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box anywhere whose top is seen, a round body on it, and the shadow of that."""
+    exercise = draw(round_bodies(views=views))
+    things = [thing.model_dump(mode="json") for thing in exercise.things[:2]]
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Round 0", "joined_by": "face_ground"}
+    made = exercise_of(
+        *things[:1], {**things[1], "joined_to": "Box 1"}, shadow, views=views_of(exercise), **draw(suns())
+    )
+    assume(not is_unheld(made))
+    return made
