@@ -7,9 +7,11 @@ from hypothesis import strategies as st
 
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.things.figure.figure import READY as READY_FIGURES
+from orthopsis.core.things.outline import scaled
 from orthopsis.core.things.pattern.designs import DESIGNS, EACH
 from scenes.alone import exercises, laid_out, profiles, words
-from scenes.base import drawn_faces_of, faces_of, is_unheld, views_of
+from scenes.base import VIEWS, drawn_faces_of, faces_of, is_unheld, views_of
 
 WAYS = ("diagonal", "measuring", "page", "eye", "repeat_near", "repeat_far")
 
@@ -82,3 +84,21 @@ def windowed(
     made = exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=views_of(exercise))
     assume(not is_unheld(made))
     return made
+
+
+FIGURES = {name: scaled(outline, 60.0, 60.0) for name, outline in READY_FIGURES.items()}
+
+
+@st.composite
+def figured(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere with a figure on a face of it that is drawn: flat, standing out, or sunk in."""
+    exercise = draw(exercises(most=1, views=views))
+    faces = sorted(drawn_faces_of(exercise))
+    assume(faces)
+    part = st.sampled_from(["1:2:1", "1:6:1", "2:3:5", "0:1:2"])
+    figure = {
+        "kind": "figure", "name": "Mark", "joined_to": "Box 1", "joined_by": f"face_{draw(st.sampled_from(faces))}",
+        "outline": FIGURES[draw(st.sampled_from(sorted(FIGURES)))], "along": draw(part), "up": draw(part),
+        "relief": draw(st.sampled_from(["flat", "out", "in"])), "deep": draw(st.floats(0.5, 20.0)),
+    }  # fmt: skip
+    return exercise_of(exercise.things[0].model_dump(mode="json"), figure, views=views_of(exercise))

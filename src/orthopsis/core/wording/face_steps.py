@@ -351,6 +351,58 @@ FACE: dict[str, StepPhrases] = {
         "ruler, pencil light",
     ),
 }
+FACE |= {
+    "figure.block": StepPhrases(
+        "a light block about it, {deep}",
+        (
+            "Draw the rectangle about the figure, lightly. From its first corner measure {deep}, with the ruler "
+            "{outward}. Draw the same rectangle there, like the other end of a block, lightly too. Count: {count}.",
+            "Draw the rectangle about the figure, lightly. Carry its first corner by {deep}, {outward}, and draw the "
+            "rectangle again from there, like the other end of a block: {lines}, all light.",
+            "The rectangle about it, carried by {deep}, {outward}, as the other end of a light block: {lines}.",
+        ),
+        "What is carved is first a block.",
+        "Drawing the second rectangle as large as the first one, where it comes nearer or goes away.",
+        "ruler and set square, pencil light",
+    ),
+    "figure.rows": StepPhrases(
+        "light lines across the block",
+        (
+            "From each inner corner go straight to the side of the rectangle. From there go over the side of the "
+            "block, {outward}, and then across its other end, lightly. Count: {count}.",
+            "Carry the heights of the inner corners over the side of the block, {outward}, and across its other end, "
+            "lightly: {lines}.",
+            "The inner corners' heights over the side of the block, {outward}, and across its other end: {lines}.",
+        ),
+        "What is equally high on one end of a block is so on the other.",
+        "Measuring these heights again: at the other end they are not as long.",
+        "ruler, pencil light",
+    ),
+    "figure.depths": StepPhrases(
+        "its corners carried over, {lines}",
+        (
+            "From each corner of the figure lay the ruler {outward}. Draw up to its own line at the other end of the "
+            "block; lightly where it will not show. Count: {count}.",
+            "From each corner of the figure draw {outward}, up to its own line at the other end of the block: {lines}, "
+            "lightly where they will not show.",
+            "From the corners {outward}, each to its own line at the other end: {lines}.",
+        ),
+        "All edges that lead out of a face share one point.",
+        "Stopping at the line of another corner.",
+        "ruler on the point",
+    ),
+    "figure.front": StepPhrases(
+        "the figure at the other end, {rules}",
+        (
+            "Join the new corners in the same order as on the {face}. Count: {count}.",
+            "Join the new corners in the same order as on the {face}: {lines}.",
+            "The outline at the other end, corner by corner: {lines}.",
+        ),
+        "Both ends of what is carved have the same corners.",
+        "Leaving out a corner.",
+        "ruler",
+    ),
+}
 for _how in ("counted", "measured"):
     FACE[f"figure.{_how}"] = replace(
         FACE[f"lettering.{_how}"],

@@ -1,12 +1,13 @@
-"""A figure on a face: any outline of straight edges, with holes or without, that lies flat on a wall, a top, a slope.
+"""A figure on a face: any outline of straight edges, flat on a wall, a top, a slope, or standing out, or sunk in.
 
 It knows its outline and which part of the face it fills; whose face it is does not matter.
 """
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.figure.figure import READY, SIDE_MM, Figure
+from orthopsis.core.things.figure.relief import RELIEFS
 from orthopsis.core.things.outline import scaled
-from orthopsis.core.things.parameters import Shape, Text
+from orthopsis.core.things.parameters import Choice, Length, Shape, Text
 
 FIGURE = ThingKind(
     kind="figure",
@@ -15,6 +16,8 @@ FIGURE = ThingKind(
         Shape("outline", "the outline", READY, scaled(READY["star"], SIDE_MM, SIDE_MM)),
         Text("along", "how it lies along the face: free, taken, free", "1:2:1", 40),
         Text("up", "how it lies up the face: free, taken, free", "1:2:1", 40),
+        Choice("relief", "whether it stands out or is sunk in", RELIEFS, "flat"),
+        Length("deep", "how deep it is", 6.0, 0.5, 1000.0),
     ),
     in_view={"one_point": Figure, "two_point": Figure, "three_point": Figure},
     hangs="on_face",

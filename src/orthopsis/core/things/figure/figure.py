@@ -7,10 +7,11 @@ from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.things.answers import Clause, Handle
-from orthopsis.core.things.face_part import WAYS, OnFacePart, Way, shares_on_marks, taken
-from orthopsis.core.things.flat import FlatOutlines, Loops, reading
+from orthopsis.core.things.face_part import WAYS, Way, shares_on_marks, taken
+from orthopsis.core.things.figure.relief import CarriedFigure
+from orthopsis.core.things.flat import Loops, reading
 from orthopsis.core.things.outline import Outline, scaled, size, with_corner
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
@@ -29,13 +30,16 @@ READY: dict[str, Outline] = {name: scaled(loops, 1 / 12, 1 / 12) for name, loops
 """Ready outlines in a square of 1 by 1, each drawn once round; a piece anticlockwise, a hole clockwise."""
 
 
-class Figure(OnFacePart, FlatOutlines):
-    """A figure that lies flat on a face."""
+class Figure(CarriedFigure):
+    """A figure on a face."""
 
     told = "figure"
     sentence: tuple[Clause, ...] = (
         Clause("A figure with {outline}. "),
-        Clause("Free, taken, free: {along} along the face, {up} up."),
+        Clause("Free, taken, free: {along} along the face, {up} up. "),
+        Clause("It lies {relief}.", {"relief": ("flat",)}),
+        Clause("It stands {relief}, {deep}.", {"relief": ("out",)}),
+        Clause("It is {relief}, {deep} deep.", {"relief": ("in",)}),
     )
 
     @classmethod
@@ -90,14 +94,28 @@ class Figure(OnFacePart, FlatOutlines):
     @property
     def handles(self) -> Mapping[str, Handle]:
         """The part of the face that it fills, and each of its corners."""
-        seen = self.setting.frame.eye.see(self.solid.places).tolist()
+        places = self.panel.places([place for _, loops in self.outlines for loop in loops for _, place in loop])
+        seen = self.setting.frame.eye.see(places).tolist()
         corners = {
             f"corner_{number}": Handle(
                 f"Move corner {number}", Point(x, y), ("outline",), partial(self._drag_corner, number), "corner"
             )
             for number, (x, y) in enumerate(seen, start=1)
         }
-        return {**self.part_handles, **corners}
+        if self.is_flat:
+            return {**self.part_handles, **corners}
+        says = "Change how deep it is" if self.relief == "in" else "Change how far it stands out"
+        return {**self.part_handles, **corners, "deep": Handle(says, self.first_out, ("deep",), self._drag_deep)}
+
+    def _drag_deep(self, at: Point) -> Mapping[str, Value]:
+        start, end = self.page[0], self.first_out
+        along = ((at.x - start.x) * (end.x - start.x) + (at.y - start.y) * (end.y - start.y)) / distance(start, end)
+        return {"deep": max(along, self.setting.sheet.division_mm)}
+
+    @cached_property
+    def spans(self) -> Mapping[str, tuple[Point, Point]]:
+        """How far it stands out, or how deep it is."""
+        return {} if self.is_flat else {"deep": (self.page[0], self.first_out)}
 
     def _drag_corner(self, number: int, at: Point) -> Mapping[str, Value]:
         """Put a corner where the line of sight through the page meets the face, on a twelfth of the part it fills."""

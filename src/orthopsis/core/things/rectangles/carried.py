@@ -13,7 +13,7 @@ from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.answers import Spans
-from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.outward import Outward
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import PLACES
 from orthopsis.core.things.rectangles.layout import within
@@ -21,8 +21,6 @@ from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
 from orthopsis.core.view.eye import Array
 
-DEEPEST = 0.9
-"""Nothing is sunk deeper than this share of the body (no source)."""
 FLAT_CROSSING = 0.2
 """Sine of the angle from which on two lines cross well enough (no source)."""
 HIGH = (2, 3)
@@ -79,17 +77,17 @@ class CarriedShapes(RectangleShapes):
         return {ends: _spans(eye.see(places)) for ends, places in found.items()}
 
     @cached_property
-    def way(self) -> Array:
-        """The world direction in which they are carried, length 1: out of the face or into it."""
-        assert self.panel.outward is not None
-        return np.array(self.panel.outward) * (-1 if self.is_sunk else 1)
+    def outward(self) -> Outward:
+        """The way out of the face or into it, from the first corner of the first one."""
+        start = self.panel.places([self.layout.rectangles[0][0]])[0]
+        return Outward(self.panel, self.setting.frame.eye, start, self.is_sunk)
 
     @cached_property
     def carried(self) -> Array:
         """The way by which they stand out or are sunk, in the world, mm.
 
         It is measured on the page from the first corner of the first one, toward the point to which the direction runs
-        or away from it: a share s of the way to a point is the length s / (1 - s) in depths of its start (from memory).
+        or away from it.
 
         Raises:
             GeometryError: it is longer than the way to the point, or they would be sunk through the body.
@@ -104,22 +102,7 @@ class CarriedShapes(RectangleShapes):
                 about="relief",
                 nearest="in",
             )
-        eye, deep, goal, way = self.setting.frame.eye, self.values.mm("deep"), self.panel.out.goal, self.way
-        start = self.panel.places([self.layout.rectangles[0][0]])[0]
-        if goal.is_ideal:
-            length = deep * start[2] / eye.distance_mm
-        else:
-            x, y = eye.see(start[None])[0].tolist()
-            reach = distance(Point(x, y), goal)
-            if self.leads_away and deep > FARTHEST_SHARE * reach:
-                raise self._too_deep(FARTHEST_SHARE * reach)
-            share = deep / reach if self.leads_away else -deep / reach
-            length = share / (1 - share) * start[2] / way[2]
-        back = self.panel.back
-        room = float(np.linalg.norm(back.vector)) if back is not None else np.inf
-        if self.is_sunk and length >= room:
-            raise self._too_deep(deep * DEEPEST * room / length)
-        return np.asarray(way * length)
+        return self.outward.vector(self.values.mm("deep"), self._too_deep)
 
     @property
     def through(self) -> Back:
@@ -147,13 +130,7 @@ class CarriedShapes(RectangleShapes):
         """Return how deep they are on the page; see ``carried``."""
         if not self.is_measured:
             return {}
-        eye, goal = self.setting.frame.eye, self.panel.out.goal
-        start = self.panel.places([self.layout.rectangles[0][0]])[0]
-        if goal.is_ideal:
-            return {"deep": shape["out"] * eye.distance_mm / start[2]}
-        times = shape["out"] * self.way[2] / start[2]
-        x, y = eye.see(start[None])[0].tolist()
-        return {"deep": abs(times / (1 + times)) * distance(Point(x, y), goal)}
+        return {"deep": self.outward.page_mm(shape["out"])}
 
     def _too_deep(self, longest_mm: float) -> GeometryError:
         sheet = self.setting.sheet
@@ -165,11 +142,6 @@ class CarriedShapes(RectangleShapes):
             about="deep",
             nearest=most,
         )
-
-    @property
-    def leads_away(self) -> bool:
-        """Whether they are carried toward the point of their direction, and not away from it toward the viewer."""
-        return bool(self.way[2] > 0)
 
     @cached_property
     def holes(self) -> Mapping[str, tuple[Array, ...]]:
@@ -188,10 +160,7 @@ class CarriedShapes(RectangleShapes):
     @property
     def sign(self) -> int:
         """Which way it is measured on the page: 1 toward the point, to the right or up, -1 the other way."""
-        if not self.panel.out.goal.is_ideal:
-            return 1 if self.leads_away else -1
-        x, y, _ = self.way
-        return 1 if x + y > 0 else -1
+        return self.outward.sign
 
     @cached_property
     def first_out(self) -> Point:
