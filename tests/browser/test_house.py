@@ -72,7 +72,7 @@ def test_windows_are_offered_with_a_wall_and_counted_in_the_sentence(desk: Page,
     desk.get_by_role("button", name="An empty sheet").click()
     expect(desk.get_by_role("button", name="Add a box")).to_be_visible()
     expect(desk.get_by_role("button", name="Add windows")).to_have_count(0)
-    desk.get_by_role("button", name="Add a box").click()
+    add(desk, "a box")
     add(desk, "windows")
     expect(details(desk)).to_have_attribute("d", LINES[12])
     article = desk.locator("article.thing").last

@@ -64,7 +64,7 @@ def test_a_table_stands_on_four_legs(view: str) -> None:
     found = solved(table(view))
     legs = found.built[1].solid
     feet = [legs.places[legs.index(f"Number {n}.front.{c}")] for n in range(1, 5) for c in ("low_near", "high_far")]
-    heights = [at @ found.prepared.things[1].standing.way for at in feet]
+    heights = [at @ found.prepared.things[1].standing.outward.way for at in feet]
     assert max(heights) - min(heights) < 1e-9, "all feet are equally far down"
     there = {"eye level", *found.built[0].points, *found.built[0].lines}
     there |= {aim.name for aim in found.prepared.aims.values()}
