@@ -5,7 +5,7 @@ from collections.abc import Iterator, Sequence
 
 from orthopsis.core.advice.keep import same_in_the_world
 from orthopsis.core.advice.piece import drawn_points, piece
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import LOWEST_SUN_MM, Exercise
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import set_all, set_at
@@ -186,7 +186,7 @@ def _sun(solved: Solved, frame: Frame) -> Iterator[Advice]:
     edits = []
     if on_x != x and (on_x - middle) * (x - middle) > 0:
         edits.append(CureEdit(path="sun.aside_mm", value=math.floor(abs(on_x - middle) / division) * division))
-    if on_y != y:
+    if on_y != y and abs(on_y - level) >= LOWEST_SUN_MM:
         edits.append(CureEdit(path="sun.height_mm", value=math.floor(abs(on_y - level) / division) * division))
     strips = strips_for((aim.at.xy for aim in aims), sheet)
     shown = {

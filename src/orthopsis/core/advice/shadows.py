@@ -6,6 +6,7 @@ import numpy as np
 import shapely
 
 from orthopsis.core.advice.piece import piece
+from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.light.sun import Rays
@@ -47,7 +48,8 @@ def _other_sun(solved: Solved, angles: Mapping[Rays, Rays], times: float) -> lis
     sun, division = solved.prepared.exercise.sunlight, solved.prepared.sheet.division_mm
     if sun.is_beside:
         return [CureEdit(path="rays", value=angles[sun.rays])] if sun.rays in angles else []
-    return [CureEdit(path="sun.height_mm", value=round_to(sun.height_mm * times, division))]
+    height = min(max(round_to(sun.height_mm * times, division), LOWEST_SUN_MM), FARTHEST_SUN_MM)
+    return [CureEdit(path="sun.height_mm", value=height)] if height != sun.height_mm else []
 
 
 def _reached(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[Placed]:

@@ -9,8 +9,9 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, distance, toward, unit_toward
 from orthopsis.core.things.depth import FARTHEST_SHARE
+from orthopsis.core.things.face_part import OnFacePart
 from orthopsis.core.view.eye import Array, Eye
 
 DEEPEST = 0.9
@@ -61,6 +62,16 @@ class Outward:
         x, y = self.eye.see(self.start[None])[0].tolist()
         return Point(x, y)
 
+    def mark(self, mm: float) -> Point:
+        """Return where a measure ends on the page."""
+        return toward(self._at, self.panel.out.goal, self.sign * mm)
+
+    def reached_mm(self, at: Point) -> float:
+        """Return how far out a hand is, mm: where it comes nearest to the line of the measure."""
+        start = self._at
+        across, up = unit_toward(start, self.mark(1.0))
+        return (at.x - start.x) * across + (at.y - start.y) * up
+
     def vector(self, deep_mm: float, too_deep: Callable[[float], GeometryError]) -> Array:
         """Return the way in the world, mm, for a measure on the page.
 
@@ -88,3 +99,27 @@ class Outward:
             return length_mm * self.eye.distance_mm / float(self.start[2])
         times = length_mm * float(self.way[2]) / float(self.start[2])
         return abs(times / (1 + times)) * self._reach
+
+
+class OutOfFace(OnFacePart):
+    """What lies on a face, and may stand out of it or be sunk into it."""
+
+    @property
+    def may_be_thin(self) -> bool:
+        """The thickness of a wall, a frame or a step is thin."""
+        return True
+
+    @property
+    def is_see_through(self) -> bool:
+        """Whether what bears it is see-through."""
+        return self.host.is_see_through
+
+    def flat_only(self) -> GeometryError:
+        """Return the error for a face out of which nothing can stand, such as a slope."""
+        return GeometryError(
+            "no_way_out",
+            f"“{self.values.name}” can only lie flat on the {self.panel.says}.",
+            "Let it lie flat there, or choose another face.",
+            about="relief",
+            nearest="flat",
+        )

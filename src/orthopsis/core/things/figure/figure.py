@@ -7,7 +7,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.face_part import WAYS, Way, shares_on_marks, taken
 from orthopsis.core.things.figure.relief import CarriedFigure
@@ -105,17 +105,20 @@ class Figure(CarriedFigure):
         if self.is_flat:
             return {**self.part_handles, **corners}
         says = "Change how deep it is" if self.relief == "in" else "Change how far it stands out"
-        return {**self.part_handles, **corners, "deep": Handle(says, self.first_out, ("deep",), self._drag_deep)}
+        return {**self.part_handles, **corners, "deep": Handle(says, self.deep_end, ("deep",), self._drag_deep)}
 
     def _drag_deep(self, at: Point) -> Mapping[str, Value]:
-        start, end = self.page[0], self.first_out
-        along = ((at.x - start.x) * (end.x - start.x) + (at.y - start.y) * (end.y - start.y)) / distance(start, end)
-        return {"deep": max(along, self.setting.sheet.division_mm)}
+        return {"deep": max(self.outward.reached_mm(at), self.setting.sheet.division_mm)}
+
+    @property
+    def deep_end(self) -> Point:
+        """Where the measure of how far it stands out, or how deep it is, ends on the page."""
+        return self.outward.mark(self.values.mm("deep"))
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """How far it stands out, or how deep it is."""
-        return {} if self.is_flat else {"deep": (self.page[0], self.first_out)}
+        return {} if self.is_flat else {"deep": (self.page[0], self.deep_end)}
 
     def _drag_corner(self, number: int, at: Point) -> Mapping[str, Value]:
         """Put a corner where the line of sight through the page meets the face, on a twelfth of the part it fills."""

@@ -16,13 +16,13 @@ from orthopsis.core.construct.meeting import level_or_upright, meeting
 from orthopsis.core.construct.moves import Act, MeasureAlong, Move, Role, Rule, RuleToPoint, Run, Side
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.plane.homogeneous import Point, toward, unit_toward
+from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
-from orthopsis.core.things.face_part import WAYS, OnFacePart
+from orthopsis.core.things.face_part import WAYS
 from orthopsis.core.things.flat import Corner, FlatOutlines, family
-from orthopsis.core.things.outward import Outward
+from orthopsis.core.things.outward import OutOfFace, Outward
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.solid import turned_over
 from orthopsis.core.view.eye import Array
@@ -45,7 +45,7 @@ class _Line:
         return f"construction.across.{self.number}"
 
 
-class CarriedFigure(OnFacePart, FlatOutlines):
+class CarriedFigure(OutOfFace, FlatOutlines):
     """A figure with an outline, flat or carried."""
 
     @property
@@ -57,16 +57,6 @@ class CarriedFigure(OnFacePart, FlatOutlines):
     def is_flat(self) -> bool:
         """Whether it lies flat on the face."""
         return self.relief == "flat"
-
-    @property
-    def may_be_thin(self) -> bool:
-        """What stands out a little is thin."""
-        return True
-
-    @property
-    def is_see_through(self) -> bool:
-        """Whether what bears it is see-through."""
-        return self.host.is_see_through
 
     @cached_property
     def part(self) -> tuple[FacePlace, FacePlace, FacePlace, FacePlace]:
@@ -95,13 +85,7 @@ class CarriedFigure(OnFacePart, FlatOutlines):
                 nearest="flat",
             )
         if self.panel.is_sloping or self.panel.outward is None:
-            raise GeometryError(
-                "no_way_out",
-                f"“{self.values.name}” can only lie flat on the {self.panel.says}.",
-                "Let it lie flat there, or choose another face.",
-                about="relief",
-                nearest="flat",
-            )
+            raise self.flat_only()
         if self.relief == "in":
             self._check_wall()
         return tuple(ordered)
@@ -141,11 +125,6 @@ class CarriedFigure(OnFacePart, FlatOutlines):
     def page(self) -> Sequence[Point]:
         """The corners of the part on the page."""
         return [self._seen(place) for place in self.part]
-
-    @property
-    def first_out(self) -> Point:
-        """Where the first corner of the part is carried to on the page."""
-        return toward(self.page[0], self.panel.out.goal, self.outward.sign * self.values.mm("deep"))
 
     @property
     def holes(self) -> Mapping[str, tuple[Array, ...]]:

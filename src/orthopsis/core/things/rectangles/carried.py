@@ -7,7 +7,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Back
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance, toward, unit_toward
+from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
@@ -165,8 +165,7 @@ class CarriedShapes(RectangleShapes):
     @cached_property
     def first_out(self) -> Point:
         """Where the first corner of the first front lies on the page."""
-        start, goal = self.page[0][0], self.panel.out.goal
-        return toward(start, goal, self.sign * self.values.mm("deep"))
+        return self.outward.mark(self.values.mm("deep"))
 
     @property
     def out_mm(self) -> float:

@@ -5,7 +5,7 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.carried import CarriedShapes
@@ -65,10 +65,7 @@ class Rectangles(CarriedShapes):
         return found
 
     def _drag_deep(self, at: Point) -> Mapping[str, Value]:
-        start, end = self.page[0][0], self.first_out
-        reach = distance(start, end)
-        along = ((at.x - start.x) * (end.x - start.x) + (at.y - start.y) * (end.y - start.y)) / reach
-        return {"deep": max(along, self.setting.sheet.division_mm)}
+        return {"deep": max(self.outward.reached_mm(at), self.setting.sheet.division_mm)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:

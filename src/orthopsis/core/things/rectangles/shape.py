@@ -13,7 +13,7 @@ from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.answers import Crowded
-from orthopsis.core.things.face_part import OnFacePart
+from orthopsis.core.things.outward import OutOfFace
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
@@ -22,7 +22,7 @@ MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
 
 
-class RectangleShapes(OnFacePart):
+class RectangleShapes(OutOfFace):
     """Forms on a face, each in its rectangle."""
 
     @cached_property
@@ -34,13 +34,7 @@ class RectangleShapes(OnFacePart):
             are not flat on a slope.
         """
         if not self.is_flat and self.panel.is_sloping:
-            raise GeometryError(
-                "no_way_out",
-                f"“{self.values.name}” can only lie flat on the {self.panel.says}.",
-                "Let it lie flat there, or choose another face.",
-                about="relief",
-                nearest="flat",
-            )
+            raise self.flat_only()
         layout = layout_of(self.values, self.ruler)
         if self.form.is_curved and len(layout.rectangles) > MOST_CURVED:
             raise GeometryError(
@@ -103,16 +97,6 @@ class RectangleShapes(OnFacePart):
     def is_measured(self) -> bool:
         """Whether a measure says how far they stand out or are sunk in."""
         return not (self.is_flat or self.is_through)
-
-    @property
-    def may_be_thin(self) -> bool:
-        """The thickness of a wall, a frame or a step is thin."""
-        return True
-
-    @property
-    def is_see_through(self) -> bool:
-        """Whether what bears them is see-through."""
-        return self.host.is_see_through
 
     @cached_property
     def page(self) -> tuple[tuple[Point, ...], ...]:
