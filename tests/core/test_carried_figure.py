@@ -53,7 +53,7 @@ def test_its_body_is_as_large_as_its_outline_times_how_far_it_stands_out(face: t
     base = float(np.linalg.norm(np.cross(along, up))) * share
     long = float(np.linalg.norm(standing.carried))  # type: ignore[attr-defined]
     # The eye's world is left-handed: what is turned outward has a negative volume there.
-    assert abs(volume_of(solid)) == pytest.approx(base * long, rel=1e-6)
+    assert volume_of(solid) == pytest.approx(-base * long, rel=1e-6)
     sides = {side for face_ in solid.faces for loop in face_.loops for side in pairwise((*loop, loop[0]))}
     assert all((b, a) in sides for a, b in sides), "every side is shared by two faces that run it opposite ways"
 
