@@ -1,5 +1,6 @@
 """From a pointer move to the new picture on the Desk, in the real browser, server and browser on this machine."""
 
+import gc
 import statistics
 import time
 
@@ -60,6 +61,8 @@ def measure(page: Page, address: str, exercise: Exercise, label: str) -> list[fl
 
 def moved() -> None:
     """Print what one move costs the server when one of a hundred boxes is moved, and how much it sends."""
+    gc.collect()
+    gc.freeze()  # as a serving process does
     exercise = grid_of_boxes(100)
     shown = draw_picture(exercise)
     at = next(handle.at for handle in shown.handles if handle.id == "things.50.place")

@@ -1,6 +1,6 @@
 import { mount } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { h } from 'vue'
 
 import type { ClassRecord, Picture, Step } from '@/api/types'
@@ -9,7 +9,10 @@ import SheetMeasures from '@/sheet/SheetMeasures.vue'
 import SheetScales from '@/sheet/SheetScales.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import FindingBars from '@/views/register/FindingBars.vue'
+import StepList from '@/views/show/StepList.vue'
 import StepWords from '@/views/show/StepWords.vue'
+
+import { step } from './steps'
 
 const picture = {
   sheet: { width_mm: 400, height_mm: 300, units: 'mm', division_mm: 1, fold_mm: null },
@@ -111,5 +114,28 @@ describe('what came up, pile by pile', () => {
   it('stands where nothing has come up too', () => {
     const record = { piles: ['Crates'], findings: [{ code: 'a', title: 'T', counts: [0] }] } as unknown as ClassRecord
     expect(mount(FindingBars, { props: { record } }).text()).toContain('0 sheets')
+  })
+})
+
+describe('the list of all steps', () => {
+  const steps = Array.from({ length: 40 }, (_, i) =>
+    step({ key: `Crate/${i}`, short: `Act ${i + 1}`, title: `Act ${i + 1}` }),
+  )
+
+  it('opens where the class is, and goes to the step that is chosen', async () => {
+    const seen: string[] = []
+    Element.prototype.scrollIntoView = vi.fn(function (this: Element) {
+      seen.push(this.textContent ?? '')
+    })
+    const list = mount(StepList, { props: { steps, number: 33 }, attachTo: document.body })
+    await list.find('button.steps').trigger('click')
+    await vi.waitFor(() => expect(seen).toHaveLength(1))
+    expect(seen[0]).toContain('Act 33')
+    const rows = [...document.querySelectorAll<HTMLElement>('ol li button')]
+    expect(rows).toHaveLength(40)
+    expect(rows.filter((row) => row.getAttribute('aria-current') === 'step')).toEqual([rows[32]])
+    rows[4]!.click()
+    expect(list.emitted('update:number')).toEqual([[5]])
+    list.unmount()
   })
 })

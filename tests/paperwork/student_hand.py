@@ -9,6 +9,8 @@ from shapely import Point as ShapelyPoint
 from shapely.ops import polygonize
 
 Place = tuple[float, float]
+HAIR_MM = 0.3
+"""What is printed as near to the edge of a block lies on it: less than the width of a pencil line (no source)."""
 
 
 @dataclass
@@ -26,7 +28,7 @@ class Letter:
 
     def on_rim(self, place: Place) -> Place:
         """Return a measured place, on the block's own side where it is printed a hair beside that."""
-        x, y = (b if b and abs(a - b) < 0.1 else a for a, b in zip(place, self.size, strict=True))
+        x, y = (b if b and abs(a - b) < HAIR_MM else a for a, b in zip(place, self.size, strict=True))
         return (x, y)
 
     def loops(self) -> list[list[Place]]:

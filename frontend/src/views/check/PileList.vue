@@ -67,9 +67,11 @@ const done = computed(() => total.value - reading.value - count('waiting'))
     <a v-if="count('kept')" class="notes" :href="`/api/piles/${pile.id}/notes.pdf`" target="_blank" rel="noopener"
       >Print the notes ({{ count('kept') }})</a
     >
-    <AskFirst what="Remove this pile" title="Remove this pile?" does="Remove it all" @sure="emit('remove')">
-      It goes with all {{ total }} sheets, their photos and judgements. This cannot be taken back.
-    </AskFirst>
+    <p class="remove">
+      <AskFirst what="Remove this pile" title="Remove this pile?" does="Remove it all" @sure="emit('remove')">
+        It goes with all {{ total }} sheets, their photos and judgements. This cannot be taken back.
+      </AskFirst>
+    </p>
   </section>
 </template>
 
@@ -136,6 +138,10 @@ li .kept strong {
   display: block;
   padding: 6px 14px;
   font-weight: 700;
+}
+
+.remove {
+  margin: 4px 14px;
 }
 
 .order {

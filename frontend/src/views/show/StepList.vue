@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** All steps, by the parts of the work; choosing one goes there. */
 import { NPopover } from 'naive-ui'
-import { computed, ref } from 'vue'
+import { computed, nextTick, ref, watch } from 'vue'
 
 import type { Step } from '@/api/types'
 
@@ -10,6 +10,12 @@ import { beginnings } from './showing'
 const number = defineModel<number>('number', { required: true })
 const props = defineProps<{ steps: Step[] }>()
 const open = ref(false)
+const list = ref<HTMLElement>()
+
+watch(open, async (is) => {
+  await nextTick()
+  if (is) list.value?.querySelector('.here')?.scrollIntoView({ block: 'center' })
+})
 
 const parts = computed(() => {
   const begins = beginnings(props.steps)
@@ -38,7 +44,7 @@ function choose(to: number): void {
     <template #trigger>
       <button type="button" class="steps">Steps</button>
     </template>
-    <ol>
+    <ol ref="list">
       <template v-for="(part, i) in parts" :key="i">
         <li v-if="isNew(i)" class="owner">{{ part.owner }}</li>
         <li v-for="(one, n) in part.steps" :key="one.number" :class="{ begins: !isNew(i) && n === 0 }">

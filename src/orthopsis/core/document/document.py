@@ -6,6 +6,7 @@ their parameters are made from the declarations, so a new thing changes the sche
 
 import json
 from collections.abc import Iterable
+from functools import lru_cache
 from itertools import count
 from typing import Annotated, Any, Literal, cast
 
@@ -31,6 +32,7 @@ from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.outline import MOST_CORNERS, MOST_LOOPS
 from orthopsis.core.things.parameters import Length, Shape, Text, Value
 from orthopsis.core.things.registry import KINDS
+from orthopsis.core.things.values import Values
 from orthopsis.core.wording.vocabulary import Level, Vocabulary
 
 SCHEMA = f"{FAMILY}/{NEWEST}"
@@ -269,6 +271,18 @@ def _thing_model(kind: ThingKind) -> type[ThingDocument]:
 
 
 THING_MODELS: dict[str, type[ThingDocument]] = {name: _thing_model(kind) for name, kind in KINDS.items()}
+_DRAWN_TEXTS: dict[str, list[str]] = {
+    name: [p.name for p in kind.parameters if isinstance(p, Text) and p.is_drawn] for name, kind in KINDS.items()
+}
+_SHAPES: dict[str, list[str]] = {
+    name: [p.name for p in kind.parameters if isinstance(p, Shape)] for name, kind in KINDS.items()
+}
+
+
+@lru_cache(maxsize=2048)
+def values_of(thing: ThingDocument) -> Values:
+    """Return the name and the values of a thing; the same object while nothing of it changes."""
+    return Values(thing.name, thing.held())
 
 
 class Exercise(Document):
@@ -317,14 +331,8 @@ class Exercise(Document):
     @field_validator("things")
     @classmethod
     def _can_be_drawn_in_time(cls, things: tuple[ThingDocument, ...]) -> tuple[ThingDocument, ...]:
-        letters = corners = 0
-        for thing in things:
-            for parameter in KINDS[thing.kind].parameters:
-                value = getattr(thing, parameter.name)
-                if isinstance(parameter, Text) and parameter.is_drawn:
-                    letters += len(value)
-                elif isinstance(parameter, Shape):
-                    corners += sum(map(len, value))
+        letters = sum(len(getattr(thing, name)) for thing in things for name in _DRAWN_TEXTS[thing.kind])
+        corners = sum(len(loop) for thing in things for name in _SHAPES[thing.kind] for loop in getattr(thing, name))
         if letters > MOST_LETTERS:
             raise ValueError(f"it has {letters} letters, and {MOST_LETTERS} is the most on one sheet")
         if corners > MOST_ALL_CORNERS:

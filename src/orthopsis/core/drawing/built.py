@@ -41,6 +41,7 @@ class Built:
     Attributes:
         moves: the hand's moves.
         points, lines: what they make, by full name.
+        places: where the points lie on the page, by full name, mm.
         solid: its shape in the world.
         page: its corners as the eye sees them, page mm.
         box: the rectangle about it on the page: left, low, right, high; beyond any page where nothing is drawn.
@@ -55,6 +56,7 @@ class Built:
     moves: tuple[Move, ...]
     points: dict[str, Point]
     lines: dict[str, Ruled]
+    places: dict[str, tuple[float, float]]
     solid: Solid
     page: dict[str, tuple[float, float]]
     box: Box
@@ -158,6 +160,7 @@ def _built(
         moves,
         points,
         lines,
+        {name: point.xy for name, point in points.items()},
         solid,
         page,
         _box(page.values()),

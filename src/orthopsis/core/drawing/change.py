@@ -70,6 +70,10 @@ def _other(
     before: Sequence[Item], after: Sequence[Item], key_of: Callable[[Item], Key]
 ) -> tuple[list[Item], list[Key]]:
     """Return what is new or other, and the keys of what is gone."""
+    if len(before) == len(after):
+        # Mostly a thing has as many lines as before: then all that stays is passed over in one walk.
+        pairs = [(one, two) for one, two in zip(before, after, strict=True) if one is not two]
+        before, after = [one for one, _ in pairs], [two for _, two in pairs]
     was = {key_of(item): item for item in before}
     other = [item for item in after if was.pop(key_of(item), None) is not item]
     return other, list(was)

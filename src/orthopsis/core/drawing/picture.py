@@ -4,7 +4,7 @@ from collections.abc import Iterator
 from itertools import chain
 
 from orthopsis.core.document.place import SUN, PlaceRef, thing_place, view_place
-from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, SheetSize, TapedStrip
+from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, Place, SheetSize, TapedStrip
 from orthopsis.core.drawing.built import Built, Marks
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.drawing.toned import toned_faces
@@ -23,7 +23,11 @@ def picture(solved: Solved) -> Picture:
     prepared = solved.prepared
     sheet = prepared.sheet
     aims = _aims(solved)
-    names = {aim.name for aim in aims}
+    places: dict[str, Place] = {}
+    for thing in solved.built:
+        places.update(thing.places)
+    for aim in aims:
+        places.pop(aim.name, None)
     marks = [_marks(prepared, *one) for one in zip(prepared.things, solved.built, strict=True)]
     return Picture(
         sheet=SheetSize(
@@ -46,7 +50,7 @@ def picture(solved: Solved) -> Picture:
             )
             for s in strips_for((aim.at for aim in aims), sheet)
         ],
-        points={n: p.xy for thing in solved.built for n, p in thing.points.items() if n not in names},
+        points=places,
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
         handles=[*_sheet_handles(prepared), *_sun_handles(prepared), *chain(*(handles for handles, _ in marks))],

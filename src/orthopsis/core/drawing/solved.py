@@ -119,13 +119,13 @@ def block_of(index: int, *, is_final: bool = False) -> int:
 
 def _drawing_order(prepared: Prepared) -> list[int]:
     """Return the numbers of the things as they are drawn: what stands on another after that, patterns last."""
-    order: list[int] = []
+    order: dict[int, None] = {}
     for placed in sorted(prepared.things, key=lambda p: p.kind.is_late or p.kind.is_after_all):
         below = [placed]
         while (anchor := below[-1].setting.anchor) is not None and (other := prepared.thing(anchor.thing)) is not None:
             below.append(other)
-        order += [one.index for one in reversed(below) if one.index not in order]
-    return order
+        order |= dict.fromkeys(one.index for one in reversed(below))
+    return list(order)
 
 
 def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[Seen, ...]:

@@ -6,7 +6,7 @@ from typing import Any
 
 from pydantic import BaseModel, ValidationError
 
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, values_of
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.document.place import PlaceRef, no_place, thing_place
 from orthopsis.core.errors import GeometryError
@@ -15,7 +15,6 @@ from orthopsis.core.scene.prepared import setting_of, sheet_of
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.parameters import Length
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.values import Values
 
 
 def changed_at(exercise: Exercise, changes: Mapping[PlaceRef, Any]) -> Exercise:
@@ -82,7 +81,7 @@ def placed_at(exercise: Exercise, place: PlaceRef) -> Placed:
         raise no_place(place)
     thing = exercise.things[place.number]
     kind, setting = KINDS[thing.kind], setting_of(exercise, thing.view)
-    return Placed(place.number, kind, kind.stand(Values(thing.name, thing.held()), setting))
+    return Placed(place.number, kind, kind.stand(values_of(thing), setting))
 
 
 def is_length_of_thing(exercise: Exercise, place: PlaceRef) -> bool:

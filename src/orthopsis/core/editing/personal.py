@@ -1,6 +1,6 @@
 """Which things of an exercise stand for each student's own, and what becomes of them for a name?"""
 
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, values_of
 from orthopsis.core.document.place import PlaceRef, thing_place
 from orthopsis.core.editing.edit_document import changed_at
 from orthopsis.core.scene.placed import placed_errors
@@ -8,7 +8,6 @@ from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.things.answers import Fit
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.registry import KINDS
-from orthopsis.core.things.values import Values
 
 
 def is_personal(exercise: Exercise) -> bool:
@@ -16,7 +15,7 @@ def is_personal(exercise: Exercise) -> bool:
     views = {view.name: view.kind for view in exercise.views}
     for thing in exercise.things:
         how = KINDS[thing.kind].in_view.get(views.get(thing.view, exercise.views[0].kind))
-        if how is not None and how.is_personal(Values(thing.name, thing.held())):
+        if how is not None and how.is_personal(values_of(thing)):
             return True
     return False
 

@@ -32,7 +32,7 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
     done: dict[int, Placed] = {}
     for index in range(len(documents)):
         for one in reversed(_chain(index, documents, alone, number, done)):
-            document, placed = documents[one], replace(alone[one], layer=one)
+            document, placed = documents[one], alone[one]
             if document.joined_to or placed.kind.hangs:
                 with placed_errors(placed):
                     placed = _JOINS[placed.kind.hangs](placed, done[number[document.joined_to]], document)

@@ -1,8 +1,7 @@
 """A thing where it stands: its kind, its values and what it stands in."""
 
-from collections.abc import Iterator
-from contextlib import contextmanager
 from dataclasses import dataclass
+from types import TracebackType
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.declare import ThingKind
@@ -44,13 +43,22 @@ class Placed:
         return self.standing.setting
 
 
-@contextmanager
-def placed_errors(placed: Placed) -> Iterator[None]:
+def placed_errors(placed: Placed) -> "AtPlace":
     """Say of every error inside to which value of which thing it belongs."""
-    try:
-        yield
-    except GeometryError as error:
-        inner = error.about or "name"
-        raise type(error)(
-            error.code, error.why, error.fix, about=f"things.{placed.index}.{inner}", nearest=error.nearest
-        ) from None
+    return AtPlace(placed)
+
+
+@dataclass(frozen=True, slots=True)
+class AtPlace:
+    """What says it; no generator, since every thing asks several times while a hand drags."""
+
+    placed: Placed
+
+    def __enter__(self) -> None:
+        """Begin."""
+
+    def __exit__(self, _: type[BaseException] | None, error: BaseException | None, __: TracebackType | None) -> None:
+        """Raise a geometry error again, at its place."""
+        if isinstance(error, GeometryError):
+            about = f"things.{self.placed.index}.{error.about or 'name'}"
+            raise type(error)(error.code, error.why, error.fix, about=about, nearest=error.nearest) from None

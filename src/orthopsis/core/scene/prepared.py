@@ -5,7 +5,7 @@ from dataclasses import dataclass, replace
 
 from propcache.api import cached_property
 
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, values_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.aims import aims_of
@@ -13,12 +13,11 @@ from orthopsis.core.scene.joining import join_things
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.views import VIEWS, frame_of
 from orthopsis.core.sheet.chalkboard import Chalkboard
-from orthopsis.core.sheet.length import Units, format_figure, format_length, format_mark, format_nearly
+from orthopsis.core.sheet.length import Units, format_laid, format_length, format_mark, format_nearly, format_tick
 from orthopsis.core.sheet.paper import Half, Sheet, paper_size
 from orthopsis.core.sheet.ruler import DIVISIONS_MM, round_to
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.values import Values
 from orthopsis.core.view.aim import Aim
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.wording.names import point_words, view_words
@@ -83,9 +82,17 @@ class Prepared:
         """Return a length that nobody measures, such as how far a line is off, as this class writes it."""
         return format_nearly(*self._written(mm))
 
-    def figure(self, mm: float) -> str:
-        """Return a length without its unit, where the unit is known."""
-        return "0" if abs(mm) <= SAME_POINT_MM else format_figure(*self._written(mm))
+    def laid(self, mm: float) -> str:
+        """Return a length that a hand lays off, by a mark that its ruler has."""
+        return format_laid(*self._written(mm))
+
+    def tick(self, mm: float) -> str:
+        """Return such a length as it stands on a picture, without its unit."""
+        return "0" if abs(mm) <= SAME_POINT_MM else format_tick(*self._written(mm))
+
+    def tick_with_unit(self, mm: float) -> str:
+        """Return such a length as it stands on a picture where it stands alone."""
+        return f"{self.tick(mm)} {self._written(mm)[1]}"
 
     def _written(self, mm: float) -> tuple[float, Units, float]:
         """Return a length as it is written, its units, and the divisions of the ruler that measures it."""
@@ -119,22 +126,21 @@ def prepare(exercise: Exercise) -> Prepared:
     _check_margin(exercise, sheet)
     _check_eye_level(exercise, sheet)
     frames = tuple(_frame(exercise, i, sheet) for i in range(len(exercise.views)))
-    by_name = {frame.name: frame for frame in frames}
-    names = list(by_name)
+    settings = {
+        frame.name: _setting(exercise, frame, sheet, half_of(exercise, number)) for number, frame in enumerate(frames)
+    }
+    lit = {name: replace(setting, sun=exercise.sunlight) for name, setting in settings.items()}
     alone = []
     for index, thing in enumerate(exercise.things):
-        kind, values = KINDS[thing.kind], Values(thing.name, thing.held())
-        if thing.view not in by_name and not kind.hangs:
+        kind, values = KINDS[thing.kind], values_of(thing)
+        if thing.view not in settings and not kind.hangs:
             raise GeometryError(
                 "unknown_view", f"“{thing.name}” uses a point that is not on the sheet.", "Choose another point.",
                 about=f"things.{index}.view", nearest=frames[0].name,
             )  # fmt: skip
-        view = thing.view if thing.view in by_name else names[0]
-        half = half_of(exercise, names.index(view))
-        setting = _setting(exercise, by_name[view], sheet, half)
-        if kind.is_after_all:
-            setting = replace(setting, sun=exercise.sunlight)
-        placed = Placed(index, kind, kind.stand(values, setting))
+        view = thing.view if thing.view in settings else frames[0].name
+        setting = (lit if kind.is_after_all else settings)[view]
+        placed = Placed(index, kind, kind.stand(values, setting), layer=index)
         with placed_errors(placed):
             _check_stands(placed)
             kind.check(placed.standing)

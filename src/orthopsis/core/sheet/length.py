@@ -33,7 +33,7 @@ _NUMBER = re.compile(
 )
 
 NO_BREAK = "\N{NO-BREAK SPACE}"
-_LENGTH_IN_TEXT = re.compile(r"(?:\d+ )?\d+/\d+(?: (?:in|cm|mm))?\b|\d (?:in|cm|mm)\b")
+_LENGTH_IN_TEXT = re.compile(r"(?:\d+ )?\d+/\d+(?: (?:in|cm|mm))?\b|[\d½] (?:in|cm|mm)\b")
 
 
 _FINE_MM: dict[Units, float] = {"mm": 1.0, "cm": 1.0, "in": MM_PER["in"] / 16}
@@ -100,6 +100,40 @@ def format_nearly(mm: float, units: Units, division_mm: float) -> str:
     fine_mm = min(division_mm, _FINE_MM[units])
     count = math.floor(mm / fine_mm + 0.5)
     return f"{'' if count else 'less than '}{format_mark(max(count, 1) * fine_mm, units, fine_mm)}"
+
+
+OVER, UNDER = "a little over ", "a little less than "
+"""What is said before the nearest mark of a ruler where a length lies beside it."""
+PAST, SHORT = "+", "−"
+"""What stands for that after the figure of a mark on a picture."""
+_SAID = {PAST: OVER, SHORT: UNDER, "": ""}
+_ON_MARK, _ON_HALF = 0.08, 0.08
+"""Shares of a division within which a length lies on a mark, or halfway between two (no source)."""
+
+
+def format_laid(mm: float, units: Units, division_mm: float) -> str:
+    """Return a length that a hand lays off, by a mark that its ruler has: ``a little over 65 mm``, ``32½ mm``."""
+    figure, beside = _by_mark(mm, units, division_mm)
+    return f"{_SAID[beside]}{figure} {units}"
+
+
+def format_tick(mm: float, units: Units, division_mm: float) -> str:
+    """Return the figure of a length that a hand lays off, as it stands on a picture: ``65+``, ``78−``, ``32½``."""
+    return "".join(_by_mark(mm, units, division_mm))
+
+
+def _by_mark(mm: float, units: Units, division_mm: float) -> tuple[str, str]:
+    """Return the figure of the nearest fine mark of a ruler, and whether the length lies past it or short of it."""
+    fine_mm = min(division_mm, _FINE_MM[units])
+    count = math.floor(abs(mm) / fine_mm)
+    past = abs(mm) / fine_mm - count
+    if units != "in" and abs(past - 0.5) <= _ON_HALF:
+        half = (count + 0.5) * fine_mm
+        figure = _decimal(half / 10, 2) if units == "cm" else f"{count or ''}½"
+        return f"{'-' if mm < 0 else ''}{figure}", ""
+    beside = "" if min(past, 1 - past) <= _ON_MARK else PAST if past < 0.5 else SHORT
+    nearest = math.copysign((count + (past > 0.5)) * fine_mm, mm)
+    return format_figure(nearest, units, fine_mm), beside
 
 
 def unbroken(text: str) -> str:

@@ -23,9 +23,10 @@ def pieces_in_groups(things: Sequence[Seen], boxes: Array) -> list[Pieces]:
         boxes: the rectangle about each on the page: left, low, right, high; shape (n, 4), mm.
     """
     result: list[Pieces] = [()] * len(things)
-    group = _groups(boxes)
-    for first in np.unique(group):
-        members = np.flatnonzero(group == first).tolist()
+    groups: dict[int, list[int]] = {}
+    for i, first in enumerate(_groups(boxes).tolist()):
+        groups.setdefault(first, []).append(i)
+    for members in groups.values():
         for i, pieces in zip(members, _together(tuple(things[i] for i in members)), strict=True):
             result[i] = pieces
     return result

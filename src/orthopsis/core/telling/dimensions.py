@@ -29,7 +29,7 @@ def dimensions(solved: Solved, acts: Sequence[Act], text: str) -> list[Dimension
     """
     sheet = solved.prepared.sheet
     found = {
-        (solved.prepared.length(span[2]), _way(*span[:2])): span
+        (solved.prepared.laid(span[2]), _way(*span[:2])): span
         for act in acts
         for span in _spans(solved, act)
         if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2]) and math.dist(*span[:2]) > 0
@@ -40,7 +40,7 @@ def dimensions(solved: Solved, acts: Sequence[Act], text: str) -> list[Dimension
     places = [place for start, end, _ in spans for place in (start, end)]
     middle = (sum(x for x, _ in places) / len(places), sum(y for _, y in places) / len(places))
     return [
-        Dimension(start=start, end=end, out=_out(start, end, middle), text=solved.prepared.length(mm))
+        Dimension(start=start, end=end, out=_out(start, end, middle), text=solved.prepared.tick_with_unit(mm))
         for start, end, mm in spans
     ]
 

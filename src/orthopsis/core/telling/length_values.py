@@ -15,7 +15,7 @@ def marks_on_line(solved: Solved, acts: Sequence[Act]) -> dict[str, object]:
         return {}
     return {
         "mark_count": counted(len(steps), "mark"),
-        "mark_step": solved.prepared.length(min(map(abs, steps))),
+        "mark_step": solved.prepared.laid(min(map(abs, steps))),
         "mark_side": "right" if steps[0] > 0 else "left",
     }
 
@@ -38,7 +38,7 @@ def tick_start(solved: Solved, acts: Sequence[Act]) -> str:
 
 def ticks(solved: Solved, acts: Sequence[Act]) -> str:
     """Return where ticks are made along an edge: measured, or as parts of it; on the picture where they are many."""
-    texts = [solved.prepared.length(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
+    texts = [solved.prepared.laid(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
     shares = [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
     if len(texts) > MOST_IN_WORDS:
         return f"at the {len(texts)} measures on the picture"
@@ -47,7 +47,7 @@ def ticks(solved: Solved, acts: Sequence[Act]) -> str:
 
 def length_marks(solved: Solved, acts: Sequence[Act]) -> str:
     """Return the different lengths that are laid off on a level line; on the picture where they are many."""
-    lengths = [solved.prepared.length(mm) for mm in _laid_off(acts)]
+    lengths = [solved.prepared.laid(mm) for mm in _laid_off(acts)]
     return f"the {len(lengths)} measures on the picture" if len(lengths) > MOST_IN_WORDS else listed(lengths)
 
 
@@ -60,6 +60,6 @@ def curve_marks(solved: Solved, acts: Sequence[Act]) -> str:
         if isinstance(act, Curve):
             pole, ends = points[act.pole], (points[act.start], points[act.end])
             level, upright = (max(abs(getattr(end, axis) - getattr(pole, axis)) for end in ends) for axis in "xy")
-            found.append(f"{solved.prepared.length(level)} across and {solved.prepared.length(upright)} up or down")
+            found.append(f"{solved.prepared.laid(level)} across and {solved.prepared.laid(upright)} up or down")
     different = list(dict.fromkeys(found))
     return f", {different[0]} from it" if len(different) == 1 else ", as far from it as the picture shows"

@@ -41,7 +41,7 @@ def has_letters(acts: Sequence[Act]) -> bool:
 def figures(solved: Solved, mark: Mark) -> tuple[str, str]:
     """Return the two figures of a mark in the class's units, across and up, or which light lines cross there."""
     if isinstance(mark, Offset):
-        return solved.prepared.figure(mark.across_mm), solved.prepared.figure(mark.up_mm)
+        return solved.prepared.tick(mark.across_mm), solved.prepared.tick(mark.up_mm)
     along, up = mark.counted or (0, 0)
     return str(along), str(up)
 
@@ -92,7 +92,7 @@ def lettered_way(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
     result = []
     for letter, name in zip(_LETTERS, way_of(acts), strict=False):
         x, y = solved.board.points[name].xy
-        across, up = (solved.prepared.figure(round_to(mm, solved.prepared.sheet.division_mm)) for mm in (x, y))
+        across, up = (solved.prepared.tick(round_to(mm, solved.prepared.sheet.division_mm)) for mm in (x, y))
         result.append(PointLetter(at=(x, y), text=letter, across=across, up=up))
     return result
 

@@ -43,7 +43,7 @@ def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
 
 def _measured(solved: Solved, marks: list[Offset]) -> list[Scale]:
     """Return the measures across, under what is marked, and up, to its left."""
-    start, figure = solved.board.points[marks[0].start], solved.prepared.figure
+    start, figure = solved.board.points[marks[0].start], solved.prepared.tick
     across, up = _different(act.across_mm for act in marks), _different(act.up_mm for act in marks)
     left, foot = start.x + min(0.0, *across), start.y + min(0.0, *up)
     return [
@@ -70,9 +70,9 @@ def tick_texts(solved: Solved, acts: Sequence[Act]) -> dict[str, str]:
     for act in acts:
         match act:
             case MeasureAlong():
-                texts[act.makes] = solved.prepared.figure(act.length_mm)
+                texts[act.makes] = solved.prepared.tick(act.length_mm)
             case Shift():
-                texts[act.makes] = solved.prepared.figure(abs(act.across_mm))
+                texts[act.makes] = solved.prepared.tick(abs(act.across_mm))
             case Divide():
                 texts[act.makes] = f"{act.share:.0%}"
     return texts

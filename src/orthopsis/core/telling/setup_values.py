@@ -9,27 +9,27 @@ from orthopsis.core.wording.vocabulary import listed
 
 def of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
     """Return the places of the points that a setup step marks."""
-    prepared, length = solved.prepared, solved.prepared.length
+    prepared, laid = solved.prepared, solved.prepared.laid
     sheet, level = prepared.sheet, prepared.eye_level_mm
-    values: dict[str, object] = {"height": length(level), "margin": length(prepared.exercise.sheet.margin_mm)}
+    values: dict[str, object] = {"height": laid(level), "margin": laid(prepared.exercise.sheet.margin_mm)}
     marked = {
         act.makes: solved.board.points[act.makes]
         for m in breath.moves
         if isinstance(act := m.act, Shift | Measure | Offset)
     }
-    values["across"] = listed([length(p.x) for p in marked.values()])
-    values["measuring"] = listed([length(round(p.x)) for p in marked.values()])
+    values["across"] = listed([laid(p.x) for p in marked.values()])
+    values["measuring"] = listed([laid(round(p.x)) for p in marked.values()])
     for name, point in marked.items():
         role = prepared.aims[name].role if name in prepared.aims else ""
         if role in ("left_distance", "right_distance"):
-            values["distance"] = length(prepared.frame(prepared.aims[name].owner).distance_mm)
+            values["distance"] = laid(prepared.frame(prepared.aims[name].owner).distance_mm)
         elif role in ("left", "right"):
-            values |= {role: length(point.x), f"{role}_words": _along_words(solved, point.x)}
+            values |= {role: laid(point.x), f"{role}_words": _along_words(solved, point.x)}
         elif role == "shadow":
-            values |= {"shadow_at": length(point.x), "shadow_words": _along_words(solved, point.x)}
+            values |= {"shadow_at": laid(point.x), "shadow_words": _along_words(solved, point.x)}
         elif role == "light":
             values |= {
-                "light_over": length(abs(point.y - level)),
+                "light_over": laid(abs(point.y - level)),
                 "light_side": "above" if point.y > level else "below",
                 "sun_under": "under it" if point.y > level else "over it",
                 "light_is": LIGHT_IS[prepared.exercise.sun.stands],
@@ -38,18 +38,18 @@ def of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
             over = point.y - sheet.height_mm if point.y > level else -point.y
             values |= {
                 "third_side": "above" if point.y > level else "below",
-                "third_left": length(point.x),
-                "third_bottom": length(point.y),
-                "third_beyond": length(max(over, 0.0)),
+                "third_left": laid(point.x),
+                "third_bottom": laid(point.y),
+                "third_beyond": laid(max(over, 0.0)),
             }
     return values
 
 
 def _along_words(solved: Solved, x: float) -> str:
     """Return where a point lies along the eye level: in from the left edge, or beyond an edge."""
-    length, width = solved.prepared.length, solved.prepared.sheet.width_mm
+    laid, width = solved.prepared.laid, solved.prepared.sheet.width_mm
     if x < 0:
-        return f"{length(-x)} beyond the left edge"
+        return f"{laid(-x)} beyond the left edge"
     if x > width:
-        return f"{length(x - width)} beyond the right edge"
-    return f"{length(x)} from the left edge"
+        return f"{laid(x - width)} beyond the right edge"
+    return f"{laid(x)} from the left edge"

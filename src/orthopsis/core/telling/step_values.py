@@ -152,7 +152,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "high_words": lambda solved, breath, acts: high_words(solved, breath),
     "share_words": lambda solved, breath, acts: choice_words(solved, breath, "share"),
     "feet": lambda solved, breath, acts: listed(
-        [solved.prepared.length(act.from_left_mm) for act in acts if isinstance(act, Measure)]
+        [solved.prepared.laid(act.from_left_mm) for act in acts if isinstance(act, Measure)]
     ),
     "start": lambda solved, breath, acts: start_words(solved, breath),
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
@@ -174,7 +174,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
 
 def _farthest(solved: Solved, lengths: Sequence[float]) -> str:
     """Return the longest of some lengths; empty if there is none."""
-    return solved.prepared.length(max(lengths)) if lengths else ""
+    return solved.prepared.laid(max(lengths)) if lengths else ""
 
 
 def _whence(acts: Sequence[Act]) -> str:
@@ -244,19 +244,19 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:
-    length = solved.prepared.length
+    laid = solved.prepared.laid
     match act:
         case Measure():
-            return {"left": length(act.from_left_mm), "bottom": length(act.from_bottom_mm)}
+            return {"left": laid(act.from_left_mm), "bottom": laid(act.from_bottom_mm)}
         case Side():
-            return {"width" if act.runs == "level" else "height": length(abs(act.length_mm))}
+            return {"width" if act.runs == "level" else "height": laid(abs(act.length_mm))}
         case MeasureAlong():
-            text = length(abs(act.length_mm))
+            text = laid(abs(act.length_mm))
             return {"depth": text, "length": text, **_guided_corner(solved, act.line)}
         case MeasureAside():
-            return {"length": length(abs(act.across_mm))}
+            return {"length": laid(abs(act.across_mm))}
         case Shift():
-            return {"length": length(abs(act.across_mm))}
+            return {"length": laid(abs(act.across_mm))}
         case ShareAlong():
             return _guided_corner(solved, act.line)
         case _:

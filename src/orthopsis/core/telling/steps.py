@@ -7,7 +7,7 @@ from dataclasses import dataclass, replace
 from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.document import StepRef
-from orthopsis.core.drawing.answer import PointLetter, Step
+from orthopsis.core.drawing.answer import PointLetter, Scale, Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
@@ -27,6 +27,7 @@ from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.answers import WHOLE
+from orthopsis.core.wording.figures import SIGNS
 from orthopsis.core.wording.finish_steps import OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
@@ -156,7 +157,7 @@ def _built_step(
         thing=breath.thing,
         title=f"{values['thing']}: {title}" if breath.thing else title,
         short=f"{breath.part}: {title}" if breath.part else title,
-        text=text,
+        text=text + _signs(scaled, letters),
         scales=scaled,
         letters=letters,
         dimensions=[] if scaled or is_by_letters(instruction) else dimensions(solved, acts, text),
@@ -184,6 +185,13 @@ def _letters(solved: Solved, acts: Sequence[Act], instruction: str) -> list[Poin
     if is_by_path(instruction):
         return lettered_path(solved, acts)
     return lettered(solved, acts) if is_by_letters(instruction) else []
+
+
+def _signs(scales: Sequence[Scale], letters: Sequence[PointLetter]) -> str:
+    """Return what the signs mean that stand after figures of a picture, where there are any."""
+    texts = [mark.text for scale in scales for mark in scale.marks]
+    texts += [text for letter in letters for text in (letter.across, letter.up)]
+    return "".join(f" {says}" for sign, says in SIGNS.items() if any(sign in text for text in texts))
 
 
 def _of_view(solved: Solved, breath: Breath, title: str) -> str:

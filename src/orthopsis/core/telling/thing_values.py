@@ -18,7 +18,7 @@ def own_lengths(solved: Solved, breath: Breath) -> dict[str, object]:
     """Return the measured lengths of a thing by the names of their parameters."""
     thing = solved.prepared.thing(breath.thing)
     lengths = [p for p in thing.kind.parameters if isinstance(p, Length)] if thing is not None else []
-    return {p.name: solved.prepared.length(thing.values.mm(p.name)) for p in lengths if thing is not None}
+    return {p.name: solved.prepared.laid(thing.values.mm(p.name)) for p in lengths if thing is not None}
 
 
 def choice_words(solved: Solved, breath: Breath, name: str) -> str:
@@ -40,7 +40,7 @@ def _said(prepared: Prepared, value: Spoken) -> str:
         return toward(prepared, value)
     if isinstance(value, Called):
         return prepared.point_words(value.aim)
-    return value if isinstance(value, str) else prepared.length(value)
+    return value if isinstance(value, str) else prepared.laid(value)
 
 
 def high_words(solved: Solved, breath: Breath) -> str:
@@ -52,7 +52,7 @@ def high_words(solved: Solved, breath: Breath) -> str:
 
 def start_words(solved: Solved, breath: Breath) -> str:
     """Return where a thing begins: measured from the paper's edges, or on another thing."""
-    thing, length = solved.prepared.thing(breath.thing), solved.prepared.length
+    thing, laid = solved.prepared.thing(breath.thing), solved.prepared.laid
     if thing is None:
         return ""
     anchor = thing.setting.anchor
@@ -61,10 +61,10 @@ def start_words(solved: Solved, breath: Breath) -> str:
     begin = next((m.act for m in breath.moves if isinstance(m.act, Measure)), None)
     first = Point(begin.from_left_mm, begin.from_bottom_mm) if begin is not None else thing.values.first
     if anchor is None or begin is not None:
-        return f"{length(first.x)} from the left, {length(first.y)} up"
+        return f"{laid(first.x)} from the left, {laid(first.y)} up"
     if anchor.point:
         return f"at the {anchor.says} of {anchor.thing}"
-    return f"on the top edge of {anchor.thing}, {length(first.x)} from the left edge of the sheet"
+    return f"on the top edge of {anchor.thing}, {laid(first.x)} from the left edge of the sheet"
 
 
 def in_line(solved: Solved, breath: Breath) -> dict[str, object]:
@@ -79,7 +79,7 @@ def in_line(solved: Solved, breath: Breath) -> dict[str, object]:
         "aim": aim,
         "aim_line": upright_words(solved.prepared, aim, up),
         "holds": thing.standing.corner_words.get(f"front.{anchor.in_line.holds or 'bottom_left'}", ""),
-        "gap": solved.prepared.length(anchor.in_line.gap_mm),
+        "gap": solved.prepared.laid(anchor.in_line.gap_mm),
         "marks_count": counted(sum(isinstance(move.act, ShareAlong) for move in breath.moves), "mark"),
     }
 

@@ -1,6 +1,6 @@
 """What does a thing stand in, and where can another thing stand?"""
 
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import TYPE_CHECKING
 
 from propcache.api import cached_property
@@ -96,6 +96,15 @@ class Setting:
     half: Half = "whole"
     over_ground_mm: float | None = None
     sun: Sun = NOON
+    _hash: int = field(init=False, repr=False, compare=False, default=0)
+
+    def __post_init__(self) -> None:
+        """Find the hash once: things are looked up by what they stand in each time that a picture is made."""
+        held = (self.frame, self.sheet, self.anchor, self.half, self.over_ground_mm, self.sun)
+        object.__setattr__(self, "_hash", hash(held))
+
+    def __hash__(self) -> int:
+        return self._hash
 
     @property
     def panel(self) -> Panel | None:

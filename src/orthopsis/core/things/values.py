@@ -2,7 +2,7 @@
 
 import math
 from collections.abc import Mapping
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 
 from orthopsis.core.construct.moves import Act, Measure, MeasureAlong, Move, Phase, RuleToPoint, Shift, full_name
 from orthopsis.core.plane.homogeneous import Point
@@ -28,9 +28,14 @@ class Values:
     held: Mapping[str, Value]
     parts: tuple[tuple[str, int], ...] = ()
     room: tuple[float, float] | None = None
+    _hash: int = field(init=False, repr=False, compare=False, default=0)
+
+    def __post_init__(self) -> None:
+        """Find the hash once: things are looked up by their values each time that a picture is made."""
+        object.__setattr__(self, "_hash", hash((self.name, tuple(self.held.values()))))
 
     def __hash__(self) -> int:
-        return hash((self.name, tuple(self.held.values())))
+        return self._hash
 
     def mm(self, name: str) -> float:
         """Return a length in mm."""
