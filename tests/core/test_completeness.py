@@ -16,6 +16,7 @@ from scenes import (
     flights,
     hipped,
     laid_out,
+    lamplit,
     patterned,
     profiles,
     raised,
@@ -72,6 +73,7 @@ ANY = st.one_of(
     round_bodies(),
     shadowed(),
     round_shadowed(),
+    lamplit(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -10,7 +10,7 @@ from scenes import exercises, solved, suns
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.light.sun import LightSide, Stands, Sun
+from orthopsis.core.light.light import Light, LightSide, Stands
 from orthopsis.core.light.tone import face_tone, inside_tone
 
 SIDES, STANDS = get_args(LightSide), get_args(Stands)
@@ -20,9 +20,9 @@ SIDES, STANDS = get_args(LightSide), get_args(Stands)
 @pytest.mark.parametrize("is_from_front", [True, False])
 def test_tops_are_lightest_and_all_is_mirrored_with_the_light(stands: Stands, is_from_front: bool) -> None:
     # Common practice, no source: four steps, tops lightest, the side away from the light darker than that toward it.
-    left, right = (Sun(side, stands) for side in SIDES)
+    left, right = (Light(side, stands) for side in SIDES)
 
-    def tone(turned: str, sun: Sun) -> int:
+    def tone(turned: str, sun: Light) -> int:
         return face_tone(turned, sun, is_from_front=is_from_front)
 
     assert tone("top", left) == 0 < tone("left", left) < tone("right", left) <= 3
@@ -36,34 +36,43 @@ def test_tops_are_lightest_and_all_is_mirrored_with_the_light(stands: Stands, is
 @pytest.mark.parametrize("is_from_front", [True, False])
 def test_a_shadow_on_the_ground_parts_from_the_lit_ground_and_from_what_it_touches(is_from_front: bool) -> None:
     for stands in STANDS:
-        sun = Sun("left", stands)
+        sun = Light("left", stands)
         tones = {turned: face_tone(turned, sun, is_from_front=is_from_front) for turned in ("top", "right", "shadow")}
         assert len(set(tones.values())) == 3, "the side that it touches is the one away from the light"
 
 
 def tones_of(exercise: Exercise) -> list[tuple[int, float]]:
-    """Of each face of a block that shows: its tone, and the cosine of its true normal and the way to the sun."""
+    """Of each face of a block that shows: its tone, and the cosine of its true normal and the way to the light.
+
+    A lamp hangs at the depth of the place under it, which lies on the ground as the foot of the block does.
+    """
     found, sun = solved(exercise), exercise.sun
     eye, solid = found.seen[0].eye, found.seen[0].solid
     side = -1.0 if exercise.light == "left" else 1.0
     sign = 1.0 if sun.stands == "ahead" else -1.0
     toward = np.array([side * sun.aside_mm, sun.height_mm, sign * eye.distance_mm])
+    lamp = None
+    if sun.stands == "lamp":
+        lowest = float(solid.places[:, 1].min())
+        assume(lowest < -1.0)
+        lamp = np.array([side * sun.aside_mm, sun.height_mm, eye.distance_mm]) * (lowest / -sun.foot_mm)
     shown, result = {face.name: face.tone for face in draw(exercise).faces}, []
     for face in solid.faces:
         if face.name in shown:
             corners = solid.places[[solid.index(name) for name in face.corners]]
             normal = np.cross(corners[1] - corners[0], corners[2] - corners[0])
             normal *= -np.sign(normal @ corners[0])  # a face that shows is turned to the eye
+            toward = toward if lamp is None else lamp - corners.mean(axis=0)
             result.append((shown[face.name], float(normal @ toward / np.linalg.norm(normal) / np.linalg.norm(toward))))
     return result
 
 
 @settings(max_examples=150)
 @given(exercises(most=1, views=("one_point", "two_point")), suns())
-def test_no_face_in_the_shade_is_lighter_than_one_on_which_the_sun_shines(
+def test_no_face_in_the_shade_is_lighter_than_one_on_which_the_light_shines(
     exercise: Exercise, sun: dict[str, object]
 ) -> None:
-    """By the true normals of the true solid, where the sun stands ahead or behind."""
+    """By the true normals of the true solid, where the sun stands ahead or behind, or by a lamp."""
     assume(sun["sun"]["stands"] != "beside")  # type: ignore[index]
     views = [view.model_dump(mode="json") for view in exercise.views]
     found = tones_of(exercise_of(exercise.things[0].model_dump(mode="json"), views=views, **sun))

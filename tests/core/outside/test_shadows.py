@@ -14,8 +14,9 @@ from hypothesis import HealthCheck, given, settings
 from numpy.typing import NDArray
 from OCP.gp import gp_Dir, gp_Lin, gp_Pnt
 from OCP.IntCurvesFace import IntCurvesFace_ShapeIntersector
-from scenes import shadowed, solved
+from scenes import lamplit, shadowed, solved
 from test_round_shadow import tub
+from test_shadow import crate
 
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved
@@ -36,12 +37,13 @@ def on_ground(found: Solved, foot: Places, page: Places) -> Places:
 
 
 def is_lit(found: Solved, at: Places, toward_light: Places) -> list[bool]:
-    """Of places on the ground, whether a line toward the light passes the block by."""
+    """Of places on the ground, whether a line toward the light passes the block by; for each its own way, or one."""
     caster = IntCurvesFace_ShapeIntersector()
     caster.Load(shape_of(found.seen[-2].solid), 1e-9)
     lit = []
-    for x, y, z in at.tolist():
-        dx, dy, dz = toward_light.tolist()
+    ways = np.broadcast_to(toward_light, at.shape)
+    for (x, y, z), (dx, dy, dz) in zip(at.tolist(), ways.tolist(), strict=True):
+        # From beyond a lamp, which hangs higher than the block, nothing keeps the light away.
         caster.Perform(gp_Lin(gp_Pnt(x, y, -z), gp_Dir(dx, dy, -dz)), 1e-6, 1e6)
         lit.append(caster.NbPnt() == 0)
     return lit
@@ -58,6 +60,22 @@ def toward_light(exercise: Exercise, distance: float) -> Places:
         return np.array([side * math.cos(angle), math.sin(angle), 0.0])
     before = np.array([side * sun.aside_mm, sun.height_mm, distance])
     return before if sun.stands == "ahead" else before * [1.0, 1.0, -1.0]
+
+
+def ways_to_light(exercise: Exercise, found: Solved, at: Places) -> Places:
+    """Which way the light is from places of the ground: of the sun one way, of a lamp from each another one.
+
+    A lamp is found here from the sheet's words alone: its foot where the line of sight meets the ground, itself over
+    that, at the same depth, as much higher on the page as it is said to be.
+    """
+    eye, sun = found.seen[-1].eye, exercise.sun
+    if sun.stands != "lamp":
+        return toward_light(exercise, eye.distance_mm)
+    across = eye.principal.x + (-1.0 if exercise.light == "left" else 1.0) * sun.aside_mm
+    level = exercise.eye_level.height_mm
+    (foot,) = on_ground(found, at[0], np.array([[across, level - sun.foot_mm]]))
+    lamp = foot + np.array([0.0, (sun.height_mm + sun.foot_mm) * foot[2] / eye.distance_mm, 0.0])
+    return np.asarray(lamp - at)
 
 
 def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> int:
@@ -82,15 +100,32 @@ def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> in
     samples = samples[
         (shapely.distance(points, area.exterior) > unsure_mm) & (shapely.distance(points, under) > unsure_mm)
     ]
-    lit = is_lit(found, on_ground(found, solid.places[0], samples), toward_light(exercise, eye.distance_mm))
+    ground = on_ground(found, solid.places[0], samples)
+    lit = is_lit(found, ground, ways_to_light(exercise, found, ground))
     assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
     return lit.count(False)
 
 
-@settings(max_examples=60, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@settings(max_examples=90, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
 @given(shadowed())
 def test_a_place_lies_in_the_shadow_where_the_block_stands_before_the_light(exercise: Exercise) -> None:
     assert_dark_where_no_light_comes(exercise, UNSURE_MM)
+
+
+@settings(max_examples=60, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(lamplit())
+def test_a_place_on_the_floor_of_a_room_is_dark_where_something_stands_before_the_lamp(exercise: Exercise) -> None:
+    body = solved(exercise).seen[-2]
+    size = float(np.ptp(body.eye.see(body.solid.places), axis=0).max())
+    assert_dark_where_no_light_comes(exercise, UNSURE_MM if exercise.things[1].kind == "raised_block" else CHORD * size)
+
+
+@pytest.mark.parametrize("aside", [30.0, 150.0])
+@pytest.mark.parametrize("view", ["one_point", "two_point"])
+def test_so_it_does_by_a_lamp_over_a_floor(view: str, aside: float) -> None:
+    lamp = {"stands": "lamp", "aside_mm": aside, "height_mm": 130.0, "foot_mm": 60.0}
+    exercise = crate(view, height=24.0, sun=lamp)
+    assert assert_dark_where_no_light_comes(exercise, UNSURE_MM) > 0
 
 
 @pytest.mark.parametrize("form", ["cylinder", "pail", "stool", "cone"])

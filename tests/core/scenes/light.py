@@ -1,4 +1,4 @@
-"""Suns, and shadows on the ground."""
+"""Suns and lamps, and shadows on the ground."""
 
 from typing import Any
 
@@ -7,18 +7,47 @@ from hypothesis import strategies as st
 
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
+from orthopsis.core.things.round_body.shape import NARROW
 from scenes.alone import exercises
 from scenes.base import drawn_faces_of, faces_of, is_unheld, views_of
-from scenes.furniture import round_bodies
+from scenes.furniture import corner_rooms, rooms, round_bodies
 
 
 @st.composite
 def suns(draw: Any) -> dict[str, Any]:
-    """Return where the sun of a sheet stands, as fields of the document."""
-    stands = draw(st.sampled_from(["beside", "ahead", "behind"]))
+    """Return where the light of a sheet stands, as fields of the document."""
+    stands = draw(st.sampled_from(["beside", "ahead", "behind", "lamp"]))
+    if stands == "lamp":
+        return draw(lamps())
     place = {"aside_mm": draw(st.floats(0.0, 250.0)), "height_mm": draw(st.floats(40.0, 500.0))}
     side = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
     return {**side, "sun": {"stands": stands, **place}}
+
+
+@st.composite
+def lamps(draw: Any) -> dict[str, Any]:
+    """Return where a lamp hangs and the place under it, as fields of the document."""
+    place = {"aside_mm": draw(st.floats(0.0, 200.0)), "height_mm": draw(st.floats(10.0, 140.0))}
+    sun = {"stands": "lamp", **place, "foot_mm": draw(st.floats(20.0, 140.0))}
+    return {"light": draw(st.sampled_from(["left", "right"])), "sun": sun}
+
+
+@st.composite
+def lamplit(draw: Any) -> Exercise:
+    """Return a room, a block or a round body on its floor, and the shadow of that by a lamp."""
+    room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "1:5:2"])
+    place = {"name": "Body", "joined_to": "Room", "joined_by": "face_floor", "along": draw(part), "up": draw(part)}
+    body = draw(st.sampled_from(["raised_block", "round_body"]))
+    size: dict[str, Any] = {"kind": body, "rise": draw(st.floats(3.0, 60.0))}
+    if body == "round_body":
+        size |= {"form": draw(st.sampled_from(sorted(ROUND_FORMS))), "narrow": draw(st.sampled_from(sorted(NARROW)))}
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Body", "joined_by": "face_ground"}
+    things = [room.things[0].model_dump(mode="json"), {**place, **size}, shadow]
+    made = exercise_of(*things, views=views_of(room), **draw(lamps()))
+    assume(not is_unheld(made))
+    return made
 
 
 @st.composite

@@ -18,7 +18,7 @@ from orthopsis.core.sheet.edge_ticks import far_spacing_mm, ticked_edges
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import Strip, paper_for, strips_for
-from orthopsis.core.view.aim import OF_SUN, Aim
+from orthopsis.core.view.aim import OF_LIGHT, OF_SUN, Aim
 from orthopsis.core.view.cone import COMFORTABLE_CONE_DEG, OUTER_CONE_DEG, angle_off_axis_deg, cone_radius_mm
 from orthopsis.core.view.frame import Frame
 from orthopsis.core.view.placing import RIGHT_DEG, corner_angle_deg, least_third_mm, points_moved_out
@@ -136,7 +136,9 @@ def _reach(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> I
     """Say how much paper is taped on, which ruler reaches, and what does without both."""
     prepared, sheet = solved.prepared, solved.prepared.sheet
     owners = {frame.name, *(placed.values.name for placed in things)}
-    aims = [aim for aim in prepared.aims.values() if aim.is_vanishing and aim.role != "shadow" and aim.owner in owners]
+    aims = [
+        aim for aim in prepared.aims.values() if aim.is_vanishing and aim.role not in OF_LIGHT and aim.owner in owners
+    ]
     strips = strips_for((aim.at.xy for aim in aims), sheet)
     drawn = [p for thing in things for p in drawn_points(solved, thing)]
     if not strips or not drawn:
@@ -304,7 +306,7 @@ def _off_axis_deg(solved: Solved, placed: Placed) -> float:
 
 def _distance_points(solved: Solved, number: int, frame: Frame, things: list[Placed]) -> Iterator[Advice]:
     """Say that the distance points lie off the sheet, where a thing needs them."""
-    if not frame.is_metric or not any(p.standing.needs - OF_SUN for p in things):
+    if not frame.is_metric or not any(p.standing.needs - OF_LIGHT for p in things):
         return
     prepared = solved.prepared
     x, d, width = frame.eye.principal.x, frame.distance_mm, prepared.sheet.width_mm

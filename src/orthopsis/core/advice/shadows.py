@@ -6,14 +6,16 @@ import numpy as np
 import shapely
 
 from orthopsis.core.advice.piece import piece
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
-from orthopsis.core.light.sun import Rays
+from orthopsis.core.light.light import Rays
 from orthopsis.core.plane.tolerance import SAME_SHARE, THIN_FACE_MM2
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.shadow.ground import GroundShadow
+from orthopsis.core.view.eye import Array
 
 STEEPER: Mapping[Rays, Rays] = {"30": "45", "45": "60"}
 FLATTER: Mapping[Rays, Rays] = {"60": "45", "45": "30"}
@@ -33,6 +35,7 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         edits = _other_sun(solved, FLATTER, 1 / HIGHER)
         yield piece(solved, "shadow_within", about, 0, 1, "things", {**shown, "other": caster.values.name}, edits)
         return
+    yield from _lamp_outside(solved, shadow, caster)
     edits = _other_sun(solved, STEEPER, HIGHER)
     reached = next(_reached(solved, shadow, caster), None)
     if reached is not None:
@@ -45,7 +48,7 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
 
 def _other_sun(solved: Solved, angles: Mapping[Rays, Rays], times: float) -> list[CureEdit]:
     """Return what lets the light fall more steeply, or less: the next angle, or the sun higher or lower."""
-    sun, division = solved.prepared.exercise.sunlight, solved.prepared.sheet.division_mm
+    sun, division = solved.prepared.exercise.lighting, solved.prepared.sheet.division_mm
     if sun.is_beside:
         return [CureEdit(path="rays", value=angles[sun.rays])] if sun.rays in angles else []
     height = min(max(round_to(sun.height_mm * times, division), LOWEST_SUN_MM), FARTHEST_SUN_MM)
@@ -67,6 +70,40 @@ def _reached(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[P
             yield other
 
 
+def _lamp_outside(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[Advice]:
+    """Say that a lamp does not hang in the room in which that stands which casts the shadow."""
+    floor, light = caster.setting.panel, shadow.setting.light
+    if floor is None or floor.ceiling is None or not light.is_lamp:
+        return
+    up = np.array(floor.ceiling.vector)
+    foot, high = light.hangs(shadow.setting.frame, np.array(floor.start), up / np.linalg.norm(up))
+    shares = _shares(floor, foot[None])
+    is_over_floor = float(shares.min()) >= -SAME_SHARE and float(shares.max()) <= 1 + SAME_SHARE
+    if not (is_over_floor and high <= float(np.linalg.norm(up))):
+        shown: dict[str, object] = {
+            "room": caster.standing.anchor.thing,
+            "where": "over its ceiling" if is_over_floor else "beside its floor",
+        }
+        yield piece(solved, "lamp_outside", "sun", 1, 0, "lamps", shown, _over_the_middle(solved, floor, up))
+
+
+LAMP_SHARE = 0.85
+"""So high under the ceiling hangs a lamp that is brought into a room (no source)."""
+
+
+def _over_the_middle(solved: Solved, floor: Panel, up: Array) -> list[CureEdit]:
+    """Return what hangs a lamp over the middle of a floor, a little under the ceiling."""
+    frame, division = solved.prepared.frames[0], solved.prepared.sheet.division_mm
+    (middle,) = floor.places([(0.5, 0.5)])
+    (x, y), (_, over) = frame.eye.see(np.array([middle, middle + LAMP_SHARE * up])).tolist()
+    aside, height, foot = x - frame.eye.principal.x, over - frame.level_mm, frame.level_mm - y
+    lengths = {"aside_mm": abs(aside), "height_mm": max(height, LOWEST_SUN_MM), "foot_mm": foot}
+    return [
+        CureEdit(path="light", value="left" if aside < 0 else "right"),
+        *(CureEdit(path=f"sun.{name}", value=round_to(mm, division)) for name, mm in lengths.items()),
+    ]
+
+
 def _share_ground(one: Placed, other: Placed) -> bool:
     """Tell whether two blocks stand on one face, or both on the ground under one eye."""
     hosts = [p.setting.anchor.thing if p.kind.hangs and p.setting.anchor is not None else "" for p in (one, other)]
@@ -78,6 +115,11 @@ def _is_over_edge(shadow: GroundShadow, caster: Placed) -> bool:
     panel = caster.setting.panel
     if panel is None:
         return False
-    ways = np.column_stack((*np.array(panel.axes), np.cross(*np.array(panel.axes))))
-    shares = np.linalg.solve(ways, (shadow.solid.places - np.array(panel.start)).T)[:2]
+    shares = _shares(panel, shadow.solid.places)
     return bool(shares.min() < -SAME_SHARE or shares.max() > 1 + SAME_SHARE)
+
+
+def _shares(panel: Panel, places: Array) -> Array:
+    """Return places of the plane of a face as shares of it, along and up, shape (2, n)."""
+    ways = np.column_stack((*np.array(panel.axes), np.cross(*np.array(panel.axes))))
+    return np.asarray(np.linalg.solve(ways, (places - np.array(panel.start)).T)[:2])

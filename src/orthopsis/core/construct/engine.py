@@ -31,7 +31,7 @@ from orthopsis.core.construct.moves import (
     Touch,
 )
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.light.sun import RAYS
+from orthopsis.core.light.light import RAYS
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import (
     HORIZONTAL,

@@ -24,7 +24,7 @@ from pydantic import (
 from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import UnreadableExercise
-from orthopsis.core.light.sun import LightSide, Rays, Stands, Sun
+from orthopsis.core.light.light import Light, LightSide, Rays, Stands
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
@@ -222,12 +222,14 @@ class SunDocument(Document):
     """Where the sun stands; one that is ahead of the viewer or behind has a point on the page, to which its rays run.
 
     ``aside_mm`` is how far that lies beside the place straight before the eye, ``height_mm`` how far over the eye
-    level, or under it where the sun is behind the viewer.
+    level, or under it where the sun is behind the viewer. A lamp has its own place there, and ``foot_mm`` is how far
+    the place on the floor straight under it lies under the eye level.
     """
 
     stands: Stands = "beside"
     aside_mm: Annotated[float, Field(ge=0, le=FARTHEST_SUN_MM, allow_inf_nan=False)] = 100.0
     height_mm: Annotated[float, Field(ge=LOWEST_SUN_MM, le=FARTHEST_SUN_MM, allow_inf_nan=False)] = 100.0
+    foot_mm: Annotated[float, Field(ge=LOWEST_SUN_MM, le=FARTHEST_SUN_MM, allow_inf_nan=False)] = 60.0
 
 
 class Hides(Document):
@@ -340,9 +342,10 @@ class Exercise(Document):
         return things
 
     @property
-    def sunlight(self) -> Sun:
+    def lighting(self) -> Light:
         """The one light of the sheet."""
-        return Sun(self.light, self.sun.stands, self.rays, self.sun.aside_mm, self.sun.height_mm)
+        sun = self.sun
+        return Light(self.light, sun.stands, self.rays, sun.aside_mm, sun.height_mm, sun.foot_mm)
 
     def document(self) -> dict[str, Any]:
         """Return the exercise as plain JSON data, things with all their parameters."""

@@ -55,7 +55,11 @@ PAPER, ORIENTATION = PlaceRef("sheet", name="paper"), PlaceRef("sheet", name="or
 UNITS, DIVISION = PlaceRef("sheet", name="units"), PlaceRef("sheet", name="division")
 OWN_SIZE = (PlaceRef("sheet", name="own_width_mm"), PlaceRef("sheet", name="own_height_mm"))
 SUN, SUN_ASIDE, SUN_HEIGHT = PlaceRef("sun"), PlaceRef("sun", name="aside_mm"), PlaceRef("sun", name="height_mm")
-LENGTHS = frozenset((SUN_ASIDE, SUN_HEIGHT, EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE, OVER_GROUND))
+LAMP_FOOT = PlaceRef("sun", name="foot_mm")
+"""The height of the place under a lamp, and the handle of that place."""
+LENGTHS = frozenset(
+    (SUN_ASIDE, SUN_HEIGHT, LAMP_FOOT, EYE_LEVEL, PlaceRef("sheet", name="margin_mm"), *OWN_SIZE, OVER_GROUND)
+)
 """The places of the sheet, its eye level and its sun that hold lengths."""
 
 

@@ -18,7 +18,7 @@ from orthopsis.core.construct.moves import EYE_LEVEL, Move
 from orthopsis.core.drawing.answer import HandlePlace, MeasureMark, TonedFace
 from orthopsis.core.drawing.last import Last
 from orthopsis.core.drawing.lines import EdgePieces, LightLines
-from orthopsis.core.light.sun import Sun
+from orthopsis.core.light.light import Light
 from orthopsis.core.plane.homogeneous import Point, join
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.sheet.chalkboard import Chalkboard
@@ -64,7 +64,7 @@ class Built:
     outward: frozenset[str]
     light: LightLines
     edges: EdgePieces
-    tones: Last[tuple[Seen, Sun, int], Tones] = field(default_factory=Last)
+    tones: Last[tuple[Seen, Light, int, tuple[float, float, float] | None], Tones] = field(default_factory=Last)
     marks: Last[tuple[int, frozenset[str], Chalkboard | None], Marks] = field(default_factory=Last)
 
 

@@ -1,9 +1,9 @@
 """The picture of a solved exercise: its points, lines, faces, handles and measures, as the screen takes them."""
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 from itertools import chain
 
-from orthopsis.core.document.place import SUN, PlaceRef, thing_place, view_place
+from orthopsis.core.document.place import LAMP_FOOT, SUN, PlaceRef, thing_place, view_place
 from orthopsis.core.drawing.answer import Aim, HandlePlace, MeasureMark, Picture, Place, SheetSize, TapedStrip
 from orthopsis.core.drawing.built import Built, Marks
 from orthopsis.core.drawing.solved import Solved
@@ -16,6 +16,7 @@ from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sheet.strip import strips_for
 from orthopsis.core.things.parameters import Length
+from orthopsis.core.view.aim import AimRole
 
 
 def picture(solved: Solved) -> Picture:
@@ -53,7 +54,7 @@ def picture(solved: Solved) -> Picture:
         points=places,
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
-        handles=[*_sheet_handles(prepared), *_sun_handles(prepared), *chain(*(handles for handles, _ in marks))],
+        handles=[*_sheet_handles(prepared), *_light_handles(prepared), *chain(*(handles for handles, _ in marks))],
         measures=[*_sheet_measures(prepared), *chain(*(measures for _, measures in marks))],
     )
 
@@ -91,13 +92,22 @@ def _sheet_handles(prepared: Prepared) -> Iterator[HandlePlace]:
             yield HandlePlace(id=place.path, at=at, says=held.says, about=place.whole.path, shape="point")
 
 
-def _sun_handles(prepared: Prepared) -> Iterator[HandlePlace]:
-    """Yield the handle of the sun, in the first view in which a shadow needs its point."""
-    aim = next((aim for aim in prepared.aims.values() if aim.role == "light"), None)
-    if aim is not None and aim.owner == prepared.frames[0].name:
-        # The sentence of the class says what the light is.
-        about = PlaceRef("wording").path
-        yield HandlePlace(id=SUN.path, at=aim.at.xy, says="Move the sun", about=about, shape="point")
+_LIGHT_SAYS: Mapping[AimRole, tuple[PlaceRef, str]] = {
+    "light": (SUN, "Move the sun"),
+    "lamp": (SUN, "Move the lamp"),
+    "lamp_foot": (LAMP_FOOT, "Move the place under the lamp"),
+}
+"""The handles of the points that a light brings: their places, and what they do."""
+
+
+def _light_handles(prepared: Prepared) -> Iterator[HandlePlace]:
+    """Yield the handles of the light, in the first view in which a shadow needs its points."""
+    # The sentence of the class says what the light is.
+    about = PlaceRef("wording").path
+    for aim in prepared.aims.values():
+        if aim.role in _LIGHT_SAYS and aim.owner == prepared.frames[0].name:
+            place, says = _LIGHT_SAYS[aim.role]
+            yield HandlePlace(id=place.path, at=aim.at.xy, says=says, about=about, shape="point")
 
 
 def _sheet_measures(prepared: Prepared) -> Iterator[MeasureMark]:

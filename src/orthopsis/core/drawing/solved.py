@@ -18,7 +18,7 @@ from orthopsis.core.scene.order import Order, order_of
 from orthopsis.core.scene.placed import Placed, placed_errors
 from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
-from orthopsis.core.scene.views import VIEWS, sun_setup
+from orthopsis.core.scene.views import VIEWS, light_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.things.answers import WHOLE, Spans
@@ -174,8 +174,8 @@ def _setup_moves(prepared: Prepared) -> list[Move]:
         needed = frozenset(role for p in users for role in _needs(p))
         half = half_of(prepared.exercise, number)
         acts = VIEWS[view.kind].setup(view, frame, prepared.sheet, half, needed)
-        of_sun = [aim for aim in prepared.exercise.sunlight.aims(frame) if aim.role in needed]
-        acts += sun_setup(of_sun, prepared.sheet)
+        of_light = [aim for aim in prepared.exercise.lighting.aims(frame) if aim.role in needed]
+        acts += light_setup(of_light, prepared.sheet)
         moves += [Move("setup", "", breath, act, view.name) for breath, act in acts]
     return moves
 

@@ -6,11 +6,12 @@ from functools import lru_cache
 import numpy as np
 import shapely
 
+from orthopsis.core.construct.panel import Vector
 from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
-from orthopsis.core.light.sun import Sun
-from orthopsis.core.light.tone import CONTRAST, DARKEST, face_tone, inside_tone
+from orthopsis.core.light.light import Light
+from orthopsis.core.light.tone import CONTRAST, DARKEST, face_tone, inside_tone, lamp_tone
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
@@ -18,13 +19,16 @@ from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Face
 from orthopsis.core.things.answers import Field
+from orthopsis.core.view.eye import Array
 
+UP = np.array([0.0, 1.0, 0.0])
+"""Up in the world of an eye that looks straight ahead."""
 Fields = dict[tuple[str, str], list[tuple[Placed, int, Field]]]
 
 
 def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> list[TonedFace]:
     """Return the faces that show with their tones, the far ones first; of things in one layer by their true places."""
-    sun, fields = prepared.exercise.sunlight, _fields(prepared)
+    fields = _fields(prepared)
     groups: dict[int, list[int]] = {}
     for number, one in enumerate(seen):
         if not one.see_through and one.solid.faces:
@@ -32,7 +36,7 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
     result = []
     for layer in sorted(groups, reverse=True):
         group = groups[layer]
-        tones = [_tones(prepared.things[i], seen[i], built[i], sun) for i in group]
+        tones = [_tones(prepared, prepared.things[i], seen[i], built[i]) for i in group]
         for i, face in _painted([seen[i] for i in group], built[group[0]]):
             toned = tones[i][face.name]
             result.append(toned)
@@ -61,26 +65,55 @@ def _painted_together(group: tuple[Seen, ...]) -> Sequence[tuple[int, Face]]:
     return tuple(painted_together(group))
 
 
-def _tones(placed: Placed, seen: Seen, thing: Built, sun: Sun) -> Tones:
+def _tones(prepared: Prepared, placed: Placed, seen: Seen, thing: Built) -> Tones:
     """Return the faces of a thing with their tones, by name; the same ones while nothing of it changes."""
+    light = prepared.exercise.lighting.on_thing((thing.box[0] + thing.box[2]) / 2, placed.setting.frame)
+    lamp = _lamp(prepared, placed, light) if light.is_lamp and placed.setting.frame.kind != "three_point" else None
     return thing.tones.answer(
-        (seen, sun, placed.index), lambda: {face.name: face for face in _toned(placed, seen, thing, sun)}
+        (seen, light, placed.index, lamp),
+        lambda: {face.name: face for face in _toned(placed, seen, thing, light, lamp)},
     )
 
 
-def _toned(placed: Placed, seen: Seen, thing: Built, sun: Sun) -> Iterator[TonedFace]:
+def _lamp(prepared: Prepared, placed: Placed, light: Light) -> Vector | None:
+    """Return where a lamp hangs in the world of a thing, over the ground or floor on which all of it stands."""
+    places = prepared.root(placed).standing.solid.places
+    if not len(places):
+        return None
+    foot, high = light.hangs(placed.setting.frame, places[np.argmin(places[:, 1])], UP)
+    x, y, z = (foot + high * UP).tolist()
+    return x, y, z
+
+
+def _is_lit(corners: Array, lamp: Array) -> bool:
+    """Tell whether a lamp shines on the side of a face that is seen: eye and lamp are on the same side of its plane."""
+    middle = corners.mean(axis=0)
+    normal = np.linalg.svd(corners - middle)[2][2]
+    return bool((normal @ -middle) * (normal @ (lamp - middle)) > 0)
+
+
+def _toned(placed: Placed, seen: Seen, thing: Built, light: Light, lamp: Vector | None) -> Iterator[TonedFace]:
     page = thing.page if seen.solid is thing.solid else seen.solid.picture(seen.eye)
     frame, is_front = placed.setting.frame.name, placed.setting.frame.kind == "one_point"
+    # What is seen may be enlarged about the eye, so that it touches what it stands on.
+    times = float(np.linalg.norm(seen.solid.places[0]) / np.linalg.norm(thing.solid.places[0])) if lamp else 1.0
     for number, face in enumerate(seen.solid.faces):
         is_outer = face.name in thing.outward
-        side = f"{'' if is_outer else 'inner '}{face.turned}"
+        side, lit = f"{'' if is_outer else 'inner '}{face.turned}", ""
+        if lamp is None:
+            tone = (face_tone if is_outer else inside_tone)(face.turned, light, is_from_front=is_front)
+        else:
+            corners = seen.solid.places[[seen.solid.index(corner) for corner in face.corners]]
+            tone = lamp_tone(face.turned, light, is_lit=_is_lit(corners, times * np.array(lamp)), is_outer=is_outer)
+            lit = f" {tone}"
         yield TonedFace(
             id=placed.index * IDS + number,
             thing=placed.values.name,
             name=face.name,
             loops=_apart([[page[c] for c in loop] for loop in face.loops]),
-            tone=(face_tone if is_outer else inside_tone)(face.turned, sun, is_from_front=is_front),
-            direction="" if face.is_curved else f"{side}@{frame}",
+            tone=tone,
+            # By a lamp faces that are turned alike may be light here and dark there.
+            direction="" if face.is_curved else f"{side}{lit}@{frame}",
             turned=side,
         )
 

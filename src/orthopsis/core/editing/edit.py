@@ -12,6 +12,7 @@ from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM, Exe
 from orthopsis.core.document.place import (
     DIVISION,
     EYE_LEVEL,
+    LAMP_FOOT,
     LENGTHS,
     MINUTES,
     ORIENTATION,
@@ -34,7 +35,7 @@ from orthopsis.core.editing.edit_document import changed_at, is_length_of_thing,
 from orthopsis.core.editing.edit_views import drag_view, other_half, other_view, to_view
 from orthopsis.core.editing.places import choices, read_over_ground, read_view_text, value_at, view_value
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.light.sun import dragged
+from orthopsis.core.light.light import dragged, foot_dragged
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import GAP, Placed
 from orthopsis.core.scene.prepared import prepare, setting_of, sheet_of
@@ -136,8 +137,8 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     if place == EYE_LEVEL.whole:
         height = min(max(round_to(y, division), division), sheet.height_mm - division)
         return changed_at(exercise, {EYE_LEVEL: height})
-    if place == SUN:
-        return _drag_sun(exercise, Point(x, y), division)
+    if place in _LIGHT_DRAGS:
+        return _drag_light(exercise, place, Point(x, y), division)
     if place.owner == "views":
         return drag_view(exercise, place, Point(x, y), division)
     placed = _standing(exercise, place)
@@ -150,15 +151,19 @@ def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool =
     return changed_at(exercise, {place.of(n): v for n, v in _snapped(placed, changed, division).items()})
 
 
-def _drag_sun(exercise: Exercise, at: Point, division: float) -> Exercise:
-    """Return the exercise with the point of its sun where a hand is, as the first view has it."""
-    sun = dragged(exercise.sunlight, setting_of(exercise).frame, at)
-    aside = min(round_to(sun.aside_mm, division), FARTHEST_SUN_MM)
-    height = min(max(round_to(sun.height_mm, division), LOWEST_SUN_MM), FARTHEST_SUN_MM)
-    return changed_at(
-        exercise,
-        {PlaceRef("light"): sun.side, SUN.of("stands"): sun.stands, SUN_ASIDE: aside, SUN_HEIGHT: height},
+_LIGHT_DRAGS = {SUN: dragged, LAMP_FOOT: foot_dragged}
+"""What becomes of the light when a hand moves one of its points."""
+
+
+def _drag_light(exercise: Exercise, place: PlaceRef, at: Point, division: float) -> Exercise:
+    """Return the exercise with a point of its light where a hand is, as the first view has it."""
+    light = _LIGHT_DRAGS[place](exercise.lighting, setting_of(exercise).frame, at)
+    aside = min(round_to(light.aside_mm, division), FARTHEST_SUN_MM)
+    height, foot = (
+        min(max(round_to(mm, division), LOWEST_SUN_MM), FARTHEST_SUN_MM) for mm in (light.height_mm, light.foot_mm)
     )
+    changes = {PlaceRef("light"): light.side, SUN.of("stands"): light.stands, SUN_ASIDE: aside, SUN_HEIGHT: height}
+    return changed_at(exercise, changes | ({LAMP_FOOT: foot} if light.is_lamp else {}))
 
 
 def _standing(exercise: Exercise, place: PlaceRef) -> Placed:

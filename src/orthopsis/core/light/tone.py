@@ -7,7 +7,7 @@ on the sheet (common practice, no source).
 from collections.abc import Mapping
 from dataclasses import dataclass
 
-from orthopsis.core.light.sun import Stands, Sun
+from orthopsis.core.light.light import Light, Stands
 
 
 @dataclass(frozen=True, slots=True)
@@ -30,6 +30,8 @@ _TONES: Mapping[tuple[Stands, bool], Tones] = {
     ("ahead", True): Tones(front=3, other=2, shadow=1),
     ("ahead", False): Tones(sunny=2, front=3, shadow=1),
     ("behind", True): Tones(),
+    ("lamp", True): Tones(),
+    ("lamp", False): Tones(),
     ("behind", False): Tones(other=2, shadow=3),
 }
 """By where the sun stands, and whether blocks are drawn from their front or from their nearest edge.
@@ -43,19 +45,39 @@ CONTRAST = (2, 3, 0, 1)
 """For each tone step the one in which fields on such a face are told apart from it."""
 
 
-def face_tone(turned: str, sun: Sun, *, is_from_front: bool) -> int:
+def face_tone(turned: str, light: Light, *, is_from_front: bool) -> int:
     """Return the tone step 0 to 3 of a face that is turned this way.
 
     Args:
         is_from_front: whether blocks are drawn from their front, as in one-point, so that sides are turned aside.
     """
-    tones = _TONES[sun.stands, is_from_front]
-    sides = {sun.side: tones.sunny, "right" if sun.side == "left" else "left": tones.other}
+    tones = _TONES[light.stands, is_from_front]
+    sides = {light.side: tones.sunny, "right" if light.side == "left" else "left": tones.other}
     found = {"top": _TOP, "bottom": _BOTTOM, "back": _BACK, "front": tones.front, "shadow": tones.shadow, **sides}
     return found[turned]
 
 
-def inside_tone(turned: str, sun: Sun, *, is_from_front: bool) -> int:
+_OPPOSITE = {"left": "right", "right": "left", "top": "bottom", "bottom": "top", "front": "back", "back": "front"}
+
+
+def lamp_tone(turned: str, light: Light, *, is_lit: bool, is_outer: bool) -> int:
+    """Return the tone step of a face by a lamp: what it shines on is light, what is turned away from it dark.
+
+    Two sides that are both light, or both dark, are told apart: the one toward the lamp's side is a step lighter.
+
+    Args:
+        light: the lamp as it hangs beside the thing.
+        is_outer: whether the outer side of the face is seen.
+    """
+    looks = turned if is_outer else _OPPOSITE.get(turned, turned)
+    if looks == "shadow":
+        return Tones().shadow
+    if looks == "top":
+        return 0 if is_lit else 2
+    is_away = looks == ("right" if light.side == "left" else "left")
+    return (2 if is_away else 1) if is_lit else (2 if looks == light.side else 3)
+
+
+def inside_tone(turned: str, light: Light, *, is_from_front: bool) -> int:
     """Return the tone step of the inner side of a face: what is seen faces the other way, and insides are darker."""
-    opposite = {"left": "right", "right": "left", "top": "bottom", "bottom": "top", "front": "back", "back": "front"}
-    return min(3, face_tone(opposite[turned], sun, is_from_front=is_from_front) + 1)
+    return min(3, face_tone(_OPPOSITE[turned], light, is_from_front=is_from_front) + 1)

@@ -143,7 +143,7 @@ def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
         if found is not None:
             panel, light = found
             anchor = replace(anchor, point=panel.low, at=panel.page[0], panel=panel, light=light)
-    standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor, sun=placed.setting.sun))
+    standing = placed.kind.stand(placed.values, replace(other.setting, anchor=anchor, light=placed.setting.light))
     return replace(placed, standing=standing, factor=other.factor, layer=other.layer)
 
 

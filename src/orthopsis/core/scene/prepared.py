@@ -129,7 +129,7 @@ def prepare(exercise: Exercise) -> Prepared:
     settings = {
         frame.name: _setting(exercise, frame, sheet, half_of(exercise, number)) for number, frame in enumerate(frames)
     }
-    lit = {name: replace(setting, sun=exercise.sunlight) for name, setting in settings.items()}
+    lit = {name: replace(setting, light=exercise.lighting) for name, setting in settings.items()}
     alone = []
     for index, thing in enumerate(exercise.things):
         kind, values = KINDS[thing.kind], values_of(thing)
@@ -155,7 +155,7 @@ def prepare(exercise: Exercise) -> Prepared:
         wording,
         {p.values.name: p for p in things},
         {document.id: placed for document, placed in zip(exercise.things, things, strict=True)},
-        aims_of(frames, things, exercise.sunlight),
+        aims_of(frames, things, exercise.lighting),
     )
 
 

@@ -115,17 +115,19 @@ def _mark_on_level(name: str, x: float) -> Act:
     return Shift(name, "@left mark", x)
 
 
-def sun_setup(aims: Sequence[Aim], sheet: Sheet) -> list[tuple[str, Act]]:
-    """Return the acts that mark the points of a sun which does not stand beside the picture, each with its breath."""
+def light_setup(aims: Sequence[Aim], sheet: Sheet) -> list[tuple[str, Act]]:
+    """Return the acts that mark the points of a light which does not stand beside the picture, each with its breath."""
+    at = {aim.role: aim for aim in aims}
+    if (foot := at.get("lamp_foot")) is not None:
+        acts: list[Act] = [Measure(foot.name, *foot.at.xy)]
+        high = [Offset(lamp.name, foot.name, 0.0, lamp.at.y - foot.at.y) for lamp in aims if lamp.role == "lamp"]
+        return [("setup.lamp", act) for act in acts + high]
+    if (shadow := at.get("shadow")) is None:
+        return []
     is_off = any(not sheet.holds(*aim.at.xy) for aim in aims)
     where = "setup.sun_on_strips" if is_off else "setup.sun"
-    shadow = next((aim for aim in aims if aim.role == "shadow"), None)
-    if shadow is None:
-        return []
-    acts: list[tuple[str, Act]] = [(where, _mark_on_level(shadow.name, shadow.at.x))]
-    return acts + [
-        (where, Offset(aim.name, shadow.name, 0.0, aim.at.y - shadow.at.y)) for aim in aims if aim.role == "light"
-    ]
+    rays = [Offset(light.name, shadow.name, 0.0, light.at.y - shadow.at.y) for light in aims if light.role == "light"]
+    return [(where, act) for act in (_mark_on_level(shadow.name, shadow.at.x), *rays)]
 
 
 def _one_point_setup(

@@ -27,6 +27,10 @@ def of_setup(solved: Solved, breath: Breath) -> dict[str, object]:
             values |= {role: laid(point.x), f"{role}_words": _along_words(solved, point.x)}
         elif role == "shadow":
             values |= {"shadow_at": laid(point.x), "shadow_words": _along_words(solved, point.x)}
+        elif role == "lamp_foot":
+            values |= {"foot_at": laid(point.x), "foot_up": laid(point.y)}
+        elif role == "lamp":
+            values["lamp_over"] = laid(prepared.exercise.sun.height_mm + prepared.exercise.sun.foot_mm)
         elif role == "light":
             values |= {
                 "light_over": laid(abs(point.y - level)),

@@ -11,6 +11,7 @@ from orthopsis.core.drawing.answer import PointLetter, Scale, Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
+from orthopsis.core.light.light import Stands
 from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.dimensions import dimensions
 from orthopsis.core.telling.letters import (
@@ -202,9 +203,13 @@ def _of_view(solved: Solved, breath: Breath, title: str) -> str:
     return f"{view[0].upper()}{view[1:]}: {title[0].lower()}{title[1:]}"
 
 
+_TONES: Mapping[Stands, str] = {"ahead": "tone_ahead", "lamp": "tone_by_lamp"}
+"""What the words of toning are called that differ with the light."""
+
+
 def _finish(solved: Solved) -> list[Step]:
-    level = solved.prepared.wording.level
-    light = list(solved.light_ids.values())
+    level, light = solved.prepared.wording.level, solved.prepared.exercise.lighting
+    lines = list(solved.light_ids.values())
     final = list(solved.final)
     edges = [line.id for line in final if line.thing]
     added = adornments(solved.prepared)
@@ -217,15 +222,14 @@ def _finish(solved: Solved) -> list[Step]:
         solved,
         "take_away",
         {"openings": OPENINGS[LEVELS.index(level)] if has_openings else ""},
-        step_minutes("take_away", len(light), level),
+        step_minutes("take_away", len(lines), level),
         draws=[line.id for line in final],
-        takes=light,
+        takes=lines,
         said=f"take_away{kept}",
     )
     values = {"lines": counted(merged, "line")}
     darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
-    sun = solved.prepared.exercise.sunlight
-    tone_values, tone_said = {"light": sun.side}, "tone_ahead" if sun.stands == "ahead" else "tone"
+    tone_values, tone_said = {"light": light.side}, _TONES.get(light.stands, "tone")
     result = [take_away, darken]
     if opaque:
         minutes = step_minutes("tone", 3 * len(opaque), level)

@@ -8,7 +8,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.moves import Move, outputs
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.light.sun import NOON, Sun
+from orthopsis.core.light.light import NOON, Light
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.paper import Half, Sheet
 from orthopsis.core.sheet.ruler import round_to
@@ -87,7 +87,7 @@ class Setting:
 
     Attributes:
         over_ground_mm: how high the eye is over the ground in truth, where that is stated.
-        sun: the one light of the sheet, for what follows it.
+        light: the one light of the sheet, for what follows it.
     """
 
     frame: Frame
@@ -95,12 +95,12 @@ class Setting:
     anchor: Anchor | None = None
     half: Half = "whole"
     over_ground_mm: float | None = None
-    sun: Sun = NOON
+    light: Light = NOON
     _hash: int = field(init=False, repr=False, compare=False, default=0)
 
     def __post_init__(self) -> None:
         """Find the hash once: things are looked up by what they stand in each time that a picture is made."""
-        held = (self.frame, self.sheet, self.anchor, self.half, self.over_ground_mm, self.sun)
+        held = (self.frame, self.sheet, self.anchor, self.half, self.over_ground_mm, self.light)
         object.__setattr__(self, "_hash", hash(held))
 
     def __hash__(self) -> int:
@@ -114,12 +114,12 @@ class Setting:
     @property
     def rays(self) -> Way:
         """Which way rays of light run on the page."""
-        return self.sun.rays_way(self.frame)
+        return self.light.rays_way(self.frame)
 
     @property
     def shadows(self) -> Way:
         """Which way shadows of uprights run on level ground, on the page."""
-        return self.sun.shadow_way(self.frame)
+        return self.light.shadow_way(self.frame)
 
     @property
     def level(self) -> DrawnLevel:

@@ -20,15 +20,18 @@ from orthopsis.core.view.frame import (
 
 AimRole = Literal[
     "centre", "left", "right", "third", "left_distance", "right_distance", "left_measuring", "right_measuring",
-    "slope_above", "slope_below", "measuring", "light", "shadow",
+    "slope_above", "slope_below", "measuring", "light", "shadow", "lamp", "lamp_foot",
 ]  # fmt: skip
 """What a point is to the one who brings it."""
 AIDS: frozenset[AimRole] = frozenset(
-    {"left_distance", "right_distance", "left_measuring", "right_measuring", "measuring", "light"}
+    {"left_distance", "right_distance", "left_measuring", "right_measuring", "measuring", "light", "lamp"}
 )
 """Points that only help the hand: no edge of a thing runs to them."""
 OF_SUN: frozenset[AimRole] = frozenset({"light", "shadow"})
 """Points that a sun brings which does not stand beside the picture: of its rays, and of shadows on level ground."""
+OF_LAMP: frozenset[AimRole] = frozenset({"lamp", "lamp_foot"})
+"""Points that a lamp brings: itself, and the place on the floor straight under it."""
+OF_LIGHT = OF_SUN | OF_LAMP
 SIDED_AIDS: Mapping[AimRole, tuple[Literal["left", "right"], Literal["distance", "measuring"]]] = {
     "left_distance": ("left", "distance"),
     "right_distance": ("right", "distance"),

@@ -149,6 +149,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "Every ray and every shadow runs to these points: the ruler must reach them.",
         ("Bring the sun onto the sheet",),
     ),
+    "lamp_outside": AdvicePhrases(
+        "The lamp hangs {where}, outside of {room}.",
+        "The place under a lamp lies on the floor, and the lamp under the ceiling.",
+        ("Hang it over the middle of the floor",),
+    ),
     "shadow_within": AdvicePhrases(
         "“{thing}” lies within the foot of {other}: nothing of it is seen.",
         "The higher the light stands, the shorter shadows are.",

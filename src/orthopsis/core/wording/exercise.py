@@ -28,14 +28,16 @@ HIDES = {
 """Who hides whom, and why."""
 CLASS = (
     "Words for {wording.level} readers who say {wording.vocabulary}; a lesson of {minutes} minutes; light from the "
-    "{light}, the sun {sun.stands}, "
+    "{light}, {sun.stands}, "
 )
 SUN = {
     "beside": "its rays at {rays}.",
     "ahead": "{sun.aside_mm} beside the middle and {sun.height_mm} over the [eye level].",
     "behind": "its rays run to a point {sun.aside_mm} beside the middle and {sun.height_mm} under the [eye level].",
+    "lamp": "{sun.aside_mm} beside the middle, {sun.height_mm} over the [eye level]; the place on the floor under it "
+    "{sun.foot_mm} under the [eye level].",
 }
-"""How the sun is placed, by where it stands."""
+"""How the light is placed, by where it stands."""
 
 HALF = "On {half}: "
 """What a view's sentence begins with on a folded sheet."""
@@ -54,7 +56,12 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
     "rays": {"30": "30°", "45": "45°", "60": "60°"},
-    "sun.stands": {"beside": "beside the picture", "ahead": "ahead of you", "behind": "behind you"},
+    "sun.stands": {
+        "beside": "the sun beside the picture",
+        "ahead": "the sun ahead of you",
+        "behind": "the sun behind you",
+        "lamp": "a lamp in the room",
+    },
 }
 HINTS = {
     "eye_level.school": "Exercise school: exactly across the middle, found by halving, for first lessons. Composition "
@@ -63,7 +70,8 @@ HINTS = {
     "are judged by what such hands can do.",
     "rays": "How steeply the light falls: an angle of the set square. Cast shadows follow it.",
     "sun.stands": "Beside: all rays are parallel on the page. Ahead: they run out from the sun, and shadows come "
-    "toward you. Behind you: rays and shadows run away, to points.",
+    "toward you. Behind you: rays and shadows run away, to points. A lamp: rays run out from it, shadows from the "
+    "place on the floor under it.",
     "sheet.centre": "Marked lines help to place things; the halves of the edges also find the middle of the sheet.",
 }
 """What the choices at a place mean, where the words alone do not say it."""
@@ -78,9 +86,10 @@ SAYS = {
     "eye_level.over_ground_mm": "how high the eye is over the ground",
     "minutes": "the minutes of the lesson",
     "sheet.margin_mm": "the margin",
-    "sun.stands": "where the sun stands",
-    "sun.aside_mm": "how far the sun is to the side",
-    "sun.height_mm": "how high the sun is",
+    "sun.stands": "where the light comes from",
+    "sun.aside_mm": "how far the light is to the side",
+    "sun.height_mm": "how high the light is",
+    "sun.foot_mm": "how low the place under the lamp lies",
     "sheet.own_width_mm": "the width of the sheet",
     "sheet.own_height_mm": "the height of the sheet",
     "sheet.centre": "the centre of the sheet",

@@ -74,6 +74,17 @@ FINISH: dict[str, StepPhrases] = {
         "Leaving the sides white that are turned to you, away from the sun.",
         "pencil or coloured pencil",
     ),
+    "tone_by_lamp": StepPhrases(
+        "Tone: light toward the lamp",
+        (
+            "Shade the sides. Sides that face the lamp stay light, those turned away get dark [grey].",
+            "Leave the sides light that are turned to the lamp, and make those dark that are turned away from it.",
+            "Tone by the lamp: tops white, sides toward it light, the far sides darkest.",
+        ),
+        "What is turned to the lamp is light.",
+        "Toning all left sides alike: the lamp stands between them.",
+        "pencil or coloured pencil",
+    ),
     "tone": StepPhrases(
         "Tone: one for each direction",
         (

@@ -46,6 +46,10 @@ def view_words(name: str) -> str:
     return "view 1" if name == "point" else name
 
 
+LAMP_WORDS: dict[AimRole, str] = {"lamp": "lamp", "lamp_foot": "foot of the lamp"}
+"""What a lamp and the place on the floor under it are called."""
+
+
 def point_words(role: AimRole, owner: str, wording: Wording) -> str:
     """Return how a point that lines run to is called: ``left point``, ``left distance point of second view``.
 
@@ -56,6 +60,8 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
         words = wording.term("vanishing point")
     elif role in ("left", "right", "third") or role in ("measuring", "light", "shadow"):
         words = wording.term(f"{role} point")
+    elif role in LAMP_WORDS:
+        words = LAMP_WORDS[role]
     elif role in ("slope_above", "slope_below"):
         words = f"{'upper' if role == 'slope_above' else 'lower'} {wording.term('slope point')}"
     else:

@@ -148,6 +148,20 @@ SETUP: dict[str, StepPhrases] = {
         "Putting the two points not straight over each other.",
         "ruler, set square",
     ),
+    "setup.lamp": StepPhrases(
+        "The lamp, and the place under it",
+        (
+            "Measure {foot_at} from the left and {foot_up} up. Make a small cross: that is the foot of the lamp, on "
+            "the floor straight under it. Straight above it measure {lamp_over} and make another cross: the lamp.",
+            "Mark the foot of the lamp on the floor, {foot_at} from the left edge and {foot_up} up, and the lamp "
+            "straight above it, {lamp_over} higher.",
+            "Mark the foot of the lamp, {foot_at} from the left edge and {foot_up} up, and the lamp {lamp_over} "
+            "straight above it.",
+        ),
+        "Rays run out from the lamp; shadows on the floor run out from the place straight under it.",
+        "Putting the two places not straight over each other.",
+        "ruler, set square",
+    ),
     "setup.sun_on_strips": StepPhrases(
         "[Shadow point] and [light point], on a strip",
         (

@@ -1,5 +1,7 @@
 """What a teacher says while a cast shadow is found."""
 
+from dataclasses import replace
+
 from orthopsis.core.wording.form_steps import CIRCLE_SAYS, MIDDLE_SAYS
 from orthopsis.core.wording.step import StepPhrases
 
@@ -10,7 +12,10 @@ _SUN_RULE = (
     "On level ground shadows of [uprights] run to one point of the [eye level]; rays run to the point straight over or "
     "under it."
 )
-SHADOW: dict[str, StepPhrases] = {
+_LAMP_RULE = (
+    "On the floor shadows of [uprights] run out from the place straight under the lamp; rays run out from the lamp."
+)
+_OF_POINTS: dict[str, StepPhrases] = {
     "shadow.rays": StepPhrases(
         "its rays at {ray}",
         (
@@ -44,14 +49,14 @@ SHADOW: dict[str, StepPhrases] = {
     "shadow.rays_to_points": StepPhrases(
         "its rays, by the two points",
         (
-            "Take the corners of {other} on the side away from the sun. Lay the ruler on the {shadow_point} and on the "
-            "foot of the corner. Draw a light line from the foot, {sense} that point. Lay it on the {light_point} and "
-            "on the top. Draw from the top, {sense} that point, to the first line: there its shadow ends. Count: "
+            "Take the corners of {other} on the side away from the light. Lay the ruler on the {shadow_point} and on "
+            "the foot of the corner. Draw a light line from the foot, {sense} that point. Lay it on the {light_point} "
+            "and on the top. Draw from the top, {sense} that point, to the first line: there its shadow ends. Count: "
             "{count} lines.",
-            "From the foot of each [upright] of {other} on the side away from the sun draw a light line {sense} the "
+            "From the foot of each [upright] of {other} on the side away from the light draw a light line {sense} the "
             "{shadow_point}, and from its top one {sense} the {light_point}: {lines}. Where they meet its shadow ends.",
-            "From the [uprights] of {other} away from the sun: the line from the foot {sense} the {shadow_point}, and "
-            "the ray from the top {sense} the {light_point}, to their crossing: {lines}.",
+            "From the [uprights] of {other} away from the light: the line from the foot {sense} the {shadow_point}, "
+            "and the ray from the top {sense} the {light_point}, to their crossing: {lines}.",
         ),
         _SUN_RULE,
         "Taking the points the wrong way round: feet go with the one on the [eye level].",
@@ -66,7 +71,7 @@ SHADOW: dict[str, StepPhrases] = {
             "This top is hidden, or its two lines lie on each other: its shadow lies on the line from its foot {sense} "
             "the {shadow_point}, {lines}, where the ruler meets it that lies {carried_way} from the shadow corner "
             "beside it.",
-            "The shadow of the top that is hidden, or straight under the sun: the line from its foot {sense} the "
+            "The shadow of the top that is hidden, or straight under the light: the line from its foot {sense} the "
             "{shadow_point}, {lines}, meets the line {carried_way} from the corner beside it.",
         ),
         "The edges of the shadow run as those of the top do, to the same points.",
@@ -181,4 +186,20 @@ SHADOW: dict[str, StepPhrases] = {
         "Shading it darker and lighter.",
         "ruler",
     ),
+}
+
+_OF_LAMP_RULES = {"shadow.rays": _LAMP_RULE, "shadow.tip": _LAMP_RULE}
+_OF_LAMP_SLIPS = {"shadow.rays": "Taking the places the wrong way round: feet go with the one on the floor."}
+
+
+def _of_lamp(name: str) -> StepPhrases:
+    """Return the phrases of a step that works with the two points of a sun, said of a lamp and its foot."""
+    of_sun = _OF_POINTS[f"{name}_to_points"]
+    rule, slip = _OF_LAMP_RULES.get(name, of_sun.rule), _OF_LAMP_SLIPS.get(name, of_sun.slip)
+    title = of_sun.title.replace("by the two points", "by the lamp and its foot")
+    return replace(of_sun, title=title, rule=rule, slip=slip)
+
+
+SHADOW: dict[str, StepPhrases] = _OF_POINTS | {
+    f"{name}_of_lamp": _of_lamp(name) for name in ("shadow.rays", "shadow.carried", "shadow.square", "shadow.tip")
 }

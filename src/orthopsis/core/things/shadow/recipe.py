@@ -4,7 +4,6 @@ Where a foot is hidden the foot of the block is drawn lightly; where a top is hi
 beside it, by the edge that runs as the top's does.
 """
 
-import itertools
 from collections.abc import Iterator, Sequence
 
 from orthopsis.core.construct.hidden_face import drawn_through
@@ -25,7 +24,7 @@ def recipe(shadow: ShadowShape) -> list[Move]:
         raise _not_found(shadow)
     told: list[tuple[str, Act]] = []
     for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
-        breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.sun_suffix}"
+        breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.light_suffix}"
         told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
     told += [("shadow.outline", act) for act in _outline(shadow)]
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
@@ -72,9 +71,9 @@ def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) ->
 def _outline(shadow: ShadowShape) -> Iterator[Act]:
     """Yield the acts that draw its edges: from the feet, and between the shadows of the tops."""
     n, chain = shadow.values.full, shadow.chain
-    for corner in (chain[0], chain[-1]):
+    for corner in () if shadow.is_around else (chain[0], chain[-1]):
         yield Rule(n(f"from.{corner}"), n(shade_name(corner)), n(foot_name(corner)), shadow.setting.shadows.family)
-    for corner, other in itertools.pairwise(chain):
+    for corner, other in shadow.pairs:
         ends = n(shade_name(corner)), n(shade_name(other))
         yield Rule(n(edge_name(corner, other)), *ends, shadow.way_between(corner, other).family)
 
@@ -84,7 +83,7 @@ def _not_found(shadow: ShadowShape) -> GeometryError:
         "shadow_not_found",
         f"Too little of {shadow.anchor.thing} is drawn to find “{shadow.values.name}”.",
         "Move the block to one side of the point, so that a side of it shows"
-        + ("." if shadow.setting.sun.is_beside else ", or move the sun to one side."),
+        + ("." if shadow.setting.light.is_beside else ", or move the light to one side."),
         about="joined_to",
         nearest="",
     )

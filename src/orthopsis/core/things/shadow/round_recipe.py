@@ -17,11 +17,11 @@ def recipe(shadow: RoundShadowShape) -> list[Move]:
         return []
     if shadow.body.form.has_tip:
         told = [
-            (f"shadow.tip{shadow.sun_suffix}", act)
+            (f"shadow.tip{shadow.light_suffix}", act)
             for act in _cast(shadow, "tip", shadow.of_body("base.middle"), shadow.of_body("tip"))
         ]
     else:
-        told = [(f"shadow.square{shadow.sun_suffix}", act) for act in _square(shadow)]
+        told = [(f"shadow.square{shadow.light_suffix}", act) for act in _square(shadow)]
         drawn = _drawn(shadow)
         told += [("shadow.middle", act) for act in middle_acts(drawn)]
         told += [("shadow.circle", act) for act in outline_acts(drawn, touched(shadow.nodes))]

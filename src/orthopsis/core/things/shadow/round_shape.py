@@ -21,7 +21,7 @@ from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.rectangles.forms import CENTRE, Node
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape
-from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
+from orthopsis.core.things.shadow.ground import GroundShadow
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature
 
@@ -39,10 +39,21 @@ class RoundShadowShape(GroundShadow):
         """Return the full name of a point or line of the body."""
         return full_name(self.body.values.name, name)
 
+    def shade(self, foot: Array) -> Array:
+        """Return the shadow of what stands over a place of the ground, as high as its top, in the world."""
+        return np.asarray(self.cast(foot[None], self.body.rising)[0])
+
     @cached_property
     def moved(self) -> Array:
-        """From a place under its top to the shadow of that, in the world, mm."""
-        return moved_by(self.body.rising, self.setting.sun.falls(self.setting.frame))
+        """From the middle of its foot to the shadow of that of its top, in the world, mm."""
+        return self.shade(self.body.middle) - self.body.middle
+
+    @cached_property
+    def times(self) -> float:
+        """How many times as large the shadow of its upper circle is as that: larger only by a lamp."""
+        side = self.body.panel.places([self.body.foot_shares[0]])[0]
+        grown = self.shade(side) - self.shade(self.body.middle)
+        return float(np.linalg.norm(grown) / np.linalg.norm(side - self.body.middle))
 
     def _seen(self, places: Array) -> list[Point]:
         return [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
@@ -54,10 +65,10 @@ class RoundShadowShape(GroundShadow):
         Raises:
             GeometryError: that place is behind the viewer.
         """
-        form, sizes = self.body.form, self.body.sizes
-        if form.is_straight:
+        sizes = self.body.sizes
+        if self.body.form.is_straight:
             return self.setting.shadows.goal
-        at = self.body.middle + self.moved * (sizes[0] / (sizes[0] - sizes[1]))
+        at = self.body.middle + self.moved * (sizes[0] / (sizes[0] - self.times * sizes[1]))
         if at[2] <= 0:
             raise GeometryError(
                 "shadow_too_long",
@@ -81,7 +92,7 @@ class RoundShadowShape(GroundShadow):
         """
         nodes, ends = self.nodes, [i for i, node in enumerate(self.nodes) if node.is_sharp]
         if len(ends) < 2:
-            is_about = self.body.sizes[1] > self.body.sizes[0]
+            is_about = self.times * self.body.sizes[1] > self.body.sizes[0]
             return (*nodes, nodes[0]) if is_about else ()
         first, last = ends[0], ends[-1]
         ways = nodes[first : last + 1], (*nodes[last:], *nodes[: first + 1])
@@ -98,7 +109,7 @@ class RoundShadowShape(GroundShadow):
         foot = self.body.middle
         if not self.body.form.has_tip:
             foot = self.body.panel.places([self.body.foot_shares[int(name[-1])]])[0]
-        start, end = self._seen(np.array([foot, foot + self.moved]))
+        start, end = self._seen(np.array([foot, self.shade(foot)]))
         return start, end
 
     def on_base(self, node: Node) -> Array:
@@ -107,7 +118,7 @@ class RoundShadowShape(GroundShadow):
 
     def on_shade(self, node: Node) -> Array:
         """Return the shadow of a place of the upper circle in the world."""
-        return np.asarray(self.body.panel.places([within(self.body.foot_shares, node.place)])[0] + self.moved)
+        return self.shade(self.body.panel.places([within(self.body.foot_shares, node.place)])[0])
 
     @cached_property
     def solid(self) -> Solid:
@@ -152,5 +163,5 @@ class RoundShadowShape(GroundShadow):
     @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Also how the lines lie that touch both circles."""
-        lies = "level, " if self.body.form.is_straight and self.setting.sun.is_beside else ""
+        lies = "level, " if self.body.form.is_straight and self.setting.light.is_beside else ""
         return {**super().spoken, "lies": lies}

@@ -9,6 +9,7 @@ from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
+import shapely
 from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Back
@@ -16,7 +17,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.answers import Spoken
-from orthopsis.core.things.shadow.ground import GroundShadow, moved_by
+from orthopsis.core.things.shadow.ground import GroundShadow
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -24,6 +25,7 @@ from orthopsis.core.wording.names import Feature
 CORNERS: Sequence[tuple[int, int]] = ((0, 0), (1, 0), (1, 1), (0, 1))
 """The corners of the foot as shares of it, along and up."""
 SAME_LINE_MM = 1e-6
+SAME_ANGLE = 1e-9
 
 
 @dataclass(frozen=True, slots=True)
@@ -73,15 +75,15 @@ class ShadowShape(GroundShadow):
         """The corners of the foot in the world, shape (4, 3)."""
         return self.panel.places(CORNERS)
 
-    @cached_property
-    def moved(self) -> Array:
-        """From each foot to the shadow of the top over it, in the world, mm."""
-        return moved_by(np.array(self.back.vector), self.setting.sun.falls(self.setting.frame))
+    @property
+    def up(self) -> Array:
+        """From a foot to the top over it, in the world, mm."""
+        return np.array(self.back.vector)
 
     @cached_property
     def shades(self) -> Array:
         """The shadows of the tops in the world, shape (4, 3)."""
-        return self.cast(self.feet, self.moved)
+        return self.cast(self.feet, self.up)
 
     @cached_property
     def page(self) -> tuple[Point, ...]:
@@ -94,8 +96,11 @@ class ShadowShape(GroundShadow):
 
         Between them is at most one, beyond the line that joins them.
         """
-        ahead = self.moved / np.linalg.norm(self.moved)
-        aside = np.cross(np.array(self.back.vector), ahead)
+        if self.setting.light.is_lamp:
+            return self._by_lamp[0]
+        moved = self.shades[0] - self.feet[0]
+        ahead = moved / np.linalg.norm(moved)
+        aside = np.cross(self.up, ahead)
         aside /= np.linalg.norm(aside)
         far, wide = self.feet @ ahead, self.feet @ aside
         ends = [
@@ -116,6 +121,43 @@ class ShadowShape(GroundShadow):
         ]
         return (first, *between, last)
 
+    @cached_property
+    def _by_lamp(self) -> tuple[tuple[int, ...], bool]:
+        """Those corners, seen from the place under a lamp, and whether that lies within the foot of the block."""
+        normal = self.up / np.linalg.norm(self.up)
+        under, _ = self.setting.light.hangs(self.setting.frame, self.feet[0], normal)
+        along = self.feet[1] - self.feet[0]
+        axes = np.column_stack((along, np.cross(normal, along))) / np.linalg.norm(along)
+        foot, at = self.feet @ axes, under @ axes
+        if shapely.Polygon(foot).buffer(SAME_LINE_MM).contains(shapely.Point(at)):
+            return (0, 1, 2, 3), True
+        ahead = foot.mean(axis=0) - at
+        seen = (foot - at) @ np.column_stack((ahead, (-ahead[1], ahead[0])))
+        angle = np.arctan2(seen[:, 1], seen[:, 0])
+        order = sorted(range(4), key=lambda i: -angle[i])
+        first, last = (self._farther(order[:2], angle, seen), self._farther(order[:1:-1], angle, seen))
+        line = seen[last] - seen[first]
+        reach = (seen - seen[first]) @ np.array((-line[1], line[0]))
+        is_under = float((-seen[first]) @ np.array((-line[1], line[0])))
+        return (first, *(i for i in order if i not in (first, last) and reach[i] * is_under < 0), last), False
+
+    @staticmethod
+    def _farther(pair: Sequence[int], angle: Array, seen: Array) -> int:
+        """Return the first of two corners, or the farther one where both are seen in one line."""
+        one, two = pair
+        is_line = abs(angle[one] - angle[two]) <= SAME_ANGLE
+        return max(pair, key=lambda i: float(np.linalg.norm(seen[i]))) if is_line else one
+
+    @property
+    def pairs(self) -> tuple[tuple[int, int], ...]:
+        """The corners between whose shadows an edge of it runs."""
+        return (*itertools.pairwise(self.chain), *([(self.chain[-1], self.chain[0])] if self.is_around else []))
+
+    @property
+    def is_around(self) -> bool:
+        """Whether it lies about the foot on all sides: the lamp hangs over the block."""
+        return self.setting.light.is_lamp and self._by_lamp[1]
+
     def way_between(self, corner: int, other: int) -> Way:
         """Return which way the edge of the foot between two corners that follow each other runs."""
         return self.panel.along if {corner, other} in ({0, 1}, {2, 3}) else self.panel.up
@@ -129,18 +171,21 @@ class ShadowShape(GroundShadow):
     def solid(self) -> Solid:
         """It in the world of the frame's eye: one face on the ground."""
         chain = self.chain
-        names = [foot_name(chain[0]), *(shade_name(i) for i in chain), foot_name(chain[-1])]
-        places = np.vstack((self.feet[chain[0]], self.shades[list(chain)], self.feet[chain[-1]]))
+        names, places = [shade_name(i) for i in chain], self.shades[list(chain)]
+        edges = self._far_edges
+        if not self.is_around:
+            names = [foot_name(chain[0]), *names, foot_name(chain[-1])]
+            places = np.vstack((self.feet[chain[0]], places, self.feet[chain[-1]]))
+            edges = [self._from_foot(chain[0]), *edges, self._from_foot(chain[-1])]
         seen = [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
         face = Face("shadow", tuple(names if signed_area(seen) > 0 else names[::-1]), "shadow")
-        edges = [self._from_foot(chain[0]), *self._far_edges, self._from_foot(chain[-1])]
         return Solid(Topology(tuple(names), (face,), tuple(edges), is_convex=True), places)
 
     @property
     def _far_edges(self) -> list[Edge]:
         return [
             Edge(edge_name(i, j), shade_name(i), shade_name(j), self.way_between(i, j).family, feature=Feature("side"))
-            for i, j in itertools.pairwise(self.chain)
+            for i, j in self.pairs
         ]
 
     def _from_foot(self, corner: int) -> Edge:
@@ -150,7 +195,7 @@ class ShadowShape(GroundShadow):
     @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Also which way the edge to a hidden top's shadow runs."""
-        ways = [self.way_between(*pair) for pair in itertools.pairwise(self.chain) if not all(map(self.has_top, pair))]
+        ways = [self.way_between(*pair) for pair in self.pairs if not all(map(self.has_top, pair))]
         return {**super().spoken, **({"carried_way": ways[0]} if ways else {})}
 
 
