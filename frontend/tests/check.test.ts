@@ -3,9 +3,10 @@ import { NMessageProvider } from 'naive-ui'
 import { afterEach, describe, expect, it, vi } from 'vitest'
 import { defineComponent, h } from 'vue'
 
-import type { SheetAnswer } from '@/api/types'
+import type { Picture, SheetAnswer } from '@/api/types'
 import CornerPlacer from '@/views/check/CornerPlacer.vue'
 import FindingList from '@/views/check/FindingList.vue'
+import PointsApart from '@/views/check/PointsApart.vue'
 
 import { application, askedOf, type Asked } from './application'
 
@@ -193,5 +194,51 @@ describe('corners placed by hand', () => {
     const [body] = askedOf(asked, 'POST /api/sheets/5/corners')
     expect((body!.corners as number[][])[0]).toEqual([96, 800])
     expect(placed.mock.calls[0]![0].state).toBe('queued')
+  })
+})
+
+describe('the same drawing with its points farther apart', () => {
+  const picture = {
+    sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1, fold_mm: null },
+    eye_level_mm: 150,
+    aims: [],
+    strips: [],
+    lines: [],
+    faces: [],
+    handles: [],
+    measures: [],
+  } as unknown as Picture
+  const sheet = { ...SHEET, checked: { ...SHEET.checked, lines: [], missing: [] } } as unknown as SheetAnswer
+  const button = (text: string): HTMLElement =>
+    [...document.querySelectorAll<HTMLElement>('button')].find((one) => one.textContent?.trim() === text)!
+  const changed = vi.fn()
+
+  async function look(answer: unknown): Promise<Asked[]> {
+    const asked = application({
+      'GET /api/sheets/5/points_apart': answer,
+      'PUT /api/sheets/5/note': (body: Record<string, unknown>) => ({ ...sheet, note: body.note, own_note: true }),
+    })
+    changed.mockReset()
+    view = shown(PointsApart, { sheet, picture, onChanged: changed })
+    button('Points apart').click()
+    await flushPromises()
+    return asked
+  }
+
+  it('stands under the sheet of the student, and is said in the note only when the teacher says so', async () => {
+    const asked = await look({ picture, says: 'Put the points farther apart next time.' })
+    const captions = [...document.querySelectorAll('figcaption')].map((one) => one.textContent)
+    expect(captions).toEqual(['Tern 3', 'Half as far again apart'])
+    expect(askedOf(asked, 'PUT /api/sheets/5/note')).toEqual([])
+    button('Say it in the note').click()
+    await flushPromises()
+    expect(askedOf(asked, 'PUT /api/sheets/5/note')).toEqual([
+      { note: 'Look at the line.\nPut the points farther apart next time.' },
+    ])
+    expect(changed).toHaveBeenCalledOnce()
+    expect(button('Say it in the note').closest('button')?.disabled).toBe(true)
+    button('Close').click()
+    await flushPromises()
+    expect(document.querySelectorAll('[role="dialog"] figure')).toHaveLength(0)
   })
 })

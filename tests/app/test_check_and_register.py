@@ -9,6 +9,7 @@ import pypdf
 import pytest
 from fastapi.testclient import TestClient
 
+from conftest import exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
@@ -123,3 +124,38 @@ def test_reading_can_be_stopped_and_taken_up_again(teacher: TestClient, crates: 
     stopped = teacher.post(f"/api/piles/{pile}/cancel").json()["sheets"]
     assert stopped >= 2
     assert {s["state"] for s in read_all(teacher, pile)} == {"read"}
+
+
+CORNER = {
+    "kind": "box", "name": "Crate", "left": 200.0, "bottom": 60.0, "height": 70.0, "left_by": "measured",
+    "left_length": 60.0, "right_by": "measured", "right_length": 60.0,
+}  # fmt: skip
+CLOSE = {"kind": "two_point", "left_mm": 60.0, "right_mm": 360.0}
+
+
+def sheet_on_pile(teacher: TestClient, exercise: Exercise) -> tuple[dict[str, Any], int]:
+    """Put a sheet on a pile of an exercise; return the pile, and the number of the sheet, which nobody has read."""
+    _, _, pile = pile_of(teacher, exercise)
+    drawing = b'<svg xmlns="http://www.w3.org/2000/svg" width="420mm" height="297mm"><path d="M10 10L50 50"/></svg>'
+    sheet = teacher.post(f"/api/piles/{pile}/sheets", files={"file": ("sheet.svg", drawing)})
+    sheet.raise_for_status()
+    return teacher.get(f"/api/piles/{pile}").json(), sheet.json()["id"]
+
+
+def test_beside_a_sheet_the_same_drawing_stands_with_its_points_farther_apart(teacher: TestClient) -> None:
+    pile, sheet = sheet_on_pile(teacher, exercise_of(CORNER, views=[CLOSE]))
+    assert pile["has_two_points"]
+    answer = teacher.get(f"/api/sheets/{sheet}/points_apart").json()
+    places = sorted(aim["at"][0] for aim in answer["picture"]["aims"] if aim["kind"] == "vanishing")
+    assert places[1] - places[0] == pytest.approx(1.5 * (360 - 60), abs=1.0)
+    assert {line["thing"] for line in answer["picture"]["lines"]} >= {"Crate"}
+    assert "farther apart next time" in answer["says"]
+    assert "[" not in answer["says"], "in the words of the class"
+
+
+def test_points_of_a_drawing_by_one_point_cannot_be_moved_apart(teacher: TestClient, crates: Exercise) -> None:
+    pile, sheet = sheet_on_pile(teacher, crates)
+    assert not pile["has_two_points"]
+    answer = teacher.get(f"/api/sheets/{sheet}/points_apart")
+    assert (answer.status_code, answer.json()["code"]) == (422, "no_two_points")
+    assert teacher.get("/api/sheets/987654/points_apart").status_code == 404

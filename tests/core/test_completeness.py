@@ -8,6 +8,7 @@ from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
 from scenes import (
     benches,
+    beside_walls,
     corner_rooms,
     divided,
     eaved,
@@ -74,6 +75,7 @@ ANY = st.one_of(
     shadowed(),
     round_shadowed(),
     lamplit(),
+    beside_walls(),
     topped(),
     windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
 )

@@ -1079,6 +1079,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/sheets/{sheet_id}/points_apart": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * With Points Apart
+         * @description Return the same drawing with its two points farther apart, to be shown beside the student's sheet.
+         */
+        get: operations["with_points_apart_api_sheets__sheet_id__points_apart_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sheets/{sheet_id}/corners": {
         parameters: {
             query?: never;
@@ -1294,6 +1314,15 @@ export interface components {
             op: "points_apart";
             /** Index */
             index: number;
+        };
+        /**
+         * ApartAnswer
+         * @description The drawing of a sheet with its points farther apart, and what may be said of it in the note.
+         */
+        ApartAnswer: {
+            picture: components["schemas"]["Picture"];
+            /** Says */
+            says: string;
         };
         /**
          * AwayRequest
@@ -2277,7 +2306,7 @@ export interface components {
         };
         /**
          * PileAnswer
-         * @description A pile, those who need help first.
+         * @description A pile, those who need help first; ``has_two_points``: of a drawing whose points can be moved apart.
          */
         PileAnswer: {
             /** Id */
@@ -2290,6 +2319,8 @@ export interface components {
             exercise_id: number | null;
             /** Exercise */
             exercise: string;
+            /** Has Two Points */
+            has_two_points: boolean;
             /** Sheets */
             sheets: components["schemas"]["SheetLine"][];
             /** Students */
@@ -9139,6 +9170,102 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    with_points_apart_api_sheets__sheet_id__points_apart_get: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                sheet_id: number;
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ApartAnswer"];
+                };
             };
             /** @description Unauthorized */
             401: {

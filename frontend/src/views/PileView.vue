@@ -16,6 +16,7 @@ import CornerPlacer from './check/CornerPlacer.vue'
 import FindingList from './check/FindingList.vue'
 import JudgedSheet from './check/JudgedSheet.vue'
 import PileList from './check/PileList.vue'
+import PointsApart from './check/PointsApart.vue'
 
 const props = defineProps<{ id: string }>()
 const router = useRouter()
@@ -73,6 +74,10 @@ async function readAll(): Promise<void> {
 async function cancel(): Promise<void> {
   await trying(() => ask(api.POST('/api/piles/{pile_id}/cancel', { params: { path: { pile_id: pileId.value } } })))
   await reload()
+}
+
+function noted(answer: SheetAnswer): void {
+  sheet.value = answer
 }
 
 async function changed(answer: SheetAnswer): Promise<void> {
@@ -178,6 +183,13 @@ useEventListener('keydown', (event) => {
           {{ sheet.found_by === 'hand' ? 'corners, placed by hand' : sheet.found_by.replace('_', ' ') }}.</span
         >
         <button type="button" class="word-button" @click="placing = true">Place the corners by hand</button>
+        <PointsApart
+          v-if="sheet.checked && picture && pile.has_two_points"
+          :key="sheet.id"
+          :sheet="sheet"
+          :picture="picture"
+          @changed="noted"
+        />
         <button type="button" class="word-button" @click="removeSheet">Take off the pile</button>
       </p>
     </section>
@@ -218,8 +230,10 @@ useEventListener('keydown', (event) => {
 .below {
   margin: 0;
   display: flex;
-  gap: 14px;
+  flex-wrap: wrap;
+  gap: 2px 18px;
   align-items: center;
+  white-space: nowrap;
 }
 
 /* A narrow or much enlarged window: the sheet first, then what is found, then the pile. */

@@ -52,13 +52,14 @@ class StudentOption(BaseModel):
 
 
 class PileAnswer(BaseModel):
-    """A pile, those who need help first."""
+    """A pile, those who need help first; ``has_two_points``: of a drawing whose points can be moved apart."""
 
     id: int
     class_id: int
     class_name: str
     exercise_id: int | None
     exercise: str
+    has_two_points: bool
     sheets: list[SheetLine]
     students: list[StudentOption]
 
@@ -99,6 +100,7 @@ def get_pile(pile_id: int, db: Db, teacher: Me) -> PileAnswer:
         class_name=school_class.name,
         exercise_id=pile.exercise_id,
         exercise=exercise.title if exercise is not None else str(pile.document["title"]),
+        has_two_points=any(view.kind != "one_point" for view in read_exercise(pile.document).views),
         sheets=sorted(sheets, key=lambda s: (order[s.state], -s.worst, s.id)),
         students=[StudentOption(id=s.id, alias=s.alias) for s in students],
     )

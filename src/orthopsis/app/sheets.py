@@ -9,14 +9,17 @@ from pydantic import BaseModel, Field
 from orthopsis.app.problems import PROBLEMS
 from orthopsis.app.reading import strokes_of
 from orthopsis.app.session import Db, Me
+from orthopsis.core.advice.placing import points_apart
 from orthopsis.core.check.answer import Checked, read_checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.decided import Home, decided, home, key_of
 from orthopsis.core.check.feedback import note
 from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.exercise.own_sheet import own_sheet
 from orthopsis.core.exercise.solve import draw_picture
+from orthopsis.core.wording.findings import POINTS_CLOSE
 from orthopsis.core.wording.vocabulary import Wording
 from orthopsis.store import classes, piles
 from orthopsis.store.clock import now
@@ -83,6 +86,13 @@ class CornersRequest(BaseModel):
     corners: Annotated[list[tuple[Pixel, Pixel]], Field(min_length=4, max_length=4)]
 
 
+class ApartAnswer(BaseModel):
+    """The drawing of a sheet with its points farther apart, and what may be said of it in the note."""
+
+    picture: Picture
+    says: str
+
+
 class StudentRequest(BaseModel):
     """Whose sheet it is; None for nobody's."""
 
@@ -117,6 +127,16 @@ def picture(sheet_id: int, kind: Literal["upload", "flat"], db: Db, teacher: Me)
         raise Refused("no_photo", "This sheet came as lines, there is no photo of it.", "Its lines are shown.")
     data = piles.sheet_picture(db, sheet_id, kind)
     return Response(data, media_type="image/jpeg", headers={"Cache-Control": "private, no-cache"})
+
+
+@router.get("/{sheet_id}/points_apart")
+def with_points_apart(sheet_id: int, db: Db, teacher: Me) -> ApartAnswer:
+    """Return the same drawing with its two points farther apart, to be shown beside the student's sheet."""
+    exercise = _exercise_of(db, piles.get_sheet(db, teacher.id, sheet_id))
+    number = next((i for i, view in enumerate(exercise.views) if view.kind != "one_point"), 0)
+    picture = draw_picture(points_apart(exercise, number))
+    words = Wording(exercise.wording.vocabulary, exercise.wording.level)
+    return ApartAnswer(picture=picture, says=words.words(POINTS_CLOSE))
 
 
 @router.post("/{sheet_id}/corners")

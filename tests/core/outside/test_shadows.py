@@ -5,6 +5,7 @@ the ground under the page are the test's own.
 """
 
 import math
+from collections.abc import Callable
 
 import numpy as np
 import pytest
@@ -14,12 +15,15 @@ from hypothesis import HealthCheck, given, settings
 from numpy.typing import NDArray
 from OCP.gp import gp_Dir, gp_Lin, gp_Pnt
 from OCP.IntCurvesFace import IntCurvesFace_ShapeIntersector
-from scenes import lamplit, shadowed, solved
+from scenes import beside_walls, lamplit, shadowed, solved
 from test_round_shadow import tub
 from test_shadow import crate
+from test_shadow_on_wall import before_back_wall, by_right_wall
 
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.things.shadow.shape import ShadowShape
 
 UNSURE_MM = 0.05
 CHORD = 0.01
@@ -84,7 +88,7 @@ def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> in
     solid, block, eye = found.seen[-1].solid, found.seen[-2].solid, found.seen[-1].eye
     if not solid.faces:
         return 0  # it lies within the foot
-    (outline,) = (face.corners for face in solid.faces)
+    outline = solid.faces[0].corners
     page = eye.see(solid.places[[solid.index(name) for name in outline]])
     area = shapely.Polygon(page)
     low, high = page.min(axis=0), page.max(axis=0)
@@ -100,10 +104,63 @@ def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> in
     samples = samples[
         (shapely.distance(points, area.exterior) > unsure_mm) & (shapely.distance(points, under) > unsure_mm)
     ]
+    if found.prepared.things[0].kind.kind == "room":  # what lies beyond a wall is none of its floor
+        floor = shapely.Polygon([at.xy for at in found.prepared.things[0].standing.faces["floor"].page])
+        samples = samples[shapely.contains(floor.buffer(-UNSURE_MM), shapely.points(samples))]
+    if not len(samples):
+        return 0
     ground = on_ground(found, solid.places[0], samples)
     lit = is_lit(found, ground, ways_to_light(exercise, found, ground))
     assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
     return lit.count(False)
+
+
+def on_wall(found: Solved, wall: Panel, page: Places) -> Places:
+    """Where the eye's rays through page places meet the plane of a wall."""
+    eye = found.seen[-1].eye
+    x, y = eye.principal.xy
+    rays = np.column_stack((page - [x, y], np.full(len(page), eye.distance_mm)))
+    normal = np.cross(*np.array(wall.axes))
+    return np.asarray(rays * (np.array(wall.start) @ normal / (rays @ normal))[:, None])
+
+
+def assert_wall_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> int:
+    """Compare places of the wall that a shadow climbs with what the kernel's rays meet; return how many are dark."""
+    found = solved(exercise)
+    shadow = found.prepared.things[-1].standing
+    if not isinstance(shadow, ShadowShape) or shadow.climb is None:
+        return 0
+    wall, solid, eye = shadow.climb.wall, found.seen[-1].solid, found.seen[-1].eye
+    page = eye.see(solid.places[[solid.index(name) for name in solid.faces[1].corners]])
+    area = shapely.Polygon(page)
+    if not area.is_valid or area.area < 1.0:
+        return 0
+    low, high = page.min(axis=0), page.max(axis=0)
+    x, y = np.meshgrid(*(np.linspace(low[i] - 8, high[i] + 8, SAMPLES) for i in (0, 1)))
+    samples = np.column_stack((x.ravel(), y.ravel()))
+    points, whole = shapely.points(samples), shapely.Polygon([at.xy for at in wall.page])
+    samples = samples[
+        (shapely.distance(points, area.exterior) > unsure_mm) & shapely.contains(whole.buffer(-unsure_mm), points)
+    ]
+    if not len(samples):
+        return 0
+    at = on_wall(found, wall, samples)
+    ways = ways_to_light(exercise, found, np.vstack((solid.places[:1], at)))
+    lit = is_lit(found, at, ways[1:] if ways.ndim > 1 else ways)
+    assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
+    return lit.count(False)
+
+
+@settings(max_examples=80, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(beside_walls())
+def test_a_place_on_the_wall_is_dark_where_the_block_stands_before_the_light(exercise: Exercise) -> None:
+    assert_dark_where_no_light_comes(exercise, UNSURE_MM)
+    assert_wall_dark_where_no_light_comes(exercise, UNSURE_MM)
+
+
+@pytest.mark.parametrize("make", [by_right_wall, before_back_wall])
+def test_so_is_the_wall_by_a_chest(make: Callable[[], Exercise]) -> None:
+    assert assert_wall_dark_where_no_light_comes(make(), UNSURE_MM) > 0
 
 
 @settings(max_examples=90, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])

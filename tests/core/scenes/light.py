@@ -51,6 +51,19 @@ def lamplit(draw: Any) -> Exercise:
 
 
 @st.composite
+def beside_walls(draw: Any) -> Exercise:
+    """Return a room, a block on its floor near a wall, and the shadow of that by any light: it may climb the wall."""
+    room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))
+    part = st.sampled_from(["6:2:1", "1:2:6", "8:1:1", "2:1:2", "1:3:1"])
+    place = {"name": "Body", "joined_to": "Room", "joined_by": "face_floor", "along": draw(part), "up": draw(part)}
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Body", "joined_by": "face_ground"}
+    body = {"kind": "raised_block", "rise": draw(st.floats(5.0, 90.0)), **place}
+    made = exercise_of(room.things[0].model_dump(mode="json"), body, shadow, views=views_of(room), **draw(suns()))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
 def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
     """Return a box on the ground, or a block on that, and its shadow."""
     exercise = draw(exercises(most=1, views=views))

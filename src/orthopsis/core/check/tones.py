@@ -11,7 +11,7 @@ import shapely
 
 from orthopsis.core.check.answer import FaceGrey, Finding
 from orthopsis.core.drawing.answer import Place, TonedFace
-from orthopsis.core.wording.findings import FINDINGS, finding_title
+from orthopsis.core.wording.findings import FINDINGS, alike_words, finding_title
 from orthopsis.core.wording.vocabulary import Wording
 
 INSIDE_MM = 2.5
@@ -94,7 +94,7 @@ def _apart(greys: Sequence[FaceGrey]) -> float:
 def _finding(direction: str, greys: Sequence[FaceGrey], wording: Wording) -> Finding:
     light, dark = (choose(greys, key=lambda grey: grey.darkness) for choose in (min, max))
     values: Mapping[str, object] = {
-        "direction": light.turned or "same side",
+        "faces": alike_words(light.turned),
         "light": f"a face of {light.thing}",
         "light_grey": f"{light.darkness:.0%}",
         "dark": f"one of {dark.thing}",

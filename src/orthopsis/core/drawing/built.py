@@ -15,6 +15,7 @@ from cachetools.keys import hashkey
 
 from orthopsis.core.construct.engine import Board, Ruled, execute
 from orthopsis.core.construct.moves import EYE_LEVEL, Move
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.drawing.answer import HandlePlace, MeasureMark, TonedFace
 from orthopsis.core.drawing.last import Last
 from orthopsis.core.drawing.lines import EdgePieces, LightLines
@@ -129,11 +130,30 @@ def _build(standing: Standing) -> Built:
     host = _host_of_all(setting)
     if host is not None:
         given, lines = {**given, **_build(host).points}, {**lines, **_build(host).lines}
+        lines |= _walls(host)
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
     edges = EdgePieces(standing.values.name, own_points, own_lines)
     return _built(standing, solid.picture(setting.frame.eye), edges, moves, own_points, own_lines)
+
+
+def _walls(standing: Standing) -> dict[str, Ruled]:
+    """Return the edges of the walls of the room in which a thing stands: its shadow may climb one."""
+    floor = standing.setting.panel
+    if floor is None or not floor.is_inner:
+        return {}
+    walls = [panel for panel in standing.host.faces.values() if panel.is_inner and not panel.is_level]
+    return {name: line for wall in walls for name, line in _panel_lines(wall, standing.host.values.name).items()}
+
+
+def _panel_lines(panel: Panel, owner: str) -> dict[str, Ruled]:
+    """Return the edges of a face as lines that are drawn."""
+    found = {}
+    for name, (start, end, way) in panel.lines.items():
+        rests_on = "" if way.goal.is_ideal else way.family
+        found[name] = Ruled(name, join(start, end), start, end, way.family, "edge", owner, rests_on)
+    return found
 
 
 def _host_of_all(setting: Setting) -> Standing | None:
@@ -191,13 +211,8 @@ def _given_lines(setting: Setting) -> dict[str, Ruled]:
     lines = {EYE_LEVEL: Ruled(EYE_LEVEL, join(*ends), *ends, "level", "construction", "")}
     if setting.anchor is None or setting.anchor.panel is None:
         return lines
-    other = setting.anchor.thing
-    for name, (start, end, way) in setting.anchor.panel.lines.items():
-        if name in setting.anchor.lightly:
-            continue
-        rests_on = "" if way.goal.is_ideal else way.family
-        lines[name] = Ruled(name, join(start, end), start, end, way.family, "edge", other, rests_on)
-    return lines
+    edges = _panel_lines(setting.anchor.panel, setting.anchor.thing)
+    return lines | {name: line for name, line in edges.items() if name not in setting.anchor.lightly}
 
 
 @lru_cache(maxsize=256)

@@ -41,6 +41,8 @@ Against the sun all that is turned to the viewer is in the shade; what it shines
 _TOP, _BOTTOM, _BACK = 0, 3, 2
 
 DARKEST = 3
+ON_WALL = "shadow_on_wall"
+"""Which way the part of a cast shadow is turned that has climbed a wall."""
 CONTRAST = (2, 3, 0, 1)
 """For each tone step the one in which fields on such a face are told apart from it."""
 
@@ -54,6 +56,8 @@ def face_tone(turned: str, light: Light, *, is_from_front: bool) -> int:
     tones = _TONES[light.stands, is_from_front]
     sides = {light.side: tones.sunny, "right" if light.side == "left" else "left": tones.other}
     found = {"top": _TOP, "bottom": _BOTTOM, "back": _BACK, "front": tones.front, "shadow": tones.shadow, **sides}
+    if turned == ON_WALL:
+        return tones.shadow
     return found[turned]
 
 
@@ -70,8 +74,8 @@ def lamp_tone(turned: str, light: Light, *, is_lit: bool, is_outer: bool) -> int
         is_outer: whether the outer side of the face is seen.
     """
     looks = turned if is_outer else _OPPOSITE.get(turned, turned)
-    if looks == "shadow":
-        return Tones().shadow
+    if looks in ("shadow", ON_WALL):
+        return Tones().shadow + (looks == ON_WALL)  # a wall is darker than the floor
     if looks == "top":
         return 0 if is_lit else 2
     is_away = looks == ("right" if light.side == "left" else "left")

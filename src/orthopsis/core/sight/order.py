@@ -89,7 +89,8 @@ def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array, of: Index
     apart = shapely.touches(areas[first], areas[second])
     first, second = first[~apart], second[~apart]
     before, after = _wholly_before(outlines, planes, first, second), _wholly_before(outlines, planes, second, first)
-    open_ = ~(before | after)
+    # Two that meet in a line may each seem wholly before the other: whether they overlap at all has to be looked at.
+    open_ = before == after
     nearness = np.where(before, 1.0, -1.0)
     own, other = first[open_], second[open_]
     shared, gap = _nearness(areas, planes, own, other)

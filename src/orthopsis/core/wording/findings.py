@@ -22,7 +22,7 @@ FINDINGS: dict[str, str] = {
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
     "cannot_tell": "{count} too short to tell.",
-    "tones_differ": "Faces turned to the {direction} have different tones: {light} is {light_grey} dark, {dark} "
+    "tones_differ": "{faces} have different tones: {light} is {light_grey} dark, {dark} "
     "{dark_grey}; up to {limit} apart is fine.",
     "inside_too_light": "The inside of {thing} is {inner} dark, lighter than the outside that faces the same way, "
     "{outer}; less light falls in there.",
@@ -264,3 +264,22 @@ TRY_NEXT: dict[str, tuple[str, str, str]] = {
         "Next time: the same construction from memory, with a thing of your own.",
     ),
 }
+
+
+_ALIKE = {
+    "shadow": "Cast shadows",
+    "shadow_on_wall": "Cast shadows on a wall",
+    **{f"inner {side}": f"Insides of the {side}" for side in ("left", "right", "top", "bottom", "front", "back")},
+}
+
+
+def alike_words(turned: str) -> str:
+    """Return how faces are called that face the same way; ``turned`` is empty where it was not kept."""
+    return _ALIKE.get(turned, f"Faces turned to the {turned or 'same side'}")
+
+
+POINTS_CLOSE = (
+    "The two [vanishing points] are close together: that makes things look stretched at the corner that is nearest to "
+    "you. Put the points farther apart next time."
+)
+"""What the note to a student says of a drawing whose points are too close, where the teacher finds it so."""

@@ -174,6 +174,62 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "Drawing to the middles of the square's sides.",
         "ruler",
     ),
+    "shadow.climbs": StepPhrases(
+        "up the {wall}",
+        (
+            "The lines on the floor meet the foot of the {wall}. From there draw a light line straight up the wall, "
+            "to the ray from the same corner: there its shadow ends. Count: {count}.",
+            "Where a line on the floor meets the foot of the {wall} draw a light [upright] up the wall, to the ray "
+            "from the same corner: {lines}. There its shadow ends.",
+            "On the {wall} the shadow of an [upright] is [upright]: from where the line on the floor meets its foot, "
+            "up to the ray: {lines}.",
+        ),
+        "A shadow follows what it falls on: on a wall the shadow of an [upright] is [upright].",
+        "Letting the shadow run on under the wall.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.climbs_hidden": StepPhrases(
+        "up the {wall}, the corner behind",
+        (
+            "The ray of the hidden top is not there. Lay the set square at {ray} on its corner on the floor. Draw the "
+            "line up the {wall} from its foot to that ruler. Count: {count}.",
+            "The ray of the hidden top is not drawn: lay it at {ray} through its corner on the floor, and draw the "
+            "[upright] up the {wall} to it: {lines}.",
+            "The hidden top's ray, at {ray} through its corner on the floor, ends its [upright] on the {wall}: "
+            "{lines}.",
+        ),
+        "A shadow follows what it falls on: on a wall the shadow of an [upright] is [upright].",
+        "Guessing how high the hidden corner is.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.climbs_hidden_to_points": StepPhrases(
+        "up the {wall}, the corner behind",
+        (
+            "The ray of the hidden top is not there. Lay the ruler on its corner on the floor and on the "
+            "{light_point}. Draw the line up the {wall} from its foot to the ruler. Count: {count}.",
+            "The ray of the hidden top is not drawn: lay the ruler on its corner on the floor and on the "
+            "{light_point}, and draw the [upright] up the {wall} to it: {lines}.",
+            "The hidden top's ray, through its corner on the floor and the {light_point}, ends its [upright] on the "
+            "{wall}: {lines}.",
+        ),
+        "A shadow follows what it falls on: on a wall the shadow of an [upright] is [upright].",
+        "Guessing how high the hidden corner is.",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.outline_up": StepPhrases(
+        "its outline, on floor and {wall}",
+        (
+            "Draw the edges of the shadow: from the feet to the foot of the {wall}, up the wall, and from corner to "
+            "corner. In the end fill it with one even grey. Count: {count}.",
+            "Draw its edges: from the feet to the foot of the {wall}, up the wall, and from corner to corner: {lines}. "
+            "It gets one even grey.",
+            "Its edges: from the feet to the foot of the {wall}, up it, and from corner to corner: {lines}. One flat "
+            "grey.",
+        ),
+        "A shadow bends where floor and wall meet, and is one even tone on both.",
+        "Drawing an edge straight on from the floor to the wall: it bends at the foot.",
+        "ruler",
+    ),
     "shadow.outline": StepPhrases(
         "its outline",
         (
@@ -200,6 +256,5 @@ def _of_lamp(name: str) -> StepPhrases:
     return replace(of_sun, title=title, rule=rule, slip=slip)
 
 
-SHADOW: dict[str, StepPhrases] = _OF_POINTS | {
-    f"{name}_of_lamp": _of_lamp(name) for name in ("shadow.rays", "shadow.carried", "shadow.square", "shadow.tip")
-}
+_BY_POINTS = ("shadow.rays", "shadow.carried", "shadow.climbs_hidden", "shadow.square", "shadow.tip")
+SHADOW: dict[str, StepPhrases] = _OF_POINTS | {f"{name}_of_lamp": _of_lamp(name) for name in _BY_POINTS}

@@ -179,4 +179,19 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         "minutes": 105,
         "wording": {"level": "oldest"},
     },
+    {
+        **HEAD,
+        "title": "Rope chests whose shadows climb the wall, one point",
+        "eye_level": {"height_mm": 168, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 184}],
+        "things": [
+            {**room("Rope store", 30, 20, 360, 250, 104), "ceiling": "drawn"},
+            {**on_floor("Tall chest", "2:3:11", "9:5:2", 62), "joined_to": "Rope store"},
+            {**on_floor("Cupboard", "11:3:2", "12:3:1", 92), "joined_to": "Rope store"},
+            shadow("Tall chest"),
+            shadow("Cupboard"),
+        ],
+        "rays": "45",
+        "minutes": 90,
+    },
 )

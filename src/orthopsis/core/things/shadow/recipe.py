@@ -9,7 +9,8 @@ from collections.abc import Iterator, Sequence
 from orthopsis.core.construct.hidden_face import drawn_through
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, RuleToPoint, Run
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.things.shadow.shape import ShadowShape, edge_name, foot_name, shade_name
+from orthopsis.core.things.shadow.shape import ShadowShape, shade_name
+from orthopsis.core.things.shadow.wall_recipe import outline, up_wall
 
 
 def recipe(shadow: ShadowShape) -> list[Move]:
@@ -26,7 +27,12 @@ def recipe(shadow: ShadowShape) -> list[Move]:
     for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
         breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.light_suffix}"
         told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
-    told += [("shadow.outline", act) for act in _outline(shadow)]
+    climb = shadow.climb
+    if climb is None:
+        told += [("shadow.outline", act) for act in _outline(shadow)]
+    else:
+        told += up_wall(shadow, climb, found)
+        told += [("shadow.outline_up", act) for act in outline(shadow, climb)]
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
 
 
@@ -70,12 +76,9 @@ def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) ->
 
 def _outline(shadow: ShadowShape) -> Iterator[Act]:
     """Yield the acts that draw its edges: from the feet, and between the shadows of the tops."""
-    n, chain = shadow.values.full, shadow.chain
-    for corner in () if shadow.is_around else (chain[0], chain[-1]):
-        yield Rule(n(f"from.{corner}"), n(shade_name(corner)), n(foot_name(corner)), shadow.setting.shadows.family)
-    for corner, other in shadow.pairs:
-        ends = n(shade_name(corner)), n(shade_name(other))
-        yield Rule(n(edge_name(corner, other)), *ends, shadow.way_between(corner, other).family)
+    n = shadow.values.full
+    for edge in shadow.edges:
+        yield Rule(n(edge.name), n(edge.start), n(edge.end), edge.runs)
 
 
 def _not_found(shadow: ShadowShape) -> GeometryError:

@@ -5,7 +5,7 @@ over foot 2 falls. The top runs as the foot does, so in truth its shadow is the 
 """
 
 import itertools
-from collections.abc import Mapping, Sequence
+from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
 
 import numpy as np
@@ -13,11 +13,13 @@ import shapely
 from propcache.api import cached_property
 
 from orthopsis.core.construct.panel import Back
+from orthopsis.core.light.tone import ON_WALL
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.shadow.ground import GroundShadow
+from orthopsis.core.things.shadow.outline import Climb, Vertex, cast, climb, outline_of
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -51,6 +53,11 @@ def foot_name(corner: int) -> str:
 def edge_name(corner: int, other: int) -> str:
     """Return what the edge between the shadows of two tops is called."""
     return f"edge.{min(corner, other)}.{max(corner, other)}"
+
+
+def wall_edge_name(corner: int, other: int) -> str:
+    """Return what that edge, or its part, is called on a wall."""
+    return f"wall.{min(corner, other)}.{max(corner, other)}"
 
 
 class ShadowShape(GroundShadow):
@@ -168,35 +175,81 @@ class ShadowShape(GroundShadow):
         return upright.top in self.anchor.made and self.crosses_well(upright.at_foot, upright.at_top)
 
     @cached_property
+    def climb(self) -> Climb | None:
+        """How it goes up the wall of the room in which the block stands; None where it reaches none, or two."""
+        floor = self.host.setting.panel
+        if floor is None or not floor.is_inner or self.is_around:
+            return None
+        walls = [panel for panel in self.host.host.faces.values() if panel.is_inner and not panel.is_level]
+        return climb(walls, self.feet, self.up, self.shades, self.pairs)
+
+    @cached_property
     def solid(self) -> Solid:
-        """It in the world of the frame's eye: one face on the ground."""
-        chain = self.chain
-        names, places = [shade_name(i) for i in chain], self.shades[list(chain)]
-        edges = self._far_edges
-        if not self.is_around:
-            names = [foot_name(chain[0]), *names, foot_name(chain[-1])]
-            places = np.vstack((self.feet[chain[0]], places, self.feet[chain[-1]]))
-            edges = [self._from_foot(chain[0]), *edges, self._from_foot(chain[-1])]
-        seen = [Point(x, y) for x, y in self.setting.frame.eye.see(places).tolist()]
-        face = Face("shadow", tuple(names if signed_area(seen) > 0 else names[::-1]), "shadow")
-        return Solid(Topology(tuple(names), (face,), tuple(edges), is_convex=True), places)
+        """It in the world of the frame's eye: a face on the ground, and where it climbs a wall one on that."""
+        climb = self.climb
+        if self.is_around:
+            outline = [Vertex("shade", (i,)) for i in self.chain]
+        else:
+            outline = outline_of(self.chain, climb)
+        places = np.array([self._place(vertex) for vertex in outline])
+        seen = {v: Point(x, y) for v, (x, y) in zip(outline, self.setting.frame.eye.see(places).tolist(), strict=True)}
+        parts = [("shadow", [v for v in outline if v.is_on_floor])]
+        if climb is not None:
+            parts.append((ON_WALL, [v for v in outline if v.is_on_wall]))
+        faces = []
+        for name, loop in parts:
+            names = [vertex.name for vertex in loop]
+            is_turned = signed_area([seen[vertex] for vertex in loop]) > 0
+            faces.append(Face(name, tuple(names if is_turned else names[::-1]), name))
+        corners = tuple(vertex.name for vertex in outline)
+        return Solid(Topology(corners, tuple(faces), self.edges, is_convex=climb is None), places)
 
-    @property
-    def _far_edges(self) -> list[Edge]:
-        return [
-            Edge(edge_name(i, j), shade_name(i), shade_name(j), self.way_between(i, j).family, feature=Feature("side"))
-            for i, j in self.pairs
-        ]
+    def _place(self, vertex: Vertex) -> Array:
+        """Return where a corner of the outline is in the world."""
+        if self.climb is not None and vertex in self.climb.places:
+            return self.climb.places[vertex]
+        (corner,) = vertex.corners
+        return np.asarray((self.feet if vertex.kind == "foot" else self.shades)[corner])
 
-    def _from_foot(self, corner: int) -> Edge:
-        ends = shade_name(corner), foot_name(corner)
-        return Edge(f"from.{corner}", *ends, self.setting.shadows.family, feature=Feature("side"))
+    @cached_property
+    def edges(self) -> tuple[Edge, ...]:
+        """Its edges: from the feet, up a wall, and between the shadows of the tops."""
+        ends = () if self.is_around else (self.chain[0], self.chain[-1])
+        found = [edge for corner in ends for edge in self._from_foot(corner)]
+        for pair in self.pairs:
+            found += self._far_edges(pair)
+        return tuple(found)
+
+    def _from_foot(self, corner: int) -> Iterator[Edge]:
+        foot, shade = Vertex("foot", (corner,)).name, cast(corner, self.climb)
+        if shade.is_on_wall:
+            base, up = Vertex("base", (corner,)).name, self.setting.frame.way("up").family
+            yield Edge(f"from.{corner}", base, foot, self.setting.shadows.family, feature=Feature("side"))
+            yield Edge(f"up.{corner}", base, shade.name, up, feature=Feature("side"))
+        else:
+            yield Edge(f"from.{corner}", shade.name, foot, self.setting.shadows.family, feature=Feature("side"))
+
+    def _far_edges(self, pair: tuple[int, int]) -> Iterator[Edge]:
+        """Yield the edge between the shadows of two tops; where it bends at the foot of a wall, its two parts."""
+        one, two = (cast(corner, self.climb) for corner in pair)
+        family = self.way_between(*pair).family
+        way = {True: family if self.climb and family == self.climb.wall.along.family else "free", False: family}
+        if one.is_on_wall == two.is_on_wall:
+            parts = [(one, two)]
+        else:
+            bend = Vertex("bend", pair)
+            parts = [(one, bend), (bend, two)]
+        for start, end in parts:
+            is_up = start.kind == "on_wall" or end.kind == "on_wall"
+            name = (wall_edge_name if is_up else edge_name)(*pair)
+            yield Edge(name, start.name, end.name, way[is_up], feature=Feature("side"))
 
     @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Also which way the edge to a hidden top's shadow runs."""
         ways = [self.way_between(*pair) for pair in self.pairs if not all(map(self.has_top, pair))]
-        return {**super().spoken, **({"carried_way": ways[0]} if ways else {})}
+        wall = {"wall": self.climb.wall.says} if self.climb is not None else {}
+        return {**super().spoken, **({"carried_way": ways[0]} if ways else {}), **wall}
 
 
 def _beyond(far: Array, wide: Array, i: int, first: int, last: int) -> bool:
