@@ -47,6 +47,8 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "checkered_floor": desk_rooms.checkered_floor,
     "against_the_sun": desk_rooms.against_the_sun,
     "lighthouse_steps": desk_rooms.lighthouse_steps,
+    "by_lamplight": desk_rooms.by_lamplight,
+    "star_through": desk_rooms.star_through,
 }
 
 

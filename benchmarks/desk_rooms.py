@@ -104,13 +104,48 @@ def against_the_sun(hand: Teacher) -> None:
         hand.press("Add a box")
         things.nth(number).wait_for()
         hand.type("the height", "24")
-    hand.pick("where the sun stands", "ahead of you")
-    hand.type("how high the sun is", "130")
+    hand.pick("where the light comes from", "the sun ahead of you")
+    hand.type("how high the light is", "130")
     for number, box in enumerate(("Box 1", "Box 2"), start=2):
         hand.press("Add a cast shadow")
         things.nth(number).wait_for()
         hand.pick_last("what it lies on", box)
     hand.drag("Move the sun", -20, 10)
+
+
+def by_lamplight(hand: Teacher) -> None:
+    """A room with two chests and their shadows by a lamp that is hung and then dragged."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    for number, (along, up) in enumerate([("4:4:8", "2:4:10"), ("3:3:10", "10:4:2")], start=1):
+        hand.press("Add a raised block")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+    hand.pick("where the light comes from", "a lamp in the room")
+    hand.type("how far the light is to the side", "6")
+    hand.type("how high the light is", "60")
+    hand.type("how low the place under the lamp lies", "90")
+    for number, block in enumerate(("Raised block 1", "Raised block 2"), start=3):
+        hand.press("Add a cast shadow")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", block)
+    hand.drag("Move the lamp", 10, 5)
+    hand.drag("Move the place under the lamp", 5, 5)
+
+
+def star_through(hand: Teacher) -> None:
+    """A thin board with a star that is cut right through it."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a box")
+    things.nth(0).wait_for()
+    hand.pick_last("the depth", "measured")
+    hand.type("the depth", "10")
+    hand.press("Add a figure")
+    things.nth(1).wait_for()
+    hand.pick_last("whether it stands out, is sunk in or goes through", "right through it")
 
 
 def lighthouse_steps(hand: Teacher) -> None:

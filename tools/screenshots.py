@@ -25,6 +25,12 @@ CHROMIUM = [
 ]  # fmt: skip
 
 
+def number(title: str) -> int:
+    """Return the number in the demonstration of the one ready exercise whose title begins so."""
+    (found,) = (i for i, ready in enumerate(READY, start=1) if str(ready["title"]).startswith(title))
+    return found
+
+
 def today(page: Page) -> None:
     page.goto("/today")
     page.locator(".lessons li").first.wait_for()
@@ -32,56 +38,55 @@ def today(page: Page) -> None:
 
 
 def desk(page: Page) -> None:
-    page.goto("/desk/1")
+    page.goto(f"/desk/{number('Three crates')}")
     page.locator(".handle").first.wait_for()
     page.get_by_label("Move the box: Quay crate").focus()
 
 
 def desk_house(page: Page) -> None:
-    page.goto("/desk/40")
+    page.goto(f"/desk/{number('A net loft with chimney')}")
     page.get_by_label("Change the height of the ridge: Roof").focus()
 
 
 def desk_two_points(page: Page) -> None:
-    page.goto("/desk/5")
+    page.goto(f"/desk/{number('Chests by the boathouse')}")
     page.get_by_label("Move the box: Sail chest").focus()
 
 
 def desk_letters(page: Page) -> None:
-    page.goto("/desk/10")
+    page.goto(f"/desk/{number('KNOT around a corner')}")
     page.locator(".handle").first.wait_for()
     page.locator("[data-step='11'] .rung").click()
 
 
 def desk_shadows(page: Page) -> None:
-    number = next(i for i, ready in enumerate(READY, start=1) if "Fish boxes against the sun" in str(ready["title"]))
-    page.goto(f"/desk/{number}")
+    page.goto(f"/desk/{number('Fish boxes against the sun')}")
     page.locator(".handle").first.wait_for()
     page.locator("article.thing").last.scroll_into_view_if_needed()
 
 
 def desk_division(page: Page) -> None:
-    page.goto("/desk/22")
+    page.goto(f"/desk/{number('The wall of a net loft')}")
     page.locator(".handle").first.wait_for()
     page.locator("[data-step='9'] .rung").click()
     page.locator("article.thing").nth(1).scroll_into_view_if_needed()
 
 
 def desk_room(page: Page) -> None:
-    page.goto("/desk/52")
+    page.goto(f"""/desk/{number("The harbour master's room")}""")
     page.locator(".handle").first.wait_for()
     page.get_by_role("button", name="Add a box").scroll_into_view_if_needed()
 
 
 def desk_street(page: Page) -> None:
-    page.goto("/desk/36")
+    page.goto(f"/desk/{number('A quay street with both sides, one point')}")
     page.locator(".handle").first.wait_for()
     page.locator("article.thing", has=page.get_by_label("Name of Lamps")).click(position={"x": 4, "y": 60})
     page.get_by_label("Change the height: Lamps").focus()
 
 
 def own_sheets(page: Page) -> None:
-    page.goto("/print/17")
+    page.goto(f"/print/{number('Your name over the harbour')}")
     page.get_by_text("Everything for each student").click()
     page.get_by_label("Sheets for whom").click()
     page.locator(".n-base-select-option", has_text="Terns").click()
@@ -89,7 +94,7 @@ def own_sheets(page: Page) -> None:
 
 
 def trial(page: Page) -> None:
-    page.goto("/desk/5")
+    page.goto(f"/desk/{number('Chests by the boathouse')}")
     page.get_by_role("button", name="Put the points at the sheet's ends").click()
     page.get_by_text("As it would be").wait_for()
 
@@ -102,7 +107,7 @@ def ready(page: Page) -> None:
 
 
 def show_close_up(page: Page) -> None:
-    page.goto("/show/9?step=4")
+    page.goto(f"/show/{number('KNOT in block letters, one point')}?step=4")
     page.locator(".ruler").wait_for()
     page.wait_for_timeout(6200)
 
@@ -114,20 +119,20 @@ def shelf(page: Page) -> None:
 
 
 def show(page: Page) -> None:
-    page.goto("/show/1?step=4")
+    page.goto(f"/show/{number('Three crates')}?step=4")
     page.locator(".ruler").wait_for()
     page.wait_for_timeout(3000)
 
 
 def print_view(page: Page) -> None:
-    page.goto("/print/5")
+    page.goto(f"/print/{number('Chests by the boathouse')}")
     page.locator(".preview img").wait_for()
     page.get_by_text("Answer").click()
     page.wait_for_load_state("networkidle")
 
 
 def step_sheet(page: Page) -> None:
-    pdf = page.request.get("/api/exercises/1/print/steps.pdf?per_page=4").body()
+    pdf = page.request.get(f"/api/exercises/{number('Three crates')}/print/steps.pdf?per_page=4").body()
     (FOLDER / "step-sheet.png").write_bytes(png_of_pdf(pdf, 90))
 
 

@@ -1,5 +1,6 @@
 """Figures that stand out of a face or are sunk into it: both routes, the true body, what is told, bad input."""
 
+import re
 from itertools import pairwise
 from typing import Any
 
@@ -11,6 +12,7 @@ from hypothesis import HealthCheck, given, settings
 from scenes import assert_same_point, figured, solved
 from test_figure import FACES, OUTLINES, figure
 
+from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
@@ -86,6 +88,56 @@ def test_one_sees_into_a_sunk_one_and_not_through_one_that_stands_out() -> None:
     assert len(wall["out"]) < 8, "some of it lies behind what stands out"
 
 
+@pytest.mark.parametrize("name", ["arrow", "star", "sail"])
+@pytest.mark.parametrize("face", [("one_point", "face_front"), ("two_point", "face_left"), ("two_point", "face_right")])
+def test_what_goes_through_takes_its_outline_out_of_the_whole_body(face: tuple[str, str], name: str) -> None:
+    """The body with its hole, by its faces, against shapely's areas of face and outline times the body's depth."""
+    found = solved(figure(*face, OUTLINES[name], relief="through"))
+    standing = found.prepared.things[1].standing
+    along, up = (np.array(axis) for axis in standing.panel.axes)
+    flat = [[place for _, place in loop] for loop in standing.loops]  # type: ignore[attr-defined]
+    base = float(np.linalg.norm(np.cross(along, up)))
+    long = float(np.linalg.norm(standing.carried))  # type: ignore[attr-defined]
+    whole, hole = (volume_of(found.seen[i].solid) for i in (0, 1))
+    # The hole's walls are turned into it; with them the body is closed again.
+    assert abs(whole + hole) == pytest.approx(base * long * (1.0 - shapely.Polygon(flat[0]).area), rel=1e-6)
+
+
+def in_thin_wall(view: str, by: str, outline: Outline, **values: Any) -> Exercise:
+    """A wall so thin that one sees through what goes through it."""
+    exercise = figure(view, by, outline, **values)
+    depth = {"one_point": "depth", "two_point": "right_length" if by == "face_left" else "left_length"}[view]
+    return set_at(exercise, f"things.0.{depth}", 8.0)
+
+
+@pytest.mark.parametrize("face", [("one_point", "face_front"), ("two_point", "face_left")])
+def test_one_that_goes_through_is_found_right_and_told_from_a_corner_behind(face: tuple[str, str]) -> None:
+    drawing = assert_found_right(in_thin_wall(*face, OUTLINES["arrow"], relief="through"))
+    steps = {step.key.split("/")[1].partition("@")[0]: step for step in drawing.steps if step.thing == "Mark"}
+    (through,) = (step for key, step in steps.items() if key.startswith("figure.block_through"))
+    assert re.search(r"from the [\w ]+ corner behind", through.text)
+    assert not [step.text for step in steps.values() if "0 of these" in step.text]
+    seen = {line.name for line in drawing.lines if line.thing == "Mark" and line.role == "edge" and line.visible}
+    assert {name for name in seen if name.startswith("edge.")} == {f"edge.{k}" for k in range(1, 8)}
+    assert [name for name in seen if name.startswith("front_edge.")], "through it one sees edges of the far end"
+    assert not [handle for handle in drawing.handles if handle.id == "things.1.deep"], "no measure says how deep"
+
+
+def test_through_one_that_goes_through_a_thing_behind_is_seen() -> None:
+    def seen(relief: str) -> list[str]:
+        exercise = in_thin_wall("one_point", "face_front", OUTLINES["frame"][:1], relief=relief, deep=4.0)
+        behind = {"kind": "box", "name": "Behind", "left": 0.0, "bottom": 0.0, "width": 10.0, "height": 10.0}
+        host = exercise.things[0]
+        middle = (host.left + host.width / 2, host.bottom + host.height / 2)  # type: ignore[attr-defined]
+        behind |= {"left": middle[0] - 5.0, "bottom": middle[1] - 5.0, "depth_by": "measured", "depth": 2.0}
+        things = [thing.model_dump(mode="json") for thing in exercise.things]
+        drawing = draw(exercise_of(*things, behind, views=[view.model_dump(mode="json") for view in exercise.views]))
+        return [line.name for line in drawing.lines if line.thing == "Behind" and line.visible and line.role == "edge"]
+
+    assert not seen("in")
+    assert seen("through")
+
+
 def test_how_far_it_stands_out_is_dragged() -> None:
     exercise = figure("one_point", "face_right", OUTLINES["flag"], relief="out", deep=8.0)
     handle = next(handle for handle in draw(exercise).handles if handle.id == "things.1.deep")
@@ -98,6 +150,8 @@ REFUSED = [
     ({"outline": TWO_PIECES, "relief": "out"}, "only_one_piece", "relief"),
     ({"outline": OUTLINES["star"], "relief": "in", "along": "0:2:1"}, "no_wall_left", "along"),
     ({"outline": OUTLINES["star"], "relief": "in", "deep": 900.0}, "too_deep", "deep"),
+    ({"outline": OUTLINES["frame"], "relief": "through"}, "only_one_piece", "relief"),
+    ({"outline": OUTLINES["star"], "relief": "through", "up": "1:2:0"}, "no_wall_left", "up"),
 ]
 
 

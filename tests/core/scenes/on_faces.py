@@ -91,7 +91,7 @@ FIGURES = {name: scaled(outline, 60.0, 60.0) for name, outline in READY_FIGURES.
 
 @st.composite
 def figured(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
-    """Return a box anywhere with a figure on a face of it that is drawn: flat, standing out, or sunk in."""
+    """Return a box anywhere with a figure on a face of it that is drawn: flat, standing out, sunk in, or through."""
     exercise = draw(exercises(most=1, views=views))
     faces = sorted(drawn_faces_of(exercise))
     assume(faces)
@@ -99,6 +99,6 @@ def figured(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     figure = {
         "kind": "figure", "name": "Mark", "joined_to": "Box 1", "joined_by": f"face_{draw(st.sampled_from(faces))}",
         "outline": FIGURES[draw(st.sampled_from(sorted(FIGURES)))], "along": draw(part), "up": draw(part),
-        "relief": draw(st.sampled_from(["flat", "out", "in"])), "deep": draw(st.floats(0.5, 20.0)),
+        "relief": draw(st.sampled_from(["flat", "out", "in", "through"])), "deep": draw(st.floats(0.5, 20.0)),
     }  # fmt: skip
     return exercise_of(exercise.things[0].model_dump(mode="json"), figure, views=views_of(exercise))

@@ -37,7 +37,9 @@ def _less(solved: Solved, step: Step, strokes: Strokes, left: Sequence[tuple[int
     """Return a step that draws only some of its lines, and says that the others are there."""
     count, level = strokes.count(name for _, name in left), solved.prepared.wording.level
     saved = step_minutes(step.phase, step.count, level) - step_minutes(step.phase, count, level)
-    said = "" if "own" in step.can else f" {there_words(step.count - count, step.count)}"
+    # What lies along another line of the step is one stroke with it: then none is less.
+    is_said = "own" not in step.can and count < step.count
+    said = f" {there_words(step.count - count, step.count)}" if is_said else ""
     return step.model_copy(
         update={
             "draws": [number for number, _ in left],

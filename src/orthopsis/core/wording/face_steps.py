@@ -365,6 +365,40 @@ FACE |= {
         "Drawing the second rectangle as large as the first one, where it comes nearer or goes away.",
         "ruler and set square, pencil light",
     ),
+    "figure.block_through": StepPhrases(
+        "a light block about it, through the body",
+        (
+            "Draw the rectangle about the figure, lightly. Under or over it, at the edge of the {face}, lay the ruler "
+            "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From "
+            "there go on {upward}, to the line that runs {outward} from the first corner. Draw the same rectangle "
+            "there, lightly. Count: {count}.",
+            "Draw the rectangle about the figure, lightly. Now find its first corner at the far end. Start at the edge "
+            "of the {face}, over or under it. Go {outward}, to the line that runs {along} from the {behind} corner "
+            "behind. From there go {upward}, to the line {outward} from its own corner. Draw the rectangle again from "
+            "there: {lines}, all light.",
+            "The rectangle about it, and where it ends behind: from the edge of the {face} {outward}, to the line "
+            "{along} from the {behind} corner behind, then {upward} to the line {outward} from its own corner: "
+            "{lines}, light.",
+        ),
+        "What goes right through a body ends in the plane where the body ends.",
+        "Guessing the thickness: it is that of the whole body.",
+        "ruler and set square, pencil light",
+    ),
+    "figure.block_through_at_edge": StepPhrases(
+        "a light block about it, through the body",
+        (
+            "Draw the rectangle about the figure, lightly. Lay the ruler on its first corner so that it runs "
+            "{outward}. It meets the line that runs {along} from the {behind} corner behind. Draw the same rectangle "
+            "there, lightly. Count: {count}.",
+            "Draw the rectangle about the figure, lightly, and again on the far face: its first corner lies {outward}, "
+            "on the line that runs {along} from the {behind} corner behind: {lines}, all light.",
+            "The rectangle about it, and again behind, its first corner {outward} on the line {along} from the "
+            "{behind} corner behind: {lines}, light.",
+        ),
+        "What goes right through a body ends in the plane where the body ends.",
+        "Guessing the thickness: it is that of the whole body.",
+        "ruler and set square, pencil light",
+    ),
     "figure.rows": StepPhrases(
         "light lines across the block",
         (

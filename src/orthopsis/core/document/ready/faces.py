@@ -3,6 +3,14 @@
 from typing import Any
 
 from orthopsis.core.document.ready.written import HEAD, block, division, sign, word
+from orthopsis.core.things.figure.figure import READY as OUTLINES
+
+
+def figure(name: str, outline: str, face: str, along: str, up: str, **more: Any) -> dict[str, Any]:
+    """Return a figure on a face of the board, with one of the ready outlines."""
+    on = {"joined_to": "Board", "joined_by": f"face_{face}", "along": along, "up": up}
+    return {"kind": "figure", "name": name, "outline": OUTLINES[outline], **on, **more}
+
 
 FACES: tuple[dict[str, Any], ...] = (
     {
@@ -65,5 +73,18 @@ FACES: tuple[dict[str, Any], ...] = (
             sign("Top", "T", "top", rim="fifth"),
         ],
         "minutes": 135,
+    },
+    {
+        **HEAD,
+        "title": "The harbour board: a star cut through and an arrow, two points",
+        "eye_level": {"height_mm": 134, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 560}],
+        "things": [
+            {**block("Board", 344, 40, 196, 242, 20)},
+            figure("Star", "star", "left", "8:7:2", "5:8:5", relief="through"),
+            figure("Arrow", "arrow", "left", "2:5:10", "5:7:6", relief="out", deep=8),
+        ],
+        "minutes": 150,
+        "wording": {"level": "oldest"},
     },
 )

@@ -209,4 +209,18 @@ ROOMS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 135,
     },
+    {
+        **HEAD,
+        "title": "The harbour stairs that turn at the landing, one point",
+        "eye_level": {"height_mm": 244, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 190}],
+        "things": [
+            box("Quay", 64, 20, 290, 12, **measured(150)),
+            {**raised("Landing", "Quay", "12:12:0", "0:24:0", 40), **AT_EDGE},
+            flight("Flight", "Quay", "top", "2:10:12", "1:6:17", 40, "5", **AT_EDGE),
+            {**raised("Upper landing", "Landing", "0:8:0", "17:7:0", 36), **AT_EDGE},
+            {**flight("Upper flight", "Landing", "top", "1:6:1", "8:9:7", 36, "4", **AT_EDGE), "climbs": "up"},
+        ],
+        "minutes": 165,
+    },
 )

@@ -1,4 +1,5 @@
-"""A figure on a face: any outline of straight edges, flat on a wall, a top, a slope, or standing out, or sunk in.
+"""A figure on a face: any outline of straight edges, flat on a wall, a top, a slope, standing out, sunk in
+or cut right through.
 
 It knows its outline and which part of the face it fills; whose face it is does not matter.
 """
@@ -16,7 +17,7 @@ FIGURE = ThingKind(
         Shape("outline", "the outline", READY, scaled(READY["star"], SIDE_MM, SIDE_MM)),
         Text("along", "how it lies along the face: free, taken, free", "1:2:1", 40),
         Text("up", "how it lies up the face: free, taken, free", "1:2:1", 40),
-        Choice("relief", "whether it stands out or is sunk in", RELIEFS, "flat"),
+        Choice("relief", "whether it stands out, is sunk in or goes through", RELIEFS, "flat"),
         Length("deep", "how deep it is", 6.0, 0.5, 1000.0),
     ),
     in_view={"one_point": Figure, "two_point": Figure, "three_point": Figure},

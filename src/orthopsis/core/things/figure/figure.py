@@ -40,6 +40,7 @@ class Figure(CarriedFigure):
         Clause("It lies {relief}.", {"relief": ("flat",)}),
         Clause("It stands {relief}, {deep}.", {"relief": ("out",)}),
         Clause("It is {relief}, {deep} deep.", {"relief": ("in",)}),
+        Clause("It goes {relief}.", {"relief": ("through",)}),
     )
 
     @classmethod
@@ -102,7 +103,7 @@ class Figure(CarriedFigure):
             )
             for number, (x, y) in enumerate(seen, start=1)
         }
-        if self.is_flat:
+        if not self.is_measured:
             return {**self.part_handles, **corners}
         says = "Change how deep it is" if self.relief == "in" else "Change how far it stands out"
         return {**self.part_handles, **corners, "deep": Handle(says, self.deep_end, ("deep",), self._drag_deep)}
@@ -118,7 +119,7 @@ class Figure(CarriedFigure):
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """How far it stands out, or how deep it is."""
-        return {} if self.is_flat else {"deep": (self.page[0], self.deep_end)}
+        return {"deep": (self.page[0], self.deep_end)} if self.is_measured else {}
 
     def _drag_corner(self, number: int, at: Point) -> Mapping[str, Value]:
         """Put a corner where the line of sight through the page meets the face, on a twelfth of the part it fills."""

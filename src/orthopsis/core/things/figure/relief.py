@@ -1,4 +1,4 @@
-"""A figure that stands out of its face or is sunk into it: its solid, and how a hand carries it.
+"""A figure that stands out of its face, is sunk into it or goes through the body: its solid, and how a hand carries it.
 
 The rectangle that it fills is carried first, as a light block. Every corner of the figure leads out of the face; where
 it lies on a side of the rectangle it ends on that side of the block, else on a light line across the block's outer
@@ -22,13 +22,14 @@ from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.face_part import WAYS
 from orthopsis.core.things.flat import Corner, FlatOutlines, family
-from orthopsis.core.things.outward import OutOfFace, Outward
+from orthopsis.core.things.outward import Outward
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.solid import turned_over
+from orthopsis.core.things.through import GoesThrough, through_acts
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature
 
-RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it"}
+RELIEFS = {"flat": "flat on it", "out": "out of it", "in": "sunk into it", "through": "right through it"}
 Loop = tuple[Corner, ...]
 
 
@@ -45,7 +46,7 @@ class _Line:
         return f"construction.across.{self.number}"
 
 
-class CarriedFigure(OutOfFace, FlatOutlines):
+class CarriedFigure(GoesThrough, FlatOutlines):
     """A figure with an outline, flat or carried."""
 
     @property
@@ -57,6 +58,26 @@ class CarriedFigure(OutOfFace, FlatOutlines):
     def is_flat(self) -> bool:
         """Whether it lies flat on the face."""
         return self.relief == "flat"
+
+    @property
+    def is_through(self) -> bool:
+        """Whether it goes right through the body, so that one sees what is behind it."""
+        return self.relief == "through"
+
+    @property
+    def is_sunk(self) -> bool:
+        """Whether it leads into the body."""
+        return self.relief in ("in", "through")
+
+    @property
+    def is_measured(self) -> bool:
+        """Whether a measure says how far it stands out or how deep it is."""
+        return self.relief in ("out", "in")
+
+    @property
+    def first_place(self) -> FacePlace:
+        """The first corner of the rectangle about it, as shares of the face."""
+        return self.part[0]
 
     @cached_property
     def part(self) -> tuple[FacePlace, FacePlace, FacePlace, FacePlace]:
@@ -75,8 +96,8 @@ class CarriedFigure(OutOfFace, FlatOutlines):
         ((_, loops),) = self.outlines
         turn = 1 if max((_area(loop) for loop in loops), key=abs) > 0 else -1
         ordered = sorted((loop[::turn] for loop in loops), key=lambda loop: -_area(loop))
-        if len(loops) > 1 and (self.relief == "in" or _area(ordered[1]) > 0):
-            what = "a hole cannot be sunk in" if self.relief == "in" else "several pieces cannot stand out"
+        if len(loops) > 1 and (self.is_sunk or _area(ordered[1]) > 0):
+            what = "a hole cannot be sunk in" if self.is_sunk else "several pieces cannot stand out"
             raise GeometryError(
                 "only_one_piece",
                 f"A figure with {what}.",
@@ -86,7 +107,7 @@ class CarriedFigure(OutOfFace, FlatOutlines):
             )
         if self.panel.is_sloping or self.panel.outward is None:
             raise self.flat_only()
-        if self.relief == "in":
+        if self.is_sunk:
             self._check_wall()
         return tuple(ordered)
 
@@ -106,11 +127,13 @@ class CarriedFigure(OutOfFace, FlatOutlines):
     def outward(self) -> Outward:
         """The way out of the face or into it, from the first corner of the part."""
         start = self.panel.places(self.part[:1])[0]
-        return Outward(self.panel, self.setting.frame.eye, start, self.relief == "in")
+        return Outward(self.panel, self.setting.frame.eye, start, self.is_sunk)
 
     @cached_property
     def carried(self) -> Array:
-        """The way by which it stands out or is sunk, in the world, mm."""
+        """The way by which it stands out or is sunk, or through the body, in the world, mm."""
+        if self.is_through:
+            return np.array(self.through.vector)
         return self.outward.vector(
             self.values.mm("deep"),
             lambda most: self.refused("too_deep", "would be deeper than there is room", most, "deep", is_least=False),
@@ -128,10 +151,12 @@ class CarriedFigure(OutOfFace, FlatOutlines):
 
     @property
     def holes(self) -> Mapping[str, tuple[Array, ...]]:
-        """What is cut out of the face, where it is sunk in."""
-        if self.relief != "in":
+        """What is cut out of the face, where it is sunk in, and of the far one, where it goes through."""
+        if not self.is_sunk:
             return {}
-        return {self.panel.face: tuple(self.panel.places([place for _, place in loop]) for loop in self.loops)}
+        holes = tuple(self.panel.places([place for _, place in loop]) for loop in self.loops)
+        found = {self.panel.face: holes}
+        return found | ({self.through.face: tuple(hole + self.carried for hole in holes)} if self.is_through else {})
 
     @cached_property
     def solid(self) -> Solid:
@@ -145,10 +170,10 @@ class CarriedFigure(OutOfFace, FlatOutlines):
     def _topology(self) -> Topology:
         panel, loops = self.panel, self.loops
         low, far, high, near = panel.around
-        around = (high, near, low, far) if self.relief == "in" else (low, far, high, near)
+        around = (high, near, low, far) if self.is_sunk else (low, far, high, near)
         lengths = (float(np.linalg.norm(panel.axes[0])), float(np.linalg.norm(panel.axes[1])))
         front, wall = ([tuple(f"{end}.{k}" for k, _ in loop) for loop in loops] for end in ("front", "corner"))
-        faces = [Face("front", front[0], panel.turned, tuple(front[1:]))]
+        faces = [] if self.is_through else [Face("front", front[0], panel.turned, tuple(front[1:]))]
         if self.relief == "out":
             faces.append(Face("wall", wall[0][::-1], "back", tuple(loop[::-1] for loop in wall[1:])))
         edges = list[Edge]()
@@ -180,7 +205,10 @@ class CarriedFigure(OutOfFace, FlatOutlines):
         how = "measured" if self.panel.is_true else "counted"
         told: list[tuple[str, Act]] = [(f"figure.{how}", grid.mark(f"corner.{k}", place)) for k, place in corners]
         told += [(f"figure.{how}", act) for act in self._outline("corner", "edge")]
-        told += [("figure.block", act) for act in self._block(grid)]
+        block = "figure.block"
+        if self.is_through:
+            block += "_through_at_edge" if self.is_at_edge else "_through"
+        told += [(block, act) for act in self._block(grid)]
         told += [("figure.rows", act) for act in self._helps(grid)]
         told += [("figure.depths", act) for act in self._depths()]
         told += [("figure.front", act) for act in self._outline("front", "front_edge")]
@@ -194,19 +222,15 @@ class CarriedFigure(OutOfFace, FlatOutlines):
 
     def _block(self, grid: Grid) -> Iterator[Act]:
         """Yield the acts that carry the part of the face that it fills, lightly."""
-        n, panel, page, sign = self.values.full, self.panel, self.page, self.outward.sign
-        ways, deep, out = (panel.along, panel.up), self.values.mm("deep"), panel.out
+        n, panel, page, ways = self.values.full, self.panel, self.page, (self.panel.along, self.panel.up)
+        out = panel.out
         for name, place in zip(CORNERS, self.part, strict=True):
             yield grid.mark(f"part.{name}", place)
         for i, side in enumerate(SIDES):
             ends = n(f"part.{CORNERS[i]}"), n(f"part.{CORNERS[(i + 1) % 4]}")
             yield Rule(n(f"part.{side}"), *ends, ways[i % 2].family, "construction")
         start, end = n(f"part.{CORNERS[0]}"), n(f"block.{CORNERS[0]}")
-        if out.goal.is_ideal:
-            yield Side(n("construction.out"), end, start, level_or_upright(out), sign * deep, "construction")
-        else:
-            yield RuleToPoint(n("construction.out"), start, out.family, "unseen")
-            yield MeasureAlong(end, n("construction.out"), sign * deep)
+        yield from through_acts(self, grid, start, end) if self.is_through else self._measured(start, end)
         for here, there, side, axis in ((0, 1, "low", 0), (0, 3, "near", 1), (3, 2, "high", 0)):
             wall = (n(f"part.{CORNERS[there]}"), out, n(f"construction.out.{CORNERS[there]}"))
             line = (n(f"block.{CORNERS[here]}"), ways[axis], n(f"block.{side}"))
@@ -215,6 +239,15 @@ class CarriedFigure(OutOfFace, FlatOutlines):
             made, helper = n(f"block.{CORNERS[there]}"), n(f"construction.along.{side}")
             yield from meeting(wall, line, made, aside, "construction", helper)
         yield Rule(n("block.far"), n("block.low_far"), n("block.high_far"), panel.up.family, "construction")
+
+    def _measured(self, start: str, end: str) -> Iterator[Act]:
+        """Yield the acts that measure how far the first corner of the part is carried."""
+        n, out, mm = self.values.full, self.panel.out, self.outward.sign * self.values.mm("deep")
+        if out.goal.is_ideal:
+            yield Side(n("construction.out"), end, start, level_or_upright(out), mm, "construction")
+            return
+        yield RuleToPoint(n("construction.out"), start, out.family, "unseen")
+        yield MeasureAlong(end, n("construction.out"), mm)
 
     def _side_of(self, place: FacePlace) -> str:
         """Return on which side of the part a place lies; empty for one within it."""

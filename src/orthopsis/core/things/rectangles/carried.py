@@ -5,9 +5,9 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.construct.panel import Back
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.plane.arc import FacePlace
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
@@ -20,11 +20,6 @@ from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
 from orthopsis.core.view.eye import Array
-
-FLAT_CROSSING = 0.2
-"""Sine of the angle from which on two lines cross well enough (no source)."""
-HIGH = (2, 3)
-"""The corners of a face at its upper edge, by their numbers round it."""
 
 
 class CarriedShapes(RectangleShapes):
@@ -105,23 +100,6 @@ class CarriedShapes(RectangleShapes):
         return self.outward.vector(self.values.mm("deep"), self._too_deep)
 
     @property
-    def through(self) -> Back:
-        """Where the body ends through which they go.
-
-        Raises:
-            GeometryError: nobody knows where it ends.
-        """
-        if self.panel.back is not None:
-            return self.panel.back
-        raise GeometryError(
-            "no_way_through",
-            f"“{self.values.name}” cannot go through {self.anchor.thing}: what is behind this face is not known.",
-            "Sink it in, by a measure, or choose another face.",
-            about="relief",
-            nearest="in",
-        )
-
-    @property
     def shape(self) -> Mapping[str, float]:
         """How far they stand out or are sunk in; nothing where no measure says that."""
         return {} if not self.is_measured else {"out": float(np.linalg.norm(self.carried))}
@@ -176,52 +154,10 @@ class CarriedShapes(RectangleShapes):
         x, y = self.setting.frame.eye.see(corner + self.carried)[0].tolist()
         return distance(self.page[0][0], Point(x, y))
 
-    @cached_property
-    def known_behind(self) -> tuple[int, str]:
-        """Which corner of the far face is there, by its number round the face, and its full name.
-
-        It is the one from which lines cross best on the way to the first corner.
-
-        Raises:
-            GeometryError: none of them has been drawn.
-        """
-        back, made = self.through, self.anchor.made
-        names = (back.low, back.far_low, back.far_high, back.high)
-        found = [
-            (self._is_beside(corner) and self._crossing(corner) > FLAT_CROSSING, self._crossing(corner), corner)
-            for corner, name in enumerate(names)
-            if name in made
-        ]
-        if not found:
-            raise GeometryError(
-                "no_way_through",
-                f"“{self.values.name}” cannot go through {self.anchor.thing}: no corner behind this face is drawn.",
-                "Sink it in, by a measure, or move the block so that a side of it shows.",
-                about="relief",
-                nearest="in",
-            )
-        corner = max(found)[-1]
-        return corner, names[corner]
-
     @property
-    def is_at_edge(self) -> bool:
-        """Whether the first corner lies on the edge behind which the corner of the far face is that is there."""
-        return self._is_beside(self.known_behind[0])
-
-    def _is_beside(self, corner: int) -> bool:
-        return abs(self.layout.rectangles[0][0][1] - float(corner in HIGH)) <= SAME_SHARE
-
-    def _crossing(self, corner: int) -> float:
-        """Return the sine of the angle between the lines on the way from a corner of the far face, the worse one."""
-        (along, up), eye = self.layout.rectangles[0][0], self.setting.frame.eye
-        edge = (along, float(corner in HIGH))
-        x, y = eye.see(self.panel.places([edge]) + np.array(self.through.vector))[0].tolist()
-        foot, own, over, there = self.seen_at(edge), self.seen_at((along, up)), Point(x, y), self.through.page[corner]
-        out, way, rise = self.panel.out.goal, self.panel.along.goal, self.panel.up.goal
-        pairs = [(unit_toward(foot, out), unit_toward(there, way))]
-        if not self._is_beside(corner):
-            pairs.append((unit_toward(own, out), unit_toward(over, rise)))
-        return min(abs(one[0] * two[1] - one[1] * two[0]) for one, two in pairs)
+    def first_place(self) -> FacePlace:
+        """The first corner of the first one, as shares of the face."""
+        return self.layout.rectangles[0][0]
 
     @property
     def _is_mirrored(self) -> bool:

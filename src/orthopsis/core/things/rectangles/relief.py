@@ -9,9 +9,10 @@ from collections.abc import Iterator
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.meeting import level_or_upright, meeting
 from orthopsis.core.construct.moves import Act, MeasureAlong, Role, Rule, RuleToPoint, Side, Touch
-from orthopsis.core.things.rectangles.carried import HIGH, CarriedShapes
+from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS
 from orthopsis.core.things.rectangles.solid import part_name
+from orthopsis.core.things.through import through_acts
 from orthopsis.core.view.frame import Way
 
 
@@ -57,7 +58,10 @@ def _first_out(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:
     """Yield the acts that find the first corner of a front: measured for the first one, carried over for the others."""
     panel, columns = shapes.panel, len(shapes.layout.along)
     if number == 0:
-        yield from _through(shapes, grid) if shapes.is_through else _measured(shapes)
+        if shapes.is_through:
+            yield from through_acts(shapes, grid, _wall(shapes, 0, 0), _front(shapes, 0, 0))
+        else:
+            yield from _measured(shapes)
         return
     is_new_row = number % columns == 0
     before = 0 if is_new_row else number - number % columns
@@ -75,30 +79,6 @@ def _measured(shapes: CarriedShapes) -> Iterator[Act]:
         return
     yield RuleToPoint(n("construction.out"), start, out.family, "unseen")
     yield MeasureAlong(end, n("construction.out"), shapes.sign * deep)
-
-
-def _through(shapes: CarriedShapes, grid: Grid) -> Iterator[Act]:
-    """Yield the acts that find the first corner on the far face, from a corner of that face that is there.
-
-    From over or under the form on an edge of the near face the way leads out to the far face, where it meets the line
-    from the corner that is there; from there up or down it, to the line that leads out from the form's own corner. A
-    form that reaches to that edge is there at once.
-    """
-    n, panel, (corner, name) = shapes.values.full, shapes.panel, shapes.known_behind
-    there = (name, panel.along, n("construction.through.along"))
-    own = (_wall(shapes, 0, 0), panel.out, n("construction.through.own"))
-    if shapes.is_at_edge:
-        yield from meeting(own, there, _front(shapes, 0, 0), 0.0, "construction", n("construction.through.on"))
-        return
-    foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
-    along, up = shapes.layout.rectangles[0][0]
-    yield grid.mark("measure.through.foot", (along, edge_up))
-    on_edge, at = (shapes.seen_at((along, share)) for share in (edge_up, up))
-    yield from meeting(
-        (foot, panel.out, n("construction.through.out")), there, over, 0.0, "construction", n("construction.through.on")
-    )
-    rise, aside = (over, panel.up, n("construction.through.up")), at.x - on_edge.x + at.y - on_edge.y
-    yield from meeting(own, rise, _front(shapes, 0, 0), aside, "construction", n("construction.through.helper"))
 
 
 def _carry(

@@ -13,16 +13,16 @@ from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.answers import Crowded
-from orthopsis.core.things.outward import OutOfFace
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.solid import part_name
+from orthopsis.core.things.through import GoesThrough
 
 MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
 
 
-class RectangleShapes(OutOfFace):
+class RectangleShapes(GoesThrough):
     """Forms on a face, each in its rectangle."""
 
     @cached_property
@@ -172,11 +172,6 @@ class RectangleShapes(OutOfFace):
             seen = self.setting.frame.eye.see(self.panel.places(places)).tolist()
             result.append(tuple(Arc(*(Point(x, y) for x, y in seen)).touches(self.panel.out.goal)))
         return tuple(result)
-
-    def seen_at(self, place: FacePlace) -> Point:
-        """Return where a place of the face lies on the page."""
-        x, y = self.setting.frame.eye.see(self.panel.places([place]))[0].tolist()
-        return Point(x, y)
 
     def side_name(self, number: int, side: str, end: str = "") -> str:
         """Return the full name of a side of a rectangle: the form's own, or that of a light one.
