@@ -7,8 +7,9 @@ import pytest
 from hypothesis import assume, given, settings
 from scenes import exercises, solved, suns
 
-from conftest import exercise_of
+from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.light.light import Light, LightSide, Stands
 from orthopsis.core.light.tone import face_tone, inside_tone
@@ -78,3 +79,48 @@ def test_no_face_in_the_shade_is_lighter_than_one_on_which_the_light_shines(
     found = tones_of(exercise_of(exercise.things[0].model_dump(mode="json"), views=views, **sun))
     lit, shaded = ([tone for tone, cosine in found if sign * cosine > 0.02] for sign in (1, -1))
     assert max(lit, default=0) <= min(shaded, default=3)
+
+
+NEAR_AND_FAR = (box("Near", 40.0, 20.0, 60.0, 50.0), box("Far", 250.0, 100.0, 40.0, 40.0))
+"""Their feet lie 130 and 50 mm under the eye level: the second is more than twice as far away."""
+
+
+def tones_by_side(exercise: Exercise, thing: str) -> dict[str, int]:
+    return {face.turned: face.tone for face in draw(exercise).faces if face.thing == thing}
+
+
+def test_far_things_are_a_step_lighter_where_the_class_tones_them_so() -> None:
+    alike = exercise_of(*NEAR_AND_FAR)
+    lighter = set_at(alike, "far", "lighter")
+    assert tones_by_side(lighter, "Near") == tones_by_side(alike, "Near")
+    assert tones_by_side(lighter, "Far") == {
+        side: max(tone - 1, 0) for side, tone in tones_by_side(alike, "Far").items()
+    }
+    assert "step lighter" in draw(lighter).steps[-1].text
+    assert "step lighter" not in draw(alike).steps[-1].text
+
+
+def test_what_stands_on_a_far_thing_is_as_far_and_what_is_nearer_is_not() -> None:
+    upon = {"kind": "raised_block", "name": "Upon", "joined_to": "Far", "joined_by": "face_top", "rise": 12.0}
+    made = exercise_of(*NEAR_AND_FAR, upon, box("Middle", 150.0, 60.0, 40.0, 40.0), far="lighter")
+    alike = set_at(made, "far", "alike")
+    for thing, is_paler in (("Upon", True), ("Middle", False)):
+        assert (tones_by_side(made, thing) != tones_by_side(alike, thing)) == is_paler
+
+
+def test_far_and_near_faces_that_are_turned_alike_may_differ_on_a_sheet() -> None:
+    def directions(exercise: Exercise) -> set[str]:
+        return {face.direction for face in draw(exercise).faces if face.turned == "front"}
+
+    alike = exercise_of(*NEAR_AND_FAR)
+    assert len(directions(alike)) == 1
+    assert len(directions(set_at(alike, "far", "lighter"))) == 2
+
+
+def test_the_class_is_asked_for_it_where_there_are_several_things() -> None:
+    def said(exercise: Exercise) -> str:
+        (sentence,) = (s for s in draw(exercise).sentences if s.owner == "wording")
+        return "".join(piece.text for piece in sentence.pieces)
+
+    assert "Far things are toned like near ones." in said(exercise_of(*NEAR_AND_FAR))
+    assert "Far things" not in said(exercise_of(NEAR_AND_FAR[0]))

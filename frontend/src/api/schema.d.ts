@@ -2549,7 +2549,7 @@ export interface components {
              * Owner
              * @enum {string}
              */
-            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "rays" | "sun" | "minutes";
+            owner: "title" | "sheet" | "eye_level" | "views" | "things" | "wording" | "light" | "rays" | "sun" | "far" | "minutes";
             /** Number */
             number: number;
             /** Title */

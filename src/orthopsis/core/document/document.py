@@ -25,6 +25,7 @@ from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.errors import UnreadableExercise
 from orthopsis.core.light.light import Light, LightSide, Rays, Stands
+from orthopsis.core.light.tone import FarTones
 from orthopsis.core.sheet.length import LONGEST_MM, Units
 from orthopsis.core.sheet.paper import LEAST_OWN_MM, MOST_OWN_MM, Half, Orientation, PaperName
 from orthopsis.core.sheet.ruler import Division
@@ -299,6 +300,7 @@ class Exercise(Document):
     hides: Annotated[tuple[Hides, ...], Field(max_length=MOST_THINGS)] = ()
     light: LightSide = "left"
     rays: Rays = "45"
+    far: FarTones = "alike"
     sun: SunDocument = SunDocument()
     minutes: Annotated[int, Field(ge=5, le=600)] = 45
     steps: Annotated[tuple[StepChange, ...], Field(max_length=2000)] = ()

@@ -9,7 +9,7 @@ from typing import Literal, get_args
 
 from orthopsis.core.errors import GeometryError
 
-Owner = Literal["title", "sheet", "eye_level", "views", "things", "wording", "light", "rays", "sun", "minutes"]
+Owner = Literal["title", "sheet", "eye_level", "views", "things", "wording", "light", "rays", "sun", "far", "minutes"]
 _MANY = ("views", "things")
 MOST_SHOWN = 60
 

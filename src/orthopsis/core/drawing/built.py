@@ -65,7 +65,7 @@ class Built:
     outward: frozenset[str]
     light: LightLines
     edges: EdgePieces
-    tones: Last[tuple[Seen, Light, int, tuple[float, float, float] | None], Tones] = field(default_factory=Last)
+    tones: Last[tuple[Seen, Light, int, tuple[float, float, float] | None, bool], Tones] = field(default_factory=Last)
     marks: Last[tuple[int, frozenset[str], Chalkboard | None], Marks] = field(default_factory=Last)
 
 

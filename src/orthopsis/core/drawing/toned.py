@@ -11,7 +11,7 @@ from orthopsis.core.drawing.answer import Place, TonedFace
 from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
 from orthopsis.core.light.light import Light
-from orthopsis.core.light.tone import CONTRAST, DARKEST, face_tone, inside_tone, lamp_tone
+from orthopsis.core.light.tone import CONTRAST, DARKEST, FAR_TIMES, face_tone, inside_tone, lamp_tone
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
@@ -28,7 +28,7 @@ Fields = dict[tuple[str, str], list[tuple[Placed, int, Field]]]
 
 def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> list[TonedFace]:
     """Return the faces that show with their tones, the far ones first; of things in one layer by their true places."""
-    fields = _fields(prepared)
+    fields, far = _fields(prepared), _far(prepared, built)
     groups: dict[int, list[int]] = {}
     for number, one in enumerate(seen):
         if not one.see_through and one.solid.faces:
@@ -36,13 +36,36 @@ def toned_faces(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]
     result = []
     for layer in sorted(groups, reverse=True):
         group = groups[layer]
-        tones = [_tones(prepared, prepared.things[i], seen[i], built[i]) for i in group]
+        tones = [_tones(prepared, prepared.things[i], seen[i], built[i], is_far=i in far) for i in group]
         for i, face in _painted([seen[i] for i in group], built[group[0]]):
             toned = tones[i][face.name]
             result.append(toned)
             for by, number, own in fields.get((toned.thing, face.name), ()):
                 result.append(_field(by, number, own, toned))
     return result
+
+
+def _far(prepared: Prepared, built: Sequence[Built]) -> frozenset[int]:
+    """Return the numbers of the things that are far, where these are toned lighter.
+
+    Source: on level ground how far a foot lies under the eye level is inversely as its distance (textbook; from
+    memory).
+    """
+    if prepared.exercise.far == "alike":
+        return frozenset()
+    level = prepared.eye_level_mm
+    drops = {placed.index: level - built[_base(prepared, placed).index].box[1] for placed in prepared.things}
+    nearest = max(drops.values(), default=0.0)
+    return frozenset(index for index, drop in drops.items() if 0 < drop * FAR_TIMES < nearest)
+
+
+def _base(prepared: Prepared, placed: Placed) -> Placed:
+    """Return the thing that bears another one; what stands on the floor of a room bears itself."""
+    while placed.kind.hangs and (anchor := placed.setting.anchor) is not None:
+        if anchor.panel is not None and anchor.panel.ceiling is not None:
+            break
+        placed = prepared.by_name[anchor.thing]
+    return placed
 
 
 def _field(by: Placed, number: int, field: Field, toned: TonedFace) -> TonedFace:
@@ -65,13 +88,13 @@ def _painted_together(group: tuple[Seen, ...]) -> Sequence[tuple[int, Face]]:
     return tuple(painted_together(group))
 
 
-def _tones(prepared: Prepared, placed: Placed, seen: Seen, thing: Built) -> Tones:
+def _tones(prepared: Prepared, placed: Placed, seen: Seen, thing: Built, *, is_far: bool) -> Tones:
     """Return the faces of a thing with their tones, by name; the same ones while nothing of it changes."""
     light = prepared.exercise.lighting.on_thing((thing.box[0] + thing.box[2]) / 2, placed.setting.frame)
     lamp = _lamp(prepared, placed, light) if light.is_lamp and placed.setting.frame.kind != "three_point" else None
     return thing.tones.answer(
-        (seen, light, placed.index, lamp),
-        lambda: {face.name: face for face in _toned(placed, seen, thing, light, lamp)},
+        (seen, light, placed.index, lamp, is_far),
+        lambda: {face.name: face for face in _toned(placed, seen, thing, light, lamp, is_far=is_far)},
     )
 
 
@@ -92,7 +115,9 @@ def _is_lit(corners: Array, lamp: Array) -> bool:
     return bool((normal @ -middle) * (normal @ (lamp - middle)) > 0)
 
 
-def _toned(placed: Placed, seen: Seen, thing: Built, light: Light, lamp: Vector | None) -> Iterator[TonedFace]:
+def _toned(
+    placed: Placed, seen: Seen, thing: Built, light: Light, lamp: Vector | None, *, is_far: bool
+) -> Iterator[TonedFace]:  # fmt: skip
     page = thing.page if seen.solid is thing.solid else seen.solid.picture(seen.eye)
     frame, is_front = placed.setting.frame.name, placed.setting.frame.kind == "one_point"
     # What is seen may be enlarged about the eye, so that it touches what it stands on.
@@ -106,13 +131,15 @@ def _toned(placed: Placed, seen: Seen, thing: Built, light: Light, lamp: Vector 
             corners = seen.solid.places[[seen.solid.index(corner) for corner in face.corners]]
             tone = lamp_tone(face.turned, light, is_lit=_is_lit(corners, times * np.array(lamp)), is_outer=is_outer)
             lit = f" {tone}"
+        if is_far:
+            tone, lit = max(tone - 1, 0), f"{lit} far"
         yield TonedFace(
             id=placed.index * IDS + number,
             thing=placed.values.name,
             name=face.name,
             loops=_apart([[page[c] for c in loop] for loop in face.loops]),
             tone=tone,
-            # By a lamp faces that are turned alike may be light here and dark there.
+            # By a lamp, and far away, faces that are turned alike may be light here and dark there.
             direction="" if face.is_curved else f"{side}{lit}@{frame}",
             turned=side,
         )

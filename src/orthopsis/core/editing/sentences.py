@@ -19,6 +19,7 @@ from orthopsis.core.wording.exercise import (
     CLASS,
     EYE_LEVEL,
     FACES,
+    FAR,
     GONE,
     HALF,
     IN_LINE,
@@ -38,7 +39,8 @@ def sentences(prepared: Prepared) -> list[Sentence]:
     sheet = OWN_SHEET if prepared.exercise.sheet.paper == OWN else SHEET
     result = [_of_exercise(prepared, "sheet", sheet), _of_exercise(prepared, "eye_level", EYE_LEVEL)]
     result += [_view_sentence(prepared, i) for i in range(len(prepared.frames))]
-    result.append(_of_exercise(prepared, "wording", CLASS + SUN[prepared.exercise.sun.stands]))
+    far = FAR if len(prepared.exercise.things) > 1 else ""
+    result.append(_of_exercise(prepared, "wording", CLASS + SUN[prepared.exercise.sun.stands] + far))
     truths = true_shapes(prepared)
     return result + [_thing_sentence(prepared, placed, truths.get(placed.index, {})) for placed in prepared.things]
 

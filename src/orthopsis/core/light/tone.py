@@ -6,6 +6,7 @@ on the sheet (common practice, no source).
 
 from collections.abc import Mapping
 from dataclasses import dataclass
+from typing import Literal
 
 from orthopsis.core.light.light import Light, Stands
 
@@ -40,6 +41,10 @@ Against the sun all that is turned to the viewer is in the shade; what it shines
 """
 _TOP, _BOTTOM, _BACK = 0, 3, 2
 
+FarTones = Literal["alike", "lighter"]
+"""Whether far things are toned like near ones, or each face of theirs a step lighter: air lies between."""
+FAR_TIMES = 2.0
+"""So many times as far away as the nearest thing is what counts as far (common practice, no source)."""
 DARKEST = 3
 ON_WALL = "shadow_on_wall"
 """Which way the part of a cast shadow is turned that has climbed a wall."""

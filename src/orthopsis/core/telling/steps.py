@@ -29,7 +29,7 @@ from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.answers import WHOLE
 from orthopsis.core.wording.figures import SIGNS
-from orthopsis.core.wording.finish_steps import OPENINGS
+from orthopsis.core.wording.finish_steps import FAR_LIGHTER, OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, counted
@@ -233,7 +233,10 @@ def _finish(solved: Solved) -> list[Step]:
     result = [take_away, darken]
     if opaque:
         minutes = step_minutes("tone", 3 * len(opaque), level)
-        result.append(_plain(solved, "tone", tone_values, minutes, tones=True, said=tone_said))
+        tone = _plain(solved, "tone", tone_values, minutes, tones=True, said=tone_said)
+        if solved.prepared.exercise.far == "lighter":
+            tone = tone.model_copy(update={"text": tone.text + FAR_LIGHTER[LEVELS.index(level)]})
+        result.append(tone)
     return result
 
 

@@ -38,6 +38,8 @@ SUN = {
     "{sun.foot_mm} under the [eye level].",
 }
 """How the light is placed, by where it stands."""
+FAR = " Far things are toned {far}."
+"""Said after that where several things stand on the sheet."""
 
 HALF = "On {half}: "
 """What a view's sentence begins with on a folded sheet."""
@@ -56,6 +58,7 @@ OPTIONS: dict[str, dict[str, str]] = {
     "wording.vocabulary": {"eye_level": "“eye level”", "horizon": "“horizon line”"},
     "light": {"left": "left", "right": "right"},
     "rays": {"30": "30°", "45": "45°", "60": "60°"},
+    "far": {"alike": "like near ones", "lighter": "a step lighter"},
     "sun.stands": {
         "beside": "the sun beside the picture",
         "ahead": "the sun ahead of you",
@@ -69,6 +72,8 @@ HINTS = {
     "wording.level": "The youngest get plain words and more time, the oldest the textbook's terms; hands of each level "
     "are judged by what such hands can do.",
     "rays": "How steeply the light falls: an angle of the set square. Cast shadows follow it.",
+    "far": "A step lighter: what is more than twice as far away as the nearest thing looks paler, since air lies "
+    "between.",
     "sun.stands": "Beside: all rays are parallel on the page. Ahead: they run out from the sun, and shadows come "
     "toward you. Behind you: rays and shadows run away, to points. A lamp: rays run out from it, shadows from the "
     "place on the floor under it.",
@@ -87,6 +92,7 @@ SAYS = {
     "minutes": "the minutes of the lesson",
     "sheet.margin_mm": "the margin",
     "sun.stands": "where the light comes from",
+    "far": "how far things are toned",
     "sun.aside_mm": "how far the light is to the side",
     "sun.height_mm": "how high the light is",
     "sun.foot_mm": "how low the place under the lamp lies",

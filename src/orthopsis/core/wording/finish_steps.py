@@ -9,6 +9,13 @@ OPENINGS = (
 )
 """What else is taken away where a wall is open down to the ground, for each level."""
 
+FAR_LIGHTER = (
+    " Shade things that are far away a little less.",
+    " Tone things that are far away a step lighter: the air between makes them pale.",
+    " Far things a step lighter each: aerial perspective.",
+)
+"""What else is said of toning where far things are toned lighter, for each level."""
+
 FINISH: dict[str, StepPhrases] = {
     "take_away": StepPhrases(
         "Take away what is not seen",
