@@ -229,22 +229,24 @@ def _thin_sides(solved: Solved, placed: Placed, move: _Mover) -> Iterator[Advice
 
 def _is_seen(solved: Solved, thing: str, face: str) -> bool:
     """Tell whether a face shows for the most part: what stands before it, or under it, may cover it."""
-    names, shapes, tree = _shown_faces(solved)
-    number = max((i for i, name in enumerate(names) if name == (thing, face)), default=-1)
-    if number < 0:
+    numbers, shapes, tree = _shown_faces(solved)
+    number = numbers.get((thing, face))
+    if number is None:
         return False
     own = shapes[number]
     before = [shapes[i] for i in tree.query(own).tolist() if i > number]
+    if not before:
+        return True
     left = shapely.difference(own, shapely.union_all(before))
     return bool(shapely.area(left) > SEEN_SHARE * shapely.area(own))
 
 
 @lru_cache(maxsize=2)
-def _shown_faces(solved: Solved) -> tuple[list[tuple[str, str]], list[BaseGeometry], shapely.STRtree]:
-    """Return the faces that show by thing and name, the far ones first, their shapes on the page, and these to ask."""
+def _shown_faces(solved: Solved) -> tuple[dict[tuple[str, str], int], list[BaseGeometry], shapely.STRtree]:
+    """Return the faces that show, the far ones first: their numbers by thing and name, their shapes, these to ask."""
     painted = toned_faces(solved.prepared, solved.seen, solved.built)
     shapes = [shapely.make_valid(shapely.Polygon(one.loops[0], one.loops[1:])) for one in painted]
-    return [(one.thing, one.name) for one in painted], shapes, shapely.STRtree(shapes)
+    return {(one.thing, one.name): i for i, one in enumerate(painted)}, shapes, shapely.STRtree(shapes)
 
 
 def _close_lines(solved: Solved, placed: Placed, guides: list[Ruled]) -> Iterator[Advice]:

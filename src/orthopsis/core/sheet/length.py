@@ -7,6 +7,7 @@ millimetres: ``2 3/8 in``, ``2 3/8"``, ``2⅜``, ``6.2 cm``, ``6,2 cm``, ``62 mm
 import math
 import re
 from fractions import Fraction
+from functools import lru_cache
 from typing import Literal
 
 from orthopsis.core.errors import UnreadableLength
@@ -66,6 +67,7 @@ def parse_length(text: str, units: Units) -> float:
     return value
 
 
+@lru_cache(maxsize=4096)
 def format_length(mm: float, units: Units, division_mm: float) -> str:
     """Return ``mm`` as the class writes it: ``2 3/8 in``, ``6.2 cm``, ``62 mm``.
 
@@ -111,12 +113,14 @@ _ON_MARK, _ON_HALF = 0.08, 0.08
 """Shares of a division within which a length lies on a mark, or halfway between two (no source)."""
 
 
+@lru_cache(maxsize=4096)
 def format_laid(mm: float, units: Units, division_mm: float) -> str:
     """Return a length that a hand lays off, by a mark that its ruler has: ``a little over 65 mm``, ``32½ mm``."""
     figure, beside = _by_mark(mm, units, division_mm)
     return f"{_SAID[beside]}{figure} {units}"
 
 
+@lru_cache(maxsize=4096)
 def format_tick(mm: float, units: Units, division_mm: float) -> str:
     """Return the figure of a length that a hand lays off, as it stands on a picture: ``65+``, ``78−``, ``32½``."""
     return "".join(_by_mark(mm, units, division_mm))
