@@ -38,7 +38,7 @@ def today(page: Page) -> None:
 
 
 def desk(page: Page) -> None:
-    page.goto(f"/desk/{number('Three crates')}")
+    page.goto(f"/desk/{number('Three crates:')}")
     page.locator(".handle").first.wait_for()
     page.get_by_label("Move the box: Quay crate").focus()
 
@@ -54,7 +54,7 @@ def desk_two_points(page: Page) -> None:
 
 
 def desk_letters(page: Page) -> None:
-    page.goto(f"/desk/{number('KNOT around a corner')}")
+    page.goto(f"/desk/{number('KNOT around a corner, two points')}")
     page.locator(".handle").first.wait_for()
     page.locator("[data-step='11'] .rung").click()
 
@@ -119,7 +119,7 @@ def shelf(page: Page) -> None:
 
 
 def show(page: Page) -> None:
-    page.goto(f"/show/{number('Three crates')}?step=4")
+    page.goto(f"/show/{number('Three crates:')}?step=4")
     page.locator(".ruler").wait_for()
     page.wait_for_timeout(3000)
 
@@ -132,7 +132,7 @@ def print_view(page: Page) -> None:
 
 
 def step_sheet(page: Page) -> None:
-    pdf = page.request.get(f"/api/exercises/{number('Three crates')}/print/steps.pdf?per_page=4").body()
+    pdf = page.request.get(f"/api/exercises/{number('Three crates:')}/print/steps.pdf?per_page=4").body()
     (FOLDER / "step-sheet.png").write_bytes(png_of_pdf(pdf, 90))
 
 
