@@ -139,3 +139,13 @@ def test_a_lamp_outside_the_room_is_said(lamp: dict[str, float], where: str) -> 
     for edit in cure.edits:
         mended = set_at(mended, edit.path, edit.value)
     assert not [a for a in draw(mended).advice if a.code == "lamp_outside"]
+
+
+@pytest.mark.parametrize("ceiling", ["none", "drawn"])
+def test_a_floor_is_one_with_a_ceiling_over_it_or_without(ceiling: str) -> None:
+    room = {"kind": "room", "name": "Room", "left": 210.0, "bottom": 110.0, "height": 120.0, "ceiling": ceiling}
+    chest = {"kind": "raised_block", "name": "Chest", "joined_to": "Room", "joined_by": "face_floor", "rise": 20.0}
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Chest", "joined_by": "face_ground"}
+    views = [{"kind": "two_point", "left_mm": -60.0, "right_mm": 480.0}]
+    drawing = draw(exercise_of(room, chest, shadow, views=views, sun=LAMP))
+    assert [line for line in drawing.lines if line.thing == "Shadow" and line.role == "edge"]

@@ -207,6 +207,11 @@ class Panel:
         return self.is_whole and self.turned == "top" and not (self.is_part or self.is_sloping or self.is_inner)
 
     @property
+    def is_floor(self) -> bool:
+        """Whether it is the floor of a room."""
+        return self.is_inner and self.turned == "top"
+
+    @property
     def is_sloping(self) -> bool:
         """Whether it is a slope of a roof."""
         return self.pitch is not None

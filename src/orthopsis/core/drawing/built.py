@@ -141,7 +141,7 @@ def _build(standing: Standing) -> Built:
 def _walls(standing: Standing) -> dict[str, Ruled]:
     """Return the edges of the walls of the room in which a thing stands: its shadow may climb one."""
     floor = standing.setting.panel
-    if floor is None or not floor.is_inner:
+    if floor is None or not floor.is_floor:
         return {}
     walls = [panel for panel in standing.host.faces.values() if panel.is_inner and not panel.is_level]
     return {name: line for wall in walls for name, line in _panel_lines(wall, standing.host.values.name).items()}

@@ -62,7 +62,7 @@ def _far(prepared: Prepared, built: Sequence[Built]) -> frozenset[int]:
 def _base(prepared: Prepared, placed: Placed) -> Placed:
     """Return the thing that bears another one; what stands on the floor of a room bears itself."""
     while placed.kind.hangs and (anchor := placed.setting.anchor) is not None:
-        if anchor.panel is not None and anchor.panel.ceiling is not None:
+        if anchor.panel is not None and anchor.panel.is_floor:
             break
         placed = prepared.by_name[anchor.thing]
     return placed

@@ -1,1 +1,1 @@
-"""Tone per face under one light. Cast shadows are not known yet."""
+"""The one light of a sheet: where it comes from, where its rays and shadows run, and the tone of each face."""

@@ -1,7 +1,6 @@
-"""Cast shadows: on the ground or the floor beside a block, by the one light of the sheet.
+"""Cast shadows of blocks and round bodies: on the ground or the floor, and up a wall of a room.
 
-The light comes from the side, parallel to the picture: on the ground shadows of uprights are level, and rays are
-parallel on the page, at an angle of the set square.
+By the one light of the sheet: from the side, by the set square, by a sun ahead of the viewer or behind, or by a lamp.
 """
 
 from orthopsis.core.things.declare import ThingKind

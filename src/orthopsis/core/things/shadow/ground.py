@@ -90,7 +90,7 @@ class GroundShadow(Standing):
     def is_on_floor(self) -> bool:
         """Whether what casts it stands on the ground or on the floor of a room: there the place under a lamp lies."""
         panel = self.host.setting.panel
-        return panel is None or panel.ceiling is not None
+        return panel is None or panel.is_floor
 
     def _cast_by_lamp(self, feet: Array, up: Array, nearest: float) -> Array:
         """Return the shadows by a lamp: what is parallel to the floor is enlarged, seen from the place under the lamp.

@@ -178,7 +178,7 @@ class ShadowShape(GroundShadow):
     def climb(self) -> Climb | None:
         """How it goes up the wall of the room in which the block stands; None where it reaches none, or two."""
         floor = self.host.setting.panel
-        if floor is None or not floor.is_inner or self.is_around:
+        if floor is None or not floor.is_floor or self.is_around:
             return None
         walls = [panel for panel in self.host.host.faces.values() if panel.is_inner and not panel.is_level]
         return climb(walls, self.feet, self.up, self.shades, self.pairs)
