@@ -5,11 +5,18 @@ import re
 import pytest
 from playwright.sync_api import Locator, Page, expect
 
+from orthopsis.core.document.ready import READY
+
 pytestmark = [
     pytest.mark.browser,
     pytest.mark.filterwarnings("ignore::pytest.PytestUnraisableExceptionWarning"),
     pytest.mark.filterwarnings("ignore::ResourceWarning"),
 ]
+
+
+def number_of(title: str) -> int:
+    """The number in the demonstration of the ready exercise that is called so."""
+    return next(i for i, document in enumerate(READY, start=1) if document["title"] == title)
 
 
 def empty_sheet(desk: Page, address: str, kind: str = "") -> None:
@@ -105,19 +112,20 @@ def test_a_row_goes_away_by_the_diagonal_or_by_eye(desk: Page, address: str) -> 
 
 
 def test_the_step_sheets_of_a_house_say_when_the_paper_may_come_off(desk: Page, address: str) -> None:
-    answer = desk.request.get(f"{address}/api/exercises/26/print/steps.pdf?per_page=6")
+    house = f"{address}/api/exercises/{number_of('A boathouse with a gable roof, two points')}"
+    answer = desk.request.get(f"{house}/print/steps.pdf?per_page=6")
     assert answer.ok
     assert answer.body().startswith(b"%PDF")
     drawing = desk.request.post(
         f"{address}/api/desk/draw",
-        data={"exercise": desk.request.get(f"{address}/api/exercises/26").json()["exercise"]},
+        data={"exercise": desk.request.get(house).json()["exercise"]},
     ).json()["drawing"]
     said = [step["after"] for step in drawing["steps"] if step["after"]]
     assert said == ["The paper of the upper slope point of Roof may come off now."]
 
 
 def test_a_table_is_kept_as_a_part_and_set_down_in_another_kind_of_view(desk: Page, address: str) -> None:
-    desk.goto(f"{address}/desk/31")
+    desk.goto(f"{address}/desk/{number_of('A work table of the net loft, one point')}")
     expect(desk.locator("article.thing")).to_have_count(2)
     desk.get_by_role("button", name="Choose several").click()
     desk.get_by_role("button", name="Choose all").click()
