@@ -7,6 +7,7 @@ import { api, ask } from '@/api/client'
 import type { ApartAnswer, Picture, SheetAnswer } from '@/api/types'
 import SheetFaces from '@/sheet/SheetFaces.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
+import SheetPair from '@/sheet/SheetPair.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import TheDialog from '@/shell/TheDialog.vue'
@@ -40,16 +41,18 @@ async function say(): Promise<void> {
 </script>
 
 <template>
-  <button type="button" class="word-button" @click="look">Points apart</button>
+  <button type="button" class="word-button" title="The same drawing with its points farther apart" @click="look">
+    Points apart
+  </button>
   <TheDialog
     :show="apart !== null"
     title="The same drawing with its points farther apart"
     width="860px"
     @update:show="apart = null"
   >
-    <div v-if="apart" class="both">
-      <figure>
-        <figcaption>{{ sheet.alias || sheet.file_name }}</figcaption>
+    <SheetPair v-if="apart">
+      <template #upper-caption>{{ sheet.alias || sheet.file_name }}</template>
+      <template #upper>
         <SheetView :picture="picture" label="The student's sheet" :padding="4" reach>
           <image
             v-if="sheet.has_flat"
@@ -62,43 +65,17 @@ async function say(): Promise<void> {
           />
           <JudgedLines :sheet="sheet" :pointed="[]" /><SheetPoints :size="5" />
         </SheetView>
-      </figure>
-      <figure>
-        <figcaption>Half as far again apart</figcaption>
+      </template>
+      <template #lower-caption>Half as far again apart</template>
+      <template #lower>
         <SheetView :picture="apart.picture" label="Half as far again apart" :padding="4" reach>
           <SheetFaces /><SheetLines :weight="0.8" /><SheetPoints :size="5" />
         </SheetView>
-      </figure>
-    </div>
+      </template>
+    </SheetPair>
     <template #doors>
       <NButton type="primary" :disabled="said" @click="say">Say it in the note</NButton>
       <NButton @click="apart = null">Close</NButton>
     </template>
   </TheDialog>
 </template>
-
-<style scoped>
-.both {
-  display: grid;
-  gap: 10px;
-}
-
-figure {
-  margin: 0;
-  height: 34vh;
-  display: flex;
-  flex-direction: column;
-  background: var(--desk);
-  border-radius: 5px;
-  padding: 4px 8px;
-}
-
-figcaption {
-  font-weight: 700;
-}
-
-figure svg {
-  flex: 1;
-  min-height: 0;
-}
-</style>

@@ -6,6 +6,7 @@ import { computed, ref, shallowRef } from 'vue'
 import type { ExerciseDocument, Picture } from '@/api/types'
 import SheetFaces from '@/sheet/SheetFaces.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
+import SheetPair from '@/sheet/SheetPair.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import TheDialog from '@/shell/TheDialog.vue'
@@ -48,30 +49,30 @@ defineExpose({ show })
 
 <template>
   <TheDialog :show="trial !== null" :title="trial?.title ?? ''" width="860px" @update:show="trial = null">
-    <div v-if="above && trial" class="both">
-      <figure>
-        <figcaption>
-          <NSelect
-            v-if="others.length"
-            v-model:value="beside"
-            :options="options"
-            size="small"
-            class="choice"
-            aria-label="What to compare it with"
-          />
-          <template v-else>{{ NOW }}</template>
-        </figcaption>
+    <SheetPair v-if="above && trial">
+      <template #upper-caption>
+        <NSelect
+          v-if="others.length"
+          v-model:value="beside"
+          :options="options"
+          size="small"
+          class="choice"
+          aria-label="What to compare it with"
+        />
+        <template v-else>{{ NOW }}</template>
+      </template>
+      <template #upper>
         <SheetView :picture="above" :label="beside" :padding="4" reach>
           <SheetFaces /><SheetLines :weight="0.8" /><SheetPoints :size="5" />
         </SheetView>
-      </figure>
-      <figure>
-        <figcaption>{{ trial.caption }}</figcaption>
+      </template>
+      <template #lower-caption>{{ trial.caption }}</template>
+      <template #lower>
         <SheetView :picture="trial.picture" :label="trial.caption" :padding="4" reach>
           <SheetFaces /><SheetLines :weight="0.8" /><SheetPoints :size="5" />
         </SheetView>
-      </figure>
-    </div>
+      </template>
+    </SheetPair>
     <template #doors>
       <NButton type="primary" @click="take">Take it</NButton>
       <NButton @click="trial = null">Leave it as it is</NButton>
@@ -80,33 +81,8 @@ defineExpose({ show })
 </template>
 
 <style scoped>
-.both {
-  display: grid;
-  gap: 10px;
-}
-
-figure {
-  margin: 0;
-  height: 34vh;
-  display: flex;
-  flex-direction: column;
-  background: var(--desk);
-  border-radius: 5px;
-  padding: 4px 8px;
-}
-
-figcaption {
-  height: 31px;
-  font-weight: 700;
-}
-
 .choice {
   max-width: 260px;
   margin-bottom: 3px;
-}
-
-figure svg {
-  flex: 1;
-  min-height: 0;
 }
 </style>

@@ -212,6 +212,11 @@ class Panel:
         return self.is_inner and self.turned == "top"
 
     @property
+    def is_wall(self) -> bool:
+        """Whether it is a wall of a room."""
+        return self.is_inner and not self.is_level
+
+    @property
     def is_sloping(self) -> bool:
         """Whether it is a slope of a roof."""
         return self.pitch is not None

@@ -143,7 +143,7 @@ def _walls(standing: Standing) -> dict[str, Ruled]:
     floor = standing.setting.panel
     if floor is None or not floor.is_floor:
         return {}
-    walls = [panel for panel in standing.host.faces.values() if panel.is_inner and not panel.is_level]
+    walls = [panel for panel in standing.host.faces.values() if panel.is_wall]
     return {name: line for wall in walls for name, line in _panel_lines(wall, standing.host.values.name).items()}
 
 

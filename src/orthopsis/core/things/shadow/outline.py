@@ -62,7 +62,7 @@ class Climb:
         return Vertex("base", (corner,)) in self.places
 
 
-def climb(
+def climb_of(
     walls: Sequence[Panel], feet: Array, up: Array, shades: Array, pairs: Sequence[tuple[int, int]]
 ) -> Climb | None:
     """Return how a shadow goes up the one wall that it reaches; None where it reaches none, or leaves it again.
@@ -114,7 +114,7 @@ def outline_of(chain: Sequence[int], climb: Climb | None) -> list[Vertex]:
     for i, j in itertools.pairwise(chain):
         if climb is not None and climb.is_beyond(i) != climb.is_beyond(j):
             found.append(Vertex("bend", (i, j)))
-        found.append(cast(j, climb))
+        found.append(cast_of(j, climb))
     base = [Vertex("base", (last,))] if _is_up(last, climb) else []
     return [*found, *base, Vertex("foot", (last,))]
 
@@ -123,7 +123,7 @@ def _is_up(corner: int, climb: Climb | None) -> bool:
     return climb is not None and climb.is_beyond(corner)
 
 
-def cast(corner: int, climb: Climb | None) -> Vertex:
+def cast_of(corner: int, climb: Climb | None) -> Vertex:
     """Return where the shadow of a top falls: on the ground, or on the wall."""
     return Vertex("on_wall" if _is_up(corner, climb) else "shade", (corner,))
 
@@ -131,4 +131,4 @@ def cast(corner: int, climb: Climb | None) -> Vertex:
 def _begin(corner: int, climb: Climb | None) -> list[Vertex]:
     """Return what follows on a foot: where the shadow of the top falls, on a wall after its foot."""
     base = [Vertex("base", (corner,))] if _is_up(corner, climb) else []
-    return [*base, cast(corner, climb)]
+    return [*base, cast_of(corner, climb)]

@@ -19,7 +19,7 @@ from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.shadow.ground import GroundShadow
-from orthopsis.core.things.shadow.outline import Climb, Vertex, cast, climb, outline_of
+from orthopsis.core.things.shadow.outline import Climb, Vertex, cast_of, climb_of, outline_of
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
@@ -180,8 +180,8 @@ class ShadowShape(GroundShadow):
         floor = self.host.setting.panel
         if floor is None or not floor.is_floor or self.is_around:
             return None
-        walls = [panel for panel in self.host.host.faces.values() if panel.is_inner and not panel.is_level]
-        return climb(walls, self.feet, self.up, self.shades, self.pairs)
+        walls = [panel for panel in self.host.host.faces.values() if panel.is_wall]
+        return climb_of(walls, self.feet, self.up, self.shades, self.pairs)
 
     @cached_property
     def solid(self) -> Solid:
@@ -221,7 +221,7 @@ class ShadowShape(GroundShadow):
         return tuple(found)
 
     def _from_foot(self, corner: int) -> Iterator[Edge]:
-        foot, shade = Vertex("foot", (corner,)).name, cast(corner, self.climb)
+        foot, shade = Vertex("foot", (corner,)).name, cast_of(corner, self.climb)
         if shade.is_on_wall:
             base, up = Vertex("base", (corner,)).name, self.setting.frame.way("up").family
             yield Edge(f"from.{corner}", base, foot, self.setting.shadows.family, feature=Feature("side"))
@@ -231,7 +231,7 @@ class ShadowShape(GroundShadow):
 
     def _far_edges(self, pair: tuple[int, int]) -> Iterator[Edge]:
         """Yield the edge between the shadows of two tops; where it bends at the foot of a wall, its two parts."""
-        one, two = (cast(corner, self.climb) for corner in pair)
+        one, two = (cast_of(corner, self.climb) for corner in pair)
         family = self.way_between(*pair).family
         way = {True: family if self.climb and family == self.climb.wall.along.family else "free", False: family}
         if one.is_on_wall == two.is_on_wall:
