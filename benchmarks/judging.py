@@ -17,7 +17,6 @@ import cv2
 import numpy as np
 
 from orthopsis.core.check.answer import Checked
-from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.hand import TOO_SHORT_DEG
 from orthopsis.core.check.judge import judge
@@ -30,8 +29,9 @@ from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.prepared import prepare, sheet_of
 from orthopsis.paperwork.marks import SheetCode
-from orthopsis.scan.greys import greys_of
-from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
+from orthopsis.scan.free_hand import CURVE_MISTAKES
+from orthopsis.scan.judge import judge_reading
+from orthopsis.scan.read import NotRead, read_sheet
 from orthopsis.scan.simulate import Photo, Tones, simulate_photo
 from orthopsis.scan.student import DrawnByHand
 from report import report
@@ -54,6 +54,11 @@ class Tally:
     tones_found: int = 0
     tones_right: int = 0
     tones_blamed: int = 0
+    curves_wrong: int = 0
+    curves_found: int = 0
+    curves_named: int = 0
+    curves_right: int = 0
+    curves_blamed: int = 0
     slips: list[str] = field(default_factory=list)
 
 
@@ -66,7 +71,20 @@ STREETS = (
     "A road to the harbour with three sizes of tree, one point", "A quay street with both sides, one point",
     "The harbour master's house with a hip roof, two points", "A corner of the harbour town, two points",
 )  # fmt: skip
-TITLES = {"letters": LETTERS, "streets": STREETS}
+ROOMS = (
+    "The harbour master's room, one point", "A corner of the harbour office, two points",
+    "The sail loft with its ceiling, two points", "The net store behind a partition, one point",
+)  # fmt: skip
+STAIRS = (
+    "A flight of stairs in the net loft, one point", "Stairs on the quay, two points",
+    "The lighthouse steps with two landings, one point",
+)  # fmt: skip
+ROUND = (
+    "A tub on a crate, one point", "Tub, pail, bollard and funnel on the quay, two points",
+    "The light tower on the mole, two points", "The boathouse with barrels, one point",
+    "Drum and pipe lying by a crate, one point",
+)  # fmt: skip
+TITLES = {"letters": LETTERS, "streets": STREETS, "rooms": ROOMS, "stairs": STAIRS, "round": ROUND}
 
 
 def exercises(pile: str) -> list[Exercise]:
@@ -83,7 +101,10 @@ def photograph(pile: str, number: int, seed: int) -> Photo:
     """Simulate one sheet; of the toned pile each second one has a face in a tone of its own."""
     tones: Tones = "none" if pile != "toned" else "one_differs" if number % 2 else "even"
     chosen = exercises(pile)
-    return simulate_photo(chosen[number % len(chosen)], SheetCode("BENCH", "S1", 1), seed, tones=tones)
+    # Of round things each sheet has two of the mistakes of curves, and none of lines.
+    mistakes = (CURVE_MISTAKES * 2)[number % 6 :][:2] if pile == "round" else None
+    code = SheetCode("BENCH", "S1", 1)
+    return simulate_photo(chosen[number % len(chosen)], code, seed, tones=tones, mistakes=mistakes)
 
 
 def tally(pile: str, number: int, seed: int, photo: Photo) -> Tally:
@@ -98,14 +119,32 @@ def tally(pile: str, number: int, seed: int, photo: Photo) -> Tally:
     if isinstance(reading, NotRead):
         result.slips.append(f"seed {seed}: {reading.reason}")
         return result
-    greys = greys_of(reading.flat_jpeg, draw(exercise).faces, PREVIEW_PX_PER_MM)
-    checked = check(exercise, reading.strokes, greys)
+    checked = judge_reading(exercise, reading)
     result.seconds = time.perf_counter() - start
     result.megabytes = resource.getrusage(resource.RUSAGE_SELF).ru_maxrss / 1024
     result.code_read = int(reading.code is not None)
     _compare(result, exercise, photo.sheet.lines, checked, seed)
     _compare_tones(result, photo, checked, seed)
+    _compare_curves(result, photo, checked, seed)
     return result
+
+
+def _compare_curves(result: Tally, photo: Photo, checked: Checked, seed: int) -> None:
+    """Count the curves that were drawn wrongly or left out, and those that are right."""
+    wrong = {curve.name: curve.mistake for curve in photo.sheet.curves if curve.mistake}
+    wrong |= dict.fromkeys(set(photo.sheet.left_out) & {curve.name for curve in checked.curves}, "curve_missing")
+    for curve in checked.curves:
+        mistake = wrong.get(curve.name, "")
+        told = "curve_missing" if curve.verdict == "missing" else f"curve_{curve.fault}" if curve.fault else ""
+        if mistake:
+            result.curves_wrong += 1
+            result.curves_found += bool(told)
+            result.curves_named += told == mistake
+        else:
+            result.curves_right += 1
+            result.curves_blamed += bool(told)
+        if told != mistake:
+            result.slips.append(f"seed {seed}: {curve.name} {mistake or 'right'}, told {told or curve.verdict}")
 
 
 def _compare_tones(result: Tally, photo: Photo, checked: Checked, seed: int) -> None:
@@ -165,11 +204,18 @@ def main() -> None:
     parser = argparse.ArgumentParser()
     parser.add_argument("--sheets", type=int, default=60)
     parser.add_argument("--seed", type=int, default=70_000)
+    parser.add_argument("--only", default="", help="one pile: letters, streets, rooms, stairs or round")
     parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
     options = parser.parse_args()
+    if options.only:
+        slips = _lines_of(options.only, options.sheets // 2, options.seed)
+        print("\n".join(slips) if options.slips else "")
+        return
     slips = _boxes(options.sheets, options.seed)
     slips += _lines_of("letters", options.sheets // 2, options.seed + 1_000)
     slips += _lines_of("streets", options.sheets // 2, options.seed + 3_000)
+    for shift, pile in enumerate(("rooms", "stairs", "round"), start=4):
+        slips += _lines_of(pile, options.sheets // 2, options.seed + 1_000 * shift)
     slips += _tones(options.sheets // 3, options.seed + 2_000)
     if options.slips:
         print("\n".join(slips))
@@ -192,6 +238,18 @@ def _lines(name: str, tallies: list[Tally], on: str) -> None:
     blamed = 100 * sum(t.blamed for t in tallies) / max(fine, 1)
     report(f"{name}.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
     report(f"{name}.fine_blamed", blamed, "%", "0", blamed == 0, f"{fine} lines within half; {on}")
+
+
+def _curves(name: str, tallies: list[Tally], on: str) -> None:
+    wrong, right = sum(t.curves_wrong for t in tallies), sum(t.curves_right for t in tallies)
+    found = 100 * sum(t.curves_found for t in tallies) / max(wrong, 1)
+    named = 100 * sum(t.curves_named for t in tallies) / max(wrong, 1)
+    blamed = 100 * sum(t.curves_blamed for t in tallies) / max(right, 1)
+    report(f"{name}.curves_found", found, "%", ">=95", found >= 95, f"{wrong} curves off by more than twice; {on}")
+    report(
+        f"{name}.curves_named", named, "%", "-", True, f"of them with what is wrong: place, form, widest place; {on}"
+    )
+    report(f"{name}.curves_blamed", blamed, "%", "0", blamed == 0, f"{right} curves of a careful hand; {on}")
 
 
 def _time(name: str, tallies: list[Tally], on: str) -> None:
@@ -222,6 +280,8 @@ def _boxes(sheets: int, seed: int) -> list[str]:
 def _lines_of(pile: str, sheets: int, seed: int) -> list[str]:
     tallies, on = _read(pile, sheets, seed)
     _lines(f"judging.{pile}", tallies, on)
+    if any(t.curves_right for t in tallies):
+        _curves(f"judging.{pile}", tallies, on)
     _time(f"judging.{pile}", tallies, on)
     return [slip for t in tallies for slip in t.slips]
 

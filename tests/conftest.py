@@ -49,6 +49,16 @@ def crates() -> Exercise:
     )
 
 
+def pytest_collection_modifyitems(items: list[pytest.Item]) -> None:
+    """Keep together what shares something costly when tests run side by side: those of a file, and all with a browser.
+
+    The browser's tests look at one running application whose rows they make and count.
+    """
+    for item in items:
+        together = "browser" if item.path.parent.name == "browser" else str(item.path)
+        item.add_marker(pytest.mark.xdist_group(together))
+
+
 @pytest.fixture(scope="session")
 def server() -> Iterator[PrivateServer]:
     """A private MariaDB for all tests of this session."""

@@ -21,13 +21,14 @@ const SHEET = {
   home: 7,
   judged: 9,
   meant: [],
+  meant_curves: [],
   decisions: {},
   corners: [],
   checked: {
     findings: [
-      { code: 'no_point', about: 'Crate.depth.a', title: 'A line goes to no point', text: 'It misses.', severity: 3, lines: [4] },
-      { code: 'missing', about: 'Crate.back.top', title: 'A line is missing', text: 'At the back.', severity: 2, lines: [] },
-      { code: 'short', about: '', title: 'Too short to tell', text: '2 lines.', severity: 0, lines: [] },
+      { code: 'no_point', about: 'Crate.depth.a', title: 'A line goes to no point', text: 'It misses.', severity: 3, lines: [4], curve: '' },
+      { code: 'missing', about: 'Crate.back.top', title: 'A line is missing', text: 'At the back.', severity: 2, lines: [], curve: '' },
+      { code: 'short', about: '', title: 'Too short to tell', text: '2 lines.', severity: 0, lines: [], curve: '' },
     ],
   },
 } as unknown as SheetAnswer // prettier-ignore

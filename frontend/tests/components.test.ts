@@ -3,13 +3,12 @@ import { createPinia, setActivePinia } from 'pinia'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { h } from 'vue'
 
-import type { Picture, SentencePiece, SheetAnswer } from '@/api/types'
+import type { Picture, SentencePiece } from '@/api/types'
 import SheetHandles from '@/sheet/SheetHandles.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { useExercise } from '@/stores/exercise'
-import JudgedLines from '@/views/check/JudgedLines.vue'
 import LongView from '@/views/desk/LongView.vue'
 import PlaceEditor from '@/views/desk/PlaceEditor.vue'
 
@@ -201,29 +200,5 @@ describe('a place in a sentence', () => {
     await place.find('button').trigger('click')
     await place.find('input').trigger('keydown', { key: 'ArrowUp' })
     expect(act).toHaveBeenCalledWith({ op: 'type', path: 'things.0.width', text: '104.775 mm' })
-  })
-})
-
-describe('judged lines', () => {
-  it('numbers the findings, shows where a bad line aims, and what is missing', () => {
-    const judged = { family: 'point', miss_mm: 9, allowed_mm: 2, angle_deg: 4, allowed_deg: 1, aims_at: '' }
-    const sheet = {
-      checked: {
-        lines: [
-          { ...judged, from: [40, 30], to: [90, 80], matched: 'Crate.depth.a', verdict: 'off' },
-          { ...judged, from: [40, 90], to: [120, 90], matched: 'Crate.front.x', verdict: 'fine', family: 'level' },
-        ],
-        findings: [{ code: 'no_point', severity: 2, title: '', text: '', lines: [0], about: 'Crate.depth.a' }],
-        missing: ['Crate.front.top'],
-        vanishing_points: {},
-        note: '',
-      },
-    } as unknown as SheetAnswer
-    const drawn = onSheet(JudgedLines, { sheet, pointed: [] })
-    expect(drawn.findAll('.off')).toHaveLength(1)
-    expect(drawn.findAll('.aim')).toHaveLength(1)
-    expect(drawn.findAll('.should')).toHaveLength(1)
-    expect(drawn.findAll('.missing')).toHaveLength(1)
-    expect(drawn.find('.number').text()).toBe('1')
   })
 })

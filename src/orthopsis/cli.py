@@ -10,7 +10,6 @@ from collections.abc import Sequence
 from pathlib import Path
 
 from orthopsis import __version__
-from orthopsis.core.check.check import check
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.errors import GeometryError, UnreadableExercise
@@ -114,9 +113,8 @@ def _form(path: Path) -> str:
 
 
 def _check(options: argparse.Namespace) -> int:
-    from orthopsis.core.exercise.solve import draw_picture
-    from orthopsis.scan.greys import greys_of
-    from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
+    from orthopsis.scan.judge import judge_reading
+    from orthopsis.scan.read import NotRead, read_sheet
 
     exercise = _exercise(options.exercise)
     sheet = sheet_of(exercise)
@@ -126,8 +124,7 @@ def _check(options: argparse.Namespace) -> int:
     reading = read_sheet(_bytes(options.sheet), sheet.width_mm, sheet.height_mm, corners)
     if isinstance(reading, NotRead):
         raise Unusable(f"The sheet was not found: {reading.reason}. Give its corners with --corners.")
-    greys = greys_of(reading.flat_jpeg, draw_picture(exercise).faces, PREVIEW_PX_PER_MM)
-    checked = check(exercise, reading.strokes, greys)
+    checked = judge_reading(exercise, reading)
     if options.json:
         answer = {
             "sheet": {"found_by": reading.found_by, "confidence": reading.confidence},

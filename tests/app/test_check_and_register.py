@@ -11,6 +11,7 @@ from fastapi.testclient import TestClient
 
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.scan.simulate import SMALL, simulate_photo
 from orthopsis.store.engine import Sessions
@@ -159,3 +160,35 @@ def test_points_of_a_drawing_by_one_point_cannot_be_moved_apart(teacher: TestCli
     answer = teacher.get(f"/api/sheets/{sheet}/points_apart")
     assert (answer.status_code, answer.json()["code"]) == (422, "no_two_points")
     assert teacher.get("/api/sheets/987654/points_apart").status_code == 404
+
+
+def test_a_circle_too_round_is_found_meant_so_misread_and_printed(teacher: TestClient, empty: Sessions) -> None:
+    document = next(d for d in READY if d["title"] == "A tub on a crate, one point")
+    _, _, pile = pile_of(teacher, read_exercise(document))
+    code = SheetCode("T", "S1", 1)
+    photo = simulate_photo(read_exercise(document), code, 21, mistakes=("curve_round",), camera=SMALL)
+    teacher.post(f"/api/piles/{pile}/sheets", files={"file": ("tub.jpg", photo.jpeg)}).raise_for_status()
+    (row,) = read_all(teacher, pile)
+    sheet = f"/api/sheets/{row['id']}"
+
+    first = teacher.get(sheet).json()
+    (finding,) = [f for f in first["checked"]["findings"] if f["severity"]]
+    assert finding["code"] == "curve_round"
+    rim = next(curve for curve in first["checked"]["curves"] if curve["name"] == finding["curve"])
+    assert (rim["verdict"], rim["fault"]) == ("off", "round")
+    assert first["judged"] == first["home"] + 1
+
+    key = f"{finding['code']}:{finding['about']}"
+    meant = teacher.post(f"{sheet}/decide", json={"key": key, "decision": "meant"}).json()
+    assert meant["meant_curves"] == [rim["name"]]
+    assert meant["judged"] == meant["home"] == first["home"]
+    assert "on purpose" in meant["note"]
+
+    teacher.post(f"{sheet}/keep", json={"note": meant["note"], "remark": ""}).raise_for_status()
+    slips = pypdf.PdfReader(io.BytesIO(teacher.get(f"/api/piles/{pile}/notes.pdf").content))
+    assert "purpose" in slips.pages[0].extract_text()
+
+    misread = teacher.post(f"{sheet}/decide", json={"key": key, "decision": "not_line"}).json()
+    assert [curve["name"] for curve in misread["checked"]["curves"]] == ["Tub.base.curve.low_far"]
+    assert not [f for f in misread["checked"]["findings"] if f["severity"]]
+    assert teacher.get(sheet).json()["meant_curves"] == []

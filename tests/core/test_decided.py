@@ -8,7 +8,7 @@ from conftest import box, exercise_of
 from orthopsis.core.check.along import share_along
 from orthopsis.core.check.check import check
 from orthopsis.core.check.decided import MEANT, decided, home, key_of
-from orthopsis.core.check.feedback import gravest_lines, note
+from orthopsis.core.check.feedback import gravest, note
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
@@ -54,8 +54,8 @@ def test_what_was_meant_so_is_neither_blamed_nor_praised(crates: Exercise, level
     assert "2 lines" in said
     assert "on purpose" in said
     assert "1 line " in note(checked, one, picture, words)
-    assert gravest_lines(one) == leans[1].lines
-    assert gravest_lines(both) == []
+    assert gravest(one) == leans[1]
+    assert gravest(both) is None
     assert "on purpose" not in note(checked, everything, picture, words) == checked.note
 
 

@@ -1403,6 +1403,7 @@ export interface components {
          * Checked
          * @description The judgement of one sheet.
          *
+         *     ``curves``: those that can be judged, where the sheet was read from a picture.
          *     ``greys``: of faces, where they were measured. ``made_by``: the version of Orthopsis that judged, empty where
          *     it was an early one.
          */
@@ -1413,6 +1414,8 @@ export interface components {
             };
             /** Lines */
             lines: components["schemas"]["JudgedLine"][];
+            /** Curves */
+            curves: components["schemas"]["JudgedCurve"][];
             /** Missing */
             missing: string[];
             /** Findings */
@@ -1783,7 +1786,7 @@ export interface components {
          * Finding
          * @description Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave.
          *
-         *     ``line``: how the line it is about is called, where it is about one.
+         *     ``line``: how the line it is about is called, where it is about one. ``curve``: the name of the curve it is about.
          */
         Finding: {
             /** Code */
@@ -1803,6 +1806,11 @@ export interface components {
              * @default
              */
             line: string;
+            /**
+             * Curve
+             * @default
+             */
+            curve: string;
         };
         /**
          * FindingCount
@@ -1897,6 +1905,59 @@ export interface components {
             text: string;
             /** Is Said */
             is_said: boolean;
+        };
+        /**
+         * JudgedCurve
+         * @description A curve of the sheet as the hand drew it, or, where it is missing, as it should be.
+         *
+         *     ``runs``: the parts of it that show, by their places. ``miss_mm``: how far most of it keeps from its place,
+         *     ``allowed_mm`` is one tolerance. ``long_mm``, ``short_mm``: the two ways across of the ellipse that was drawn, and
+         *     ``shift_mm`` where its middle lies from where it should; nothing where too little shows of it.
+         */
+        JudgedCurve: {
+            /** Name */
+            name: string;
+            /**
+             * Verdict
+             * @enum {string}
+             */
+            verdict: "fine" | "slightly_off" | "off" | "cannot_tell" | "missing";
+            /** Runs */
+            runs: [
+                number,
+                number
+            ][][];
+            /** Miss Mm */
+            miss_mm: number;
+            /** Allowed Mm */
+            allowed_mm: number;
+            /**
+             * Fault
+             * @default
+             * @enum {string}
+             */
+            fault: "" | "place" | "widest" | "round" | "flat" | "large" | "small" | "turned" | "pointed" | "uneven";
+            /**
+             * Long Mm
+             * @default 0
+             */
+            long_mm: number;
+            /**
+             * Short Mm
+             * @default 0
+             */
+            short_mm: number;
+            /**
+             * Shift Mm
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            shift_mm: [
+                number,
+                number
+            ];
         };
         /**
          * JudgedLine
@@ -2623,7 +2684,8 @@ export interface components {
          * SheetAnswer
          * @description One sheet with its judgement and what was decided.
          *
-         *     ``meant``: the lines that deviate on purpose; ``own_note``: whether the note is in the teacher's own words.
+         *     ``meant``, ``meant_curves``: lines, by number, and curves, by name, that deviate on purpose; ``own_note``: whether
+         *     the note is in the teacher's own words.
          */
         SheetAnswer: {
             /** Id */
@@ -2660,6 +2722,8 @@ export interface components {
             };
             /** Meant */
             meant: number[];
+            /** Meant Curves */
+            meant_curves: string[];
             /** Home */
             home: number;
             /** Judged */

@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import { useRouter } from 'vue-router'
 
 import { api, ask } from '@/api/client'
-import type { SheetAnswer } from '@/api/types'
+import type { Finding, SheetAnswer } from '@/api/types'
 import EmptyState from '@/shell/EmptyState.vue'
 import FirstHint from '@/shell/FirstHint.vue'
 import { useLoad } from '@/shell/useLoad'
@@ -32,7 +32,7 @@ const { data: picture } = useLoad(() =>
 )
 const chosen = ref(0)
 const sheet = shallowRef<SheetAnswer | null>(null)
-const pointed = ref<number[]>([])
+const pointed = shallowRef<Finding | null>(null)
 const placing = ref(false)
 
 const count = (...states: string[]): number => pile.value?.sheets.filter((s) => states.includes(s.state)).length ?? 0
@@ -50,7 +50,7 @@ async function open(id: number): Promise<void> {
   if (!answer) return
   chosen.value = id
   sheet.value = answer
-  pointed.value = []
+  pointed.value = null
   placing.value = answer.state === 'not_found'
 }
 
@@ -82,7 +82,7 @@ function noted(answer: SheetAnswer): void {
 
 async function changed(answer: SheetAnswer): Promise<void> {
   sheet.value = answer
-  pointed.value = []
+  pointed.value = null
   placing.value = answer.state === 'not_found'
   await reload()
 }

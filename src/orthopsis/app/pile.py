@@ -10,7 +10,7 @@ from orthopsis.app.session import Db, Me
 from orthopsis.app.today import PileLine, pile_lines
 from orthopsis.core.check.answer import NOT_JUDGED, read_checked
 from orthopsis.core.check.decided import decided
-from orthopsis.core.check.feedback import gravest_lines
+from orthopsis.core.check.feedback import gravest
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.exercise.solve import draw_picture
@@ -167,7 +167,7 @@ def cancel_pile(pile_id: int, db: Db, teacher: Me) -> Changed:
 def _slip(row: SheetRow, alias: dict[int, str]) -> Slip:
     checked = read_checked(row.checked) or NOT_JUDGED
     what = decided(checked, row.decisions)
-    return Slip(alias.get(row.student_id or 0, row.file_name), checked, row.note, what.meant, gravest_lines(what))
+    return Slip(alias.get(row.student_id or 0, row.file_name), checked, row.note, what, gravest(what))
 
 
 def _file_name(name: str | None) -> str:

@@ -17,17 +17,15 @@ from sqlalchemy.exc import SQLAlchemyError
 from sqlalchemy.orm import Session
 
 from orthopsis.app.workroom import LOST, Workroom
-from orthopsis.core.check.check import check
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.own_sheet import own_sheet
-from orthopsis.core.exercise.solve import draw_picture
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import sheet_of
-from orthopsis.scan.greys import greys_of
-from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, read_sheet
+from orthopsis.scan.judge import judge_reading
+from orthopsis.scan.read import NotRead, read_sheet
 from orthopsis.store import classes, piles
 from orthopsis.store.engine import Sessions
 from orthopsis.store.errors import StoreError
@@ -69,8 +67,7 @@ def read_and_check(
         }
     whose = names.get(reading.code.student, name) if reading.code else name
     own = own_sheet(exercise, whose).exercise if whose else exercise
-    greys = greys_of(reading.flat_jpeg, draw_picture(own).faces, PREVIEW_PX_PER_MM)
-    checked = check(own, reading.strokes, greys)
+    checked = judge_reading(own, reading)
     return {
         "state": "read",
         "found_by": reading.found_by,

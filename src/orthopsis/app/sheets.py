@@ -34,7 +34,8 @@ Decision = Literal["agreed", "meant", "not_line", "open"]
 class SheetAnswer(BaseModel):
     """One sheet with its judgement and what was decided.
 
-    ``meant``: the lines that deviate on purpose; ``own_note``: whether the note is in the teacher's own words.
+    ``meant``, ``meant_curves``: lines, by number, and curves, by name, that deviate on purpose; ``own_note``: whether
+    the note is in the teacher's own words.
     """
 
     id: int
@@ -52,6 +53,7 @@ class SheetAnswer(BaseModel):
     checked: Checked | None
     decisions: dict[str, str]
     meant: list[int]
+    meant_curves: list[str]
     home: int
     judged: int
     note: str
@@ -161,7 +163,8 @@ def assign(sheet_id: int, body: StudentRequest, db: Db, teacher: Me) -> SheetAns
     if row.strokes and is_personal(_exercise_of(db, row)):
         before = read_checked(row.checked)
         greys = before.greys if before is not None else ()
-        checked = check(_exercise_of(db, row), strokes_of(row.strokes), greys)
+        curves = before.curves if before is not None else ()
+        checked = check(_exercise_of(db, row), strokes_of(row.strokes), greys, curves)
         row.strokes = [[*line.start, *line.end] for line in checked.lines]
         row.checked, row.decisions = checked.model_dump(mode="json"), {}
         _note_follows(db, row, checked)
@@ -208,10 +211,12 @@ def keep(sheet_id: int, body: KeepRequest, db: Db, teacher: Me) -> SheetAnswer:
 
 
 def _without_lines(db: Db, row: SheetRow, checked: Checked, key: str) -> Checked:
-    """Judge again without the strokes of a finding: they are not the student's lines."""
+    """Judge again without the strokes, or the curve, of a finding: they are not the student's."""
     guilty = {n for f in checked.findings if key_of(f) == key for n in f.lines}
+    misread = {f.curve for f in checked.findings if key_of(f) == key}
+    curves = [curve for curve in checked.curves if curve.name not in misread]
     rows: list[Any] = [stroke for i, stroke in enumerate(row.strokes or []) if i not in guilty]
-    again = check(_exercise_of(db, row), strokes_of(rows), checked.greys)
+    again = check(_exercise_of(db, row), strokes_of(rows), checked.greys, curves)
     row.strokes = [[*line.start, *line.end] for line in again.lines]
     return again
 
@@ -265,6 +270,7 @@ def _answer(db: Db, row: SheetRow) -> SheetAnswer:
         checked=checked,
         decisions={str(k): str(v) for k, v in row.decisions.items()},
         meant=sorted(what.meant) if what else [],
+        meant_curves=sorted(what.meant_curves) if what else [],
         home=lines.home,
         judged=lines.judged,
         note=row.note,

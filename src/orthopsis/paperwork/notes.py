@@ -1,10 +1,11 @@
 """Notes to the students of a pile: slips to cut apart, each with the sheet's lines small and the note beside them."""
 
-from collections.abc import Collection, Sequence
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from orthopsis.core.check.answer import Checked, JudgedLine
-from orthopsis.core.drawing.answer import SheetSize
+from orthopsis.core.check.answer import Checked, Finding
+from orthopsis.core.check.decided import NOTHING_DECIDED, Decided
+from orthopsis.core.drawing.answer import Place, SheetSize
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages
 
 SLIPS_A_PAGE = 4
@@ -18,13 +19,13 @@ _BAD = ("off", "wrong_point", "slightly_off")
 
 @dataclass(frozen=True, slots=True)
 class Slip:
-    """One student's note; ``meant`` are the lines that deviate on purpose, ``ringed`` those that the note is about."""
+    """One student's note; ``what`` says which lines deviate on purpose, ``ringed`` what the note is about."""
 
     alias: str
     checked: Checked
     note: str
-    meant: Collection[int] = ()
-    ringed: Sequence[int] = ()
+    what: Decided = NOTHING_DECIDED
+    ringed: Finding | None = None
 
 
 def notes_pdf(title: str, sheet: SheetSize, slips: Sequence[Slip]) -> bytes:
@@ -51,9 +52,16 @@ def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, wi
     canvas.setLineWidth(0.2 / scale)
     canvas.rect(0, 0, sheet.width_mm, sheet.height_mm, stroke=1, fill=0)
     for number, line in enumerate(slip.checked.lines):
-        _line(pages, line, scale, is_meant=number in slip.meant)
-    for number in slip.ringed[:1]:
-        _ring(pages, slip.checked.lines[number], scale)
+        _pencil(pages, line.verdict, scale, is_meant=number in slip.what.meant)
+        canvas.line(*line.start, *line.end)
+    for curve in slip.checked.curves:
+        if curve.verdict != "missing":
+            _pencil(pages, curve.verdict, scale, is_meant=curve.name in slip.what.meant_curves)
+            for run in curve.runs:
+                _through(pages, run)
+    canvas.setDash()
+    if slip.ringed is not None:
+        _ring(pages, slip.checked, slip.ringed, scale)
     canvas.restoreState()
     left = _MARGIN + _PICTURE_MM + 8
     y = pages.paragraph(left, top - 4, slip.alias, 5.0, width - left - _MARGIN, BOLD)
@@ -66,19 +74,32 @@ def _slip(pages: Pages, title: str, sheet: SheetSize, slip: Slip, top: float, wi
     canvas.setDash()
 
 
-def _line(pages: Pages, line: JudgedLine, scale: float, *, is_meant: bool) -> None:
-    """Draw a line: thick where it is off, dashed where it was meant so."""
-    is_bad = line.verdict in _BAD and not is_meant
+def _pencil(pages: Pages, verdict: str, scale: float, *, is_meant: bool) -> None:
+    """Take the pencil for a line or a curve: thick where it is off, dashed where it was meant so."""
+    is_bad = verdict in _BAD and not is_meant
     pages.canvas.setStrokeGray(0.0 if is_bad else 0.5)
     pages.canvas.setLineWidth((0.9 if is_bad else 0.3) / scale)
     pages.canvas.setDash([1.2 / scale, 0.8 / scale] if is_meant else [])
-    pages.canvas.line(*line.start, *line.end)
-    pages.canvas.setDash()
 
 
-def _ring(pages: Pages, line: JudgedLine, scale: float) -> None:
-    """Ring the line that the note is about, so that it is found on the sheet."""
-    x, y = (line.start[0] + line.end[0]) / 2, (line.start[1] + line.end[1]) / 2
+def _through(pages: Pages, run: Sequence[Place]) -> None:
+    path = pages.canvas.beginPath()
+    path.moveTo(*run[0])
+    for place in run[1:]:
+        path.lineTo(*place)
+    pages.canvas.drawPath(path, stroke=1, fill=0)
+
+
+def _ring(pages: Pages, checked: Checked, finding: Finding, scale: float) -> None:
+    """Ring what the note is about, so that it is found on the sheet: the middle of its first line, or of its curve."""
+    if finding.lines:
+        line = checked.lines[finding.lines[0]]
+        x, y = (line.start[0] + line.end[0]) / 2, (line.start[1] + line.end[1]) / 2
+    else:
+        runs = [run for curve in checked.curves if curve.name == finding.curve for run in curve.runs]
+        if not runs:
+            return
+        x, y = runs[0][len(runs[0]) // 2]
     pages.canvas.setStrokeGray(0.0)
     pages.canvas.setLineWidth(0.35 / scale)
     pages.canvas.circle(x, y, RING_MM / scale, stroke=1, fill=0)

@@ -202,7 +202,7 @@ def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float
     at, across = at[good], across[good]
     if len(at) < 2 * KNEE_END_SAMPLES + 5:
         return None
-    smooth = np.array([np.median(across[max(0, i - 4) : i + 5]) for i in range(len(at))])
+    smooth = _running_median(across)
     first, last = np.median(smooth[:5]), np.median(smooth[-5:])
     chord = first + (last - first) * (at - at[0]) / (at[-1] - at[0])
     aside = smooth - chord
@@ -215,6 +215,14 @@ def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float
     if half_way < KNEE_SLOPE * inner[place]:
         return None
     return float(at[place]), float(smooth[place])
+
+
+def _running_median(values: Real) -> Real:
+    """Return the median of each value and four on either side, as far as there are so many."""
+    inner = np.median(np.lib.stride_tricks.sliding_window_view(values, 9), axis=1)
+    first = [np.median(values[: i + 5]) for i in range(4)]
+    last = [np.median(values[i - 4 :]) for i in range(len(values) - 4, len(values))]
+    return np.concatenate((first, inner, last))
 
 
 def _profile(flat: FlatSheet, line: Real, reach_mm: float = PROFILE_MM) -> tuple[Real, Real, Real]:
@@ -255,13 +263,24 @@ def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
     """Return slope and shift of the straight line through the profile, crossing lines thrown out."""
     keep = np.ones(len(at), dtype=bool)
     slope, shift = 0.0, 0.0
+    weight = np.minimum(dark, 0.5)
     for _ in range(3):
-        slope, shift = np.polyfit(at[keep], across[keep], 1, w=np.sqrt(np.minimum(dark[keep], 0.5)))
+        slope, shift = _weighted_line(at[keep], across[keep], weight[keep])
         error = np.abs(across - (slope * at + shift))
         keep = error < max(0.25, 2.5 * float(np.median(error)))
         if keep.sum() < 4:
             break
     return float(slope), float(shift)
+
+
+def _weighted_line(at: Real, across: Real, weight: Real) -> tuple[float, float]:
+    """Return slope and shift of the line of least weighted squares."""
+    total = weight.sum()
+    middle, height = (weight @ at) / total, (weight @ across) / total
+    away = weight * (at - middle)
+    spread = float(away @ (at - middle))
+    slope = float(away @ (across - height)) / spread if spread else 0.0
+    return slope, float(height - slope * middle)
 
 
 def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
@@ -328,15 +347,17 @@ def _without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:
     """Leave out lines that lie on a longer one."""
     kept: list[Stroke] = []
     for stroke in strokes:
-        ends = np.array([stroke.start.xy, stroke.end.xy])
-        if not any(_covers(longer, ends) for longer in kept):
+        if not any(_covers(longer, stroke) for longer in kept):
             kept.append(stroke)
     return kept
 
 
-def _covers(stroke: Stroke, ends: Real) -> bool:
-    start, d, length = _run(np.array([stroke.start.xy, stroke.end.xy]))
-    along = (ends - start) @ d
-    across = np.abs((ends - start) @ np.array([-d[1], d[0]]))
-    shared = min(length, along.max()) - max(0.0, along.min())
-    return bool(across.max() < 1.6 and shared > 0.6 * (along.max() - along.min()))
+def _covers(longer: Stroke, stroke: Stroke) -> bool:
+    """Tell whether a stroke lies on most of a longer one's way; in plain floats, since it is asked of all pairs."""
+    x, y, length = longer.start.x, longer.start.y, longer.length_mm
+    dx, dy = (longer.end.x - x) / max(length, 1e-9), (longer.end.y - y) / max(length, 1e-9)
+    ends = [(at.x - x, at.y - y) for at in (stroke.start, stroke.end)]
+    if any(abs(b * dx - a * dy) >= 1.6 for a, b in ends):
+        return False
+    low, high = sorted(a * dx + b * dy for a, b in ends)
+    return min(length, high) - max(0.0, low) > 0.6 * (high - low)

@@ -73,6 +73,10 @@ class Photo:
                 }
                 for line in self.sheet.lines
             ],
+            "curves": [
+                {"name": c.name, "pieces": [piece.tolist() for piece in c.pieces], "mistake": c.mistake}
+                for c in self.sheet.curves
+            ],
             "left_out": list(self.sheet.left_out),
             "tones": [
                 {"thing": t.area.thing, "face": t.area.name, "darkness": t.darkness, "mistake": t.mistake}
@@ -105,7 +109,10 @@ def simulate_photo(
     for tone in drawn.tones:
         _tone(paper, tone, k, rng)
     for line in drawn.lines:
-        _pencil(paper, line, k, rng)
+        _pencil(paper, _trembling(line, rng), line.darkness, k, rng)
+    for curve in drawn.curves:
+        for piece in curve.pieces:
+            _pencil(paper, piece, curve.darkness, k, rng)
     photo, corners = _photograph(paper, camera.photo_px, rng)
     done, encoded = cv2.imencode(".jpg", photo, [cv2.IMWRITE_JPEG_QUALITY, 88])
     if not done:
@@ -139,14 +146,18 @@ def _print_cells(paper: Real, rows: list[list[bool]], x_mm: float, y_mm: float, 
     paper[top : top + size, left : left + size] = cv2.resize(cells, (size, size), interpolation=cv2.INTER_NEAREST)
 
 
-def _pencil(paper: Real, line: DrawnByHand, k: float, rng: np.random.Generator) -> None:
-    """Draw a line that trembles, with graphite that skips on the grain."""
+def _trembling(line: DrawnByHand, rng: np.random.Generator) -> NDArray[np.float64]:
+    """Return the places of a ruled line that trembles, page mm."""
     start, end = np.array(line.start.xy), np.array(line.end.xy)
     length = float(np.hypot(*(end - start)))
     count = max(2, int(length / 1.5))
     share = np.linspace(0.0, 1.0, count)[:, None]
     across = np.array([-(end - start)[1], (end - start)[0]]) / max(length, 1e-9)
-    points = start + share * (end - start) + _tremble(count, length, rng)[:, None] * across
+    return np.asarray(start + share * (end - start) + _tremble(count, length, rng)[:, None] * across)
+
+
+def _pencil(paper: Real, points: NDArray[np.float64], darkness: float, k: float, rng: np.random.Generator) -> None:
+    """Draw a line through places (page mm), with graphite that skips on the grain."""
     pixels = points * k
     pixels[:, 1] = paper.shape[0] - pixels[:, 1]
     low = np.maximum(np.floor(pixels.min(axis=0)).astype(int) - 12, 0)
@@ -160,7 +171,7 @@ def _pencil(paper: Real, line: DrawnByHand, k: float, rng: np.random.Generator) 
     cv2.polylines(ink, [local.reshape(-1, 1, 2)], False, 255, width, cv2.LINE_AA, 4)
     soft = cv2.GaussianBlur(ink, (0, 0), 1.2).astype(np.float32) / 255
     texture = np.clip(rng.normal(0.8, 0.25, region.shape), 0.15, 1.0).astype(np.float32)
-    region *= 1 - soft * cv2.GaussianBlur(texture, (0, 0), 0.8) * np.float32(line.darkness)
+    region *= 1 - soft * cv2.GaussianBlur(texture, (0, 0), 0.8) * np.float32(darkness)
 
 
 def _tone(paper: Real, tone: TonedByHand, k: float, rng: np.random.Generator) -> None:

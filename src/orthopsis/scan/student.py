@@ -10,6 +10,7 @@ from dataclasses import dataclass
 
 import numpy as np
 
+from orthopsis.core.check.curve import curves_of
 from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import Expected, expected_lines
 from orthopsis.core.check.tones import ToneArea, tone_areas
@@ -19,6 +20,7 @@ from orthopsis.core.drawing.solved import solve
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.scene.prepared import adornments, prepare
+from orthopsis.scan.free_hand import CurveByHand, draw_curves
 
 MISTAKES = (
     "misses_point",
@@ -57,11 +59,12 @@ class TonedByHand:
 
 @dataclass(frozen=True, slots=True)
 class StudentSheet:
-    """A made-up sheet: the lines, which lines were left out, and the toned faces."""
+    """A made-up sheet: the lines, which lines and curves were left out, the toned faces, and the curves."""
 
     lines: tuple[DrawnByHand, ...]
     left_out: tuple[str, ...]
     tones: tuple[TonedByHand, ...] = ()
+    curves: tuple[CurveByHand, ...] = ()
 
 
 TONE_DARKNESS = (0.0, 0.2, 0.4, 0.62)
@@ -88,7 +91,9 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
     """Return a sheet with the named mistakes (each where the exercise has a line for it) and hand error."""
     prepared = prepare(exercise)
     sigma = RULES[exercise.wording.level].hand_error_mm
-    wanted = [e for e in expected_lines(picture(solve(prepared)), prepared.things, adornments(prepared)) if e.is_asked]
+    found = solve(prepared)
+    drawing = picture(found)
+    wanted = [e for e in expected_lines(drawing, prepared.things, adornments(prepared)) if e.is_asked]
     points = {name: aim.at for name, aim in prepared.aims.items() if aim.is_vanishing}
     guilty = _choose(wanted, points, mistakes, rng)
     lines, left_out = [], []
@@ -101,7 +106,8 @@ def draw_as_student(exercise: Exercise, rng: np.random.Generator, mistakes: Sequ
         start, end = (_shaken(p, 0.5 * sigma, rng) for p in (start, end))
         darkness = float(rng.uniform(0.55, 0.9)) if e.thing else float(rng.uniform(0.4, 0.6))
         lines.append(DrawnByHand(e.name, e.family, start, end, darkness, mistake))
-    return StudentSheet(tuple(lines), tuple(left_out))
+    curves = draw_curves(curves_of(found, drawing), rng, mistakes, sigma)
+    return StudentSheet(tuple(lines), (*left_out, *curves.left_out), curves=curves.drawn)
 
 
 def _choose(

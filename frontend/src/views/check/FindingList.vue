@@ -10,7 +10,7 @@ import { isControl } from '@/shell/keepFocus'
 import { useSay } from '@/shell/useSay'
 
 const props = defineProps<{ sheet: SheetAnswer; students: { id: number; alias: string }[] }>()
-const emit = defineEmits<{ point: [lines: number[]]; changed: [sheet: SheetAnswer]; kept: [] }>()
+const emit = defineEmits<{ point: [finding: Finding | null]; changed: [sheet: SheetAnswer]; kept: [] }>()
 const { trying, good } = useSay()
 const root = ref<HTMLElement>()
 const note = ref(props.sheet.note)
@@ -28,6 +28,8 @@ const students = computed(() => [
 ])
 
 const key = (f: Finding): string => `${f.code}:${f.about}`
+/** Whether it is about something that was drawn, which may have been misread. */
+const isOnSheet = (f: Finding): boolean => f.lines.length > 0 || (f.curve !== '' && f.code !== 'curve_missing')
 const decision = (f: Finding): string => props.sheet.decisions[key(f)] ?? 'open'
 
 /** What the teacher has typed is kept before anything else is decided, so that no decision can overwrite it. */
@@ -78,7 +80,7 @@ function step(by: number): void {
 function onFinding(wish: Wish): void {
   const all = [...(root.value?.querySelectorAll('article') ?? [])]
   const f = findings.value[all.findIndex((one) => one.contains(document.activeElement))]
-  if (f && f.severity > 0 && (wish !== 'not_line' || f.lines.length)) void decide(f, wish)
+  if (f && f.severity > 0 && (wish !== 'not_line' || isOnSheet(f))) void decide(f, wish)
 }
 
 const KEYS: Record<string, () => void> = {
@@ -121,9 +123,9 @@ useEventListener('keydown', (event) => {
         :class="[decision(f), { slight: f.severity < 2 }]"
         tabindex="0"
         :aria-label="`${f.title}${decision(f) === 'meant' ? ', meant so' : decision(f) === 'agreed' ? ', agreed' : ''}`"
-        @mouseenter="emit('point', f.lines)"
-        @mouseleave="emit('point', [])"
-        @focusin="emit('point', f.lines)"
+        @mouseenter="emit('point', f)"
+        @mouseleave="emit('point', null)"
+        @focusin="emit('point', f)"
       >
         <h3>
           <span v-if="f.severity > 0" class="number">{{ i + 1 }}</span>{{ f.title
@@ -145,11 +147,12 @@ useEventListener('keydown', (event) => {
             @click="decide(f, 'meant')"
             >Meant so</NButton
           >
-          <NButton v-if="f.lines.length" size="small" quaternary @click="decide(f, 'not_line')">Not this line</NButton>
+          <NButton v-if="isOnSheet(f)" size="small" quaternary @click="decide(f, 'not_line')">Not this line</NButton>
         </div>
       </article>
       <p class="home">
-        <strong>{{ sheet.home }} of {{ sheet.judged }}</strong> lines home<template v-if="sheet.meant.length"
+        <strong>{{ sheet.home }} of {{ sheet.judged }}</strong> lines home<template
+          v-if="sheet.meant.length || sheet.meant_curves.length"
           >; what was meant otherwise is not counted</template
         >.
       </p>

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-/** Verdicts over the sheet: line by line; for what is off where it aims and where it should go. */
+/** Verdicts over the sheet: line by line, curve by curve; for what is off where it aims and where it should go. */
 import { computed } from 'vue'
 
-import type { Place, SheetAnswer } from '@/api/types'
+import type { Finding, Place, SheetAnswer } from '@/api/types'
 import { useSheet } from '@/sheet/context'
 
-const props = defineProps<{ sheet: SheetAnswer; pointed: number[] }>()
+const props = defineProps<{ sheet: SheetAnswer; pointed: Finding | null }>()
 const { at, picture, mmPerPx } = useSheet()
 const LOOK: Record<string, string> = {
   fine: 'fine',
@@ -14,8 +14,11 @@ const LOOK: Record<string, string> = {
   wrong_point: 'off',
   cannot_tell: 'unsure',
   unexpected: 'other',
+  missing: 'missing',
 }
 
+/** Pieces of a curve were read as short lines; the curve itself is drawn in their stead. */
+const curveNames = computed(() => new Set((props.sheet.checked?.curves ?? []).map((curve) => curve.name)))
 const meant = computed(() => new Set(props.sheet.meant))
 const lines = computed(() =>
   (props.sheet.checked?.lines ?? []).map((line, i) => ({
@@ -23,8 +26,19 @@ const lines = computed(() =>
     look: meant.value.has(i) ? 'meant' : (LOOK[line.verdict] ?? 'other'),
     a: at(line.from),
     b: at(line.to),
-    pointed: props.pointed.includes(i),
+    pointed: props.pointed?.lines.includes(i) ?? false,
+    onCurve: curveNames.value.has(line.matched),
     aims: meant.value.has(i) ? null : aims(line.from, line.to, line.family, line.verdict),
+  })),
+)
+
+const meantCurves = computed(() => new Set(props.sheet.meant_curves))
+const curves = computed(() =>
+  (props.sheet.checked?.curves ?? []).map((curve) => ({
+    name: curve.name,
+    look: meantCurves.value.has(curve.name) ? 'meant' : (LOOK[curve.verdict] ?? 'other'),
+    runs: curve.runs.map((run) => run.map(at)),
+    pointed: props.pointed?.curve === curve.name,
   })),
 )
 
@@ -38,18 +52,23 @@ function aims(from: Place, to: Place, family: string, verdict: string): { from: 
   return { from: at(from), on: at(on), goal: at(point) }
 }
 
+/** Each finding has its number at the lines, or on the curve, that it is about. */
 const numbered = computed(() => {
   const seen = new Set<number>()
-  return (props.sheet.checked?.findings ?? []).flatMap((finding, n) =>
-    finding.severity > 0
-      ? finding.lines.flatMap((i) => {
-          const line = lines.value[i]
-          if (!line || seen.has(i) || meant.value.has(i)) return []
-          seen.add(i)
-          return [{ n: n + 1, x: (line.a[0] + line.b[0]) / 2, y: (line.a[1] + line.b[1]) / 2 }]
-        })
-      : [],
-  )
+  return (props.sheet.checked?.findings ?? []).flatMap((finding, n) => {
+    if (finding.severity === 0) return []
+    const run = meantCurves.value.has(finding.curve)
+      ? null
+      : curves.value.find((c) => c.name === finding.curve)?.runs[0]
+    const on = run?.[Math.floor(run.length / 2)]
+    if (on) return [{ n: n + 1, x: on[0], y: on[1] }]
+    return finding.lines.flatMap((i) => {
+      const line = lines.value[i]
+      if (!line || seen.has(i) || meant.value.has(i)) return []
+      seen.add(i)
+      return [{ n: n + 1, x: (line.a[0] + line.b[0]) / 2, y: (line.a[1] + line.b[1]) / 2 }]
+    })
+  })
 })
 
 const missing = computed(() => {
@@ -71,7 +90,7 @@ const r = computed(() => 11 * mmPerPx.value)
 <template>
   <g class="judged">
     <line v-for="m in missing" :key="m.id" class="missing" :x1="m.a[0]" :y1="m.a[1]" :x2="m.b[0]" :y2="m.b[1]" />
-    <template v-for="line in lines" :key="line.i">
+    <template v-for="line in lines.filter((l) => !l.onCurve)" :key="line.i">
       <template v-if="line.aims">
         <line
           class="should"
@@ -90,6 +109,14 @@ const r = computed(() => 11 * mmPerPx.value)
         :y2="line.b[1]"
       />
     </template>
+    <template v-for="curve in curves" :key="curve.name">
+      <polyline
+        v-for="(run, i) in curve.runs"
+        :key="i"
+        :class="[curve.look, { pointed: curve.pointed }]"
+        :points="run.join(' ')"
+      />
+    </template>
     <circle v-for="(e, i) in estimates" :key="i" class="estimate" :cx="e.at[0]" :cy="e.at[1]" :r="e.r"
       ><title>Where this student's lines meet</title></circle
     >
@@ -101,7 +128,9 @@ const r = computed(() => 11 * mmPerPx.value)
 </template>
 
 <style scoped>
-line {
+line,
+polyline {
+  fill: none;
   vector-effect: non-scaling-stroke;
   stroke-linecap: round;
 }

@@ -2,12 +2,12 @@
 /** The student's sheet laid flat, and over it each line with its verdict. */
 import { computed } from 'vue'
 
-import type { Picture, SheetAnswer } from '@/api/types'
+import type { Finding, Picture, SheetAnswer } from '@/api/types'
 import SheetView from '@/sheet/SheetView.vue'
 
 import JudgedLines from './JudgedLines.vue'
 
-const props = defineProps<{ sheet: SheetAnswer; picture: Picture; pointed: number[] }>()
+const props = defineProps<{ sheet: SheetAnswer; picture: Picture; pointed: Finding | null }>()
 const size = computed(() => props.picture.sheet)
 const photo = computed(() => {
   if (props.sheet.has_flat) return `/api/sheets/${props.sheet.id}/flat.jpg`
@@ -48,7 +48,7 @@ const photo = computed(() => {
       <li class="aim">where it aims</li>
       <li class="should">where it should</li>
       <li class="missing">missing</li>
-      <li v-if="sheet.meant.length" class="meant">meant so</li>
+      <li v-if="sheet.meant.length || sheet.meant_curves.length" class="meant">meant so</li>
     </ul>
   </div>
 </template>

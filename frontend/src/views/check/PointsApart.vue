@@ -63,7 +63,7 @@ async function say(): Promise<void> {
             :height="picture.sheet.height_mm"
             preserveAspectRatio="none"
           />
-          <JudgedLines :sheet="sheet" :pointed="[]" /><SheetPoints :size="5" />
+          <JudgedLines :sheet="sheet" :pointed="null" /><SheetPoints :size="5" />
         </SheetView>
       </template>
       <template #lower-caption>Half as far again apart</template>

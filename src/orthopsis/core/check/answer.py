@@ -7,6 +7,11 @@ from pydantic import Field, ValidationError
 from orthopsis.core.drawing.answer import AnswerPart, Place
 
 Verdict = Literal["fine", "slightly_off", "off", "wrong_point", "cannot_tell", "unexpected"]
+CurveVerdict = Literal["fine", "slightly_off", "off", "cannot_tell", "missing"]
+CurveFault = Literal[
+    "", "place", "widest", "round", "flat", "large", "small", "turned", "pointed", "uneven"
+]  # fmt: skip
+"""What is wrong with the form or the place of a curve."""
 
 
 class PointEstimate(AnswerPart):
@@ -37,10 +42,29 @@ class JudgedLine(AnswerPart):
     aims_at: str = ""
 
 
+class JudgedCurve(AnswerPart):
+    """A curve of the sheet as the hand drew it, or, where it is missing, as it should be.
+
+    ``runs``: the parts of it that show, by their places. ``miss_mm``: how far most of it keeps from its place,
+    ``allowed_mm`` is one tolerance. ``long_mm``, ``short_mm``: the two ways across of the ellipse that was drawn, and
+    ``shift_mm`` where its middle lies from where it should; nothing where too little shows of it.
+    """
+
+    name: str
+    verdict: CurveVerdict
+    runs: list[list[Place]]
+    miss_mm: float
+    allowed_mm: float
+    fault: CurveFault = ""
+    long_mm: float = 0.0
+    short_mm: float = 0.0
+    shift_mm: Place = (0.0, 0.0)
+
+
 class Finding(AnswerPart):
     """Something a teacher would see; ``lines`` are numbers of judged lines. Severity 1 slight, 2 clear, 3 grave.
 
-    ``line``: how the line it is about is called, where it is about one.
+    ``line``: how the line it is about is called, where it is about one. ``curve``: the name of the curve it is about.
     """
 
     code: str
@@ -50,6 +74,7 @@ class Finding(AnswerPart):
     lines: list[int]
     about: str
     line: str = ""
+    curve: str = ""
 
 
 class FaceGrey(AnswerPart):
@@ -69,12 +94,14 @@ class FaceGrey(AnswerPart):
 class Checked(AnswerPart):
     """The judgement of one sheet.
 
+    ``curves``: those that can be judged, where the sheet was read from a picture.
     ``greys``: of faces, where they were measured. ``made_by``: the version of Orthopsis that judged, empty where
     it was an early one.
     """
 
     vanishing_points: dict[str, PointEstimate]
     lines: list[JudgedLine]
+    curves: list[JudgedCurve] = Field(default_factory=list)
     missing: list[str]
     findings: list[Finding]
     greys: list[FaceGrey] = Field(default_factory=list)

@@ -3,7 +3,9 @@
 from collections.abc import Sequence
 
 from orthopsis import __version__
-from orthopsis.core.check.answer import Checked, FaceGrey, JudgedLine, PointEstimate
+from orthopsis.core.check.answer import Checked, FaceGrey, JudgedCurve, JudgedLine, PointEstimate
+from orthopsis.core.check.curve import curves_of
+from orthopsis.core.check.curve_findings import curve_findings
 from orthopsis.core.check.decided import decided
 from orthopsis.core.check.estimate import Estimate, estimate_point
 from orthopsis.core.check.feedback import note
@@ -29,8 +31,13 @@ SHORTEST_MISSED_MM = 9.0
 """A shorter line is not said to be missing: where lines cross, readers lose a millimetre or two of each (no source)."""
 
 
-def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGrey] = ()) -> Checked:
-    """Return the judgement of the strokes (page mm) that a student drew for an exercise, and of the faces' greys.
+def check(
+    exercise: Exercise,
+    strokes: Sequence[Stroke],
+    greys: Sequence[FaceGrey] = (),
+    curves: Sequence[JudgedCurve] = (),
+) -> Checked:
+    """Return the judgement of the strokes (page mm) that a student drew for an exercise, of its curves and greys.
 
     The judged lines begin with the strokes in their order; a stroke that proves to be two lines in a row
     is cut, and its second part comes at the end.
@@ -39,12 +46,13 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         GeometryError: the exercise itself cannot be drawn.
     """
     prepared = prepare(exercise)
-    drawing = picture(solve(prepared))
+    found = solve(prepared)
+    drawing = picture(found)
     expected = expected_lines(drawing, prepared.things, adornments(prepared))
     targets = {name: Point(*at) for name, at in drawing.vanishing_points.items()}
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
     sigma = RULES[prepared.wording.level].hand_error_mm
-    answer = Finished(drawing, sigma)
+    answer = Finished(drawing, sigma, curves)
     matches = match(strokes, expected, frames, answer.explains, sigma)
     parts = split_overhangs(strokes, matches, expected, set(frames))
     if len(parts) > len(strokes):
@@ -61,18 +69,21 @@ def check(exercise: Exercise, strokes: Sequence[Stroke], greys: Sequence[FaceGre
         and e.along not in matched
         and not is_inked(e, strokes)
     ]
-    names = LineNames(expected)
+    sought = curves_of(found, drawing)
+    names = LineNames([*expected, *(curve.as_line for curve in sought)])
     of_several = [
         *together(strokes, matches, prepared, sigma, names),
         *spacing_findings(strokes, prepared),
         *reveal_findings(strokes, matches, prepared, sigma),
+        *curve_findings(curves, sought, prepared, names),
     ]
-    found = findings(lines, missing, prepared, sigma, names, of_several)
+    told = findings(lines, missing, prepared, sigma, names, of_several)
     checked = Checked(
         vanishing_points=_estimates(strokes, lines, matches, frames, sigma),
         lines=lines,
+        curves=list(curves),
         missing=[e.name for e in missing],
-        findings=[*found, *tone_findings(greys, prepared.wording)],
+        findings=[*told, *tone_findings(greys, prepared.wording)],
         greys=list(greys),
         note="",
         made_by=__version__,

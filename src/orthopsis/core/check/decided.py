@@ -10,15 +10,19 @@ MEANT = "meant"
 
 @dataclass(frozen=True, slots=True)
 class Decided:
-    """The findings that stand, and the numbers of the lines that deviate on purpose: those are no mistakes."""
+    """The findings that stand, and what deviates on purpose: lines by number, curves by name. Those are no mistakes."""
 
-    standing: tuple[Finding, ...]
-    meant: frozenset[int]
+    standing: tuple[Finding, ...] = ()
+    meant: frozenset[int] = frozenset()
+    meant_curves: frozenset[str] = frozenset()
+
+
+NOTHING_DECIDED = Decided()
 
 
 @dataclass(frozen=True, slots=True)
 class Home:
-    """How many of the lines that can be judged ran home; lines that deviate on purpose are not among them."""
+    """How many of the lines and curves that can be judged ran home; not among them: what deviates on purpose."""
 
     home: int
     judged: int
@@ -36,14 +40,20 @@ def decided(checked: Checked, decisions: Mapping[str, str]) -> Decided:
     # A line in pieces is judged once: what was said of one piece holds for all.
     names = {checked.lines[n].matched for n in lines if n < len(checked.lines)} - {""}
     lines |= {n for n, line in enumerate(checked.lines) if line.matched in names}
-    return Decided(tuple(f for f in checked.findings if f not in meant), frozenset(lines))
+    curves = frozenset(f.curve for f in meant if f.curve)
+    return Decided(tuple(f for f in checked.findings if f not in meant), frozenset(lines), curves)
 
 
 def home(checked: Checked, what: Decided) -> Home:
-    """Return how many lines ran home."""
-    judged = [
-        line
+    """Return how many lines and curves ran home."""
+    verdicts: list[str] = [
+        line.verdict
         for number, line in enumerate(checked.lines)
         if number not in what.meant and line.matched and line.verdict not in ("cannot_tell", "unexpected")
     ]
-    return Home(sum(line.verdict == "fine" for line in judged), len(judged))
+    verdicts += [
+        curve.verdict
+        for curve in checked.curves
+        if curve.name not in what.meant_curves and curve.verdict not in ("cannot_tell", "missing")
+    ]
+    return Home(verdicts.count("fine"), len(verdicts))

@@ -15,6 +15,9 @@ _TOPIC = {
     "no_point": "receding", "misses_point": "receding", "missing_line": "missing", "missing_lines": "missing",
     "tones_differ": "tones", "copied_flat": "flat", "off_row": "row", "tip_off_middle": "middle",
     "even_spaces": "spaces", "reveal_uneven": "reveal", "inside_too_light": "inside",
+    **dict.fromkeys(("curve_missing", "curve_place", "curve_uneven", "curve_round", "curve_flat"), "curve"),
+    **dict.fromkeys(("curve_large", "curve_small", "curve_turned"), "curve"),
+    "curve_widest": "widest", "curve_pointed": "ends",
 }  # fmt: skip
 _OF_TONES = frozenset({"tones_differ", "inside_too_light"})
 CLEAR_MM = 5.0
@@ -31,24 +34,23 @@ def note(checked: Checked, what: Decided, picture: Picture, wording: Wording) ->
     level = LEVELS.index(wording.level)
     real = [f for f in what.standing if f.code in _TOPIC]
     lines = [line for number, line in enumerate(checked.lines) if number not in what.meant]
-    parts = [_praise(lines, real, wording, is_some_meant=bool(what.meant))]
-    if what.meant:
-        names = {checked.lines[number].matched for number in what.meant}
+    names = {checked.lines[number].matched for number in what.meant} | what.meant_curves
+    parts = [_praise(lines, real, wording, is_some_meant=bool(names))]
+    if names:
         parts.append(wording.say(PRAISE["meant"][level], {"count": counted(len(names), "line")}))
-    if real:
-        gravest = max(real, key=lambda f: f.severity)
-        topic = _TOPIC[gravest.code]
-        parts.append(wording.say(ADVICE_TO_STUDENT[topic][level], {"line": gravest.line or gravest.about}))
+    one = gravest(what)
+    if one is not None:
+        topic = _TOPIC[one.code]
+        parts.append(wording.say(ADVICE_TO_STUDENT[topic][level], {"line": one.line or one.about}))
         parts.append(wording.say(NEXT_TIME[topic][level], {}))
     else:
         parts.append(wording.say(TRY_NEXT[_something_new(picture)][level], {}))
     return " ".join(parts)
 
 
-def gravest_lines(what: Decided) -> list[int]:
-    """Return the numbers of the lines that the note is about."""
-    real = [f for f in what.standing if f.code in _TOPIC]
-    return list(max(real, key=lambda f: f.severity).lines) if real else []
+def gravest(what: Decided) -> Finding | None:
+    """Return the finding that the note is about; none where nothing is wrong."""
+    return max((f for f in what.standing if f.code in _TOPIC), key=lambda f: f.severity, default=None)
 
 
 def _something_new(picture: Picture) -> str:

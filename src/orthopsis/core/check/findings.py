@@ -13,7 +13,9 @@ from orthopsis.core.wording.vocabulary import Wording, counted, listed
 ORDER = (
     "eye_level_missing", "eye_level_tilted", "eye_level_height", "upright_leans", "level_tilts", "back_not_parallel",
     "tip_off_middle", "even_spaces", "reveal_uneven", "edge_runs_off",
-    "copied_flat", "wrong_point", "no_point", "misses_point", "off_row", "missing_line", "missing_lines", "cannot_tell",
+    "copied_flat", "wrong_point", "no_point", "misses_point", "off_row", "missing_line", "missing_lines",
+    "curve_missing", "curve_widest", "curve_pointed", "curve_round", "curve_flat", "curve_large", "curve_small",
+    "curve_turned", "curve_place", "curve_uneven", "cannot_tell",
 )  # fmt: skip
 _BAD = ("slightly_off", "off", "wrong_point")
 EYE_LEVEL_MM = 3.0
@@ -42,7 +44,12 @@ def findings(
     # Where a whole row stands at wrong places its lines are not missing.
     elsewhere = {f.line for f in of_several if f.code == "even_spaces"}
     found += _missing([e for e in missing if e.thing and e.thing not in elsewhere], wording, names)
-    short = [i for i, line in enumerate(lines) if line.verdict == "cannot_tell" and line.matched and i not in told]
+    # A piece of a curve is no line of its own: nobody asks how it runs.
+    short = [
+        i
+        for i, line in enumerate(lines)
+        if line.verdict == "cannot_tell" and names.is_line(line.matched) and i not in told
+    ]
     if short:
         text = wording.say(FINDINGS["cannot_tell"], {"count": _is_are(len(short))})
         found.append(_finding("cannot_tell", 0, text, short, "", wording))

@@ -1,9 +1,11 @@
 """What does the finished sheet show beside a stroke: is the stroke a part of it, or several of its lines in one?"""
 
+from collections.abc import Sequence
 from itertools import pairwise
 
 from orthopsis.core.check.along import share_along
-from orthopsis.core.check.stroke import Expected, Stroke, expected_curves
+from orthopsis.core.check.answer import JudgedCurve
+from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves
 from orthopsis.core.drawing.answer import Picture
 from orthopsis.core.plane.homogeneous import Point, join, offset
 
@@ -19,11 +21,13 @@ NEAR_CURVE_MM = 4.0
 
 
 class Finished:
-    """What the finished sheet shows, as a stroke may lie along it."""
+    """What the finished sheet shows, as a stroke may lie along it; curves also where this hand drew them."""
 
-    def __init__(self, drawing: Picture, sigma_mm: float) -> None:
+    def __init__(self, drawing: Picture, sigma_mm: float, curves: Sequence[JudgedCurve] = ()) -> None:
         self._near_mm = max(sigma_mm, LEAST_NEAR_MM)
-        self._curves = expected_curves(drawing)
+        drawn = [(curve.name, run) for curve in curves if curve.verdict != "missing" for run in curve.runs]
+        self._curves = [*(ExpectedCurve(name, tuple(Point(*at) for at in run)) for name, run in drawn)]
+        self._curves += expected_curves(drawing)
         shown = [line for line in drawing.lines if line.visible or line.role == "guide"]
         level = (Point(0.0, drawing.eye_level_mm), Point(drawing.sheet.width_mm, drawing.eye_level_mm))
         self._lines = [level, *((Point(*line.start), Point(*line.end)) for line in shown if not line.bend)]
@@ -33,6 +37,7 @@ class Finished:
             if line.bend
             for a, b in pairwise((line.start, *line.bend, line.end))
         ]
+        self._chords += [(Point(*a), Point(*b)) for _, run in drawn for a, b in pairwise(run)]
 
     def explains(self, stroke: Stroke) -> bool:
         """Tell whether a stroke lies on lines of the answer all along, and so is no line gone astray."""

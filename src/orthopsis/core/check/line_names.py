@@ -41,6 +41,11 @@ class LineNames:
             return name
         return self._words.get(name) or self._by_place(line)
 
+    def is_line(self, name: str) -> bool:
+        """Tell whether a name is that of a line of the sheet, and not of a curve."""
+        line = self._lines.get(name)
+        return line is not None and line.family != "curve"
+
     def is_back(self, name: str) -> bool:
         """Tell whether a line is an edge of a back."""
         line = self._lines.get(name)

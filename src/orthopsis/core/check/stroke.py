@@ -98,10 +98,11 @@ class ExpectedCurve:
 
     def carries(self, stroke: Stroke, near_mm: float) -> bool:
         """Tell whether a stroke is a piece of it: its ends and its middle lie near."""
-        return all(self._gap(p) <= near_mm for p in (stroke.start, stroke.middle, stroke.end))
+        return all(self._is_near(p, near_mm) for p in (stroke.start, stroke.middle, stroke.end))
 
-    def _gap(self, point: Point) -> float:
-        return min(distance(point, place) for place in self.places)
+    def _is_near(self, point: Point, near_mm: float) -> bool:
+        x, y = point.x, point.y
+        return any(math.hypot(x - place.x, y - place.y) <= near_mm for place in self.places)
 
 
 def expected_curves(drawing: Picture) -> list[ExpectedCurve]:

@@ -82,7 +82,7 @@ class Arc:
         Raises:
             GeometryError: the four points make no quadrilateral.
         """
-        x, y, w = _square(self) @ np.array([math.cos(angle_rad), math.sin(angle_rad), 1.0])
+        x, y, w = unit_circle_map(self) @ np.array([math.cos(angle_rad), math.sin(angle_rad), 1.0])
         return Point(float(x / w), float(y / w))
 
     def touches(self, goal: Point) -> list[float]:
@@ -90,7 +90,7 @@ class Arc:
 
         The points of contact lie on the polar of the goal: for the unit circle g.x cos t + g.y sin t = g.w.
         """
-        x, y, w = np.linalg.solve(_square(self), np.array([goal.x, goal.y, goal.w]))
+        x, y, w = np.linalg.solve(unit_circle_map(self), np.array([goal.x, goal.y, goal.w]))
         size = math.hypot(x, y)
         if size <= abs(w):
             return []  # the goal lies inside the curve, or at its centre
@@ -106,12 +106,12 @@ class Arc:
     def places(self, angles_rad: Sequence[float]) -> list[Point]:
         """Return the points at several angles."""
         angles = np.array(angles_rad)
-        x, y, w = _square(self) @ np.vstack((np.cos(angles), np.sin(angles), np.ones(len(angles))))
+        x, y, w = unit_circle_map(self) @ np.vstack((np.cos(angles), np.sin(angles), np.ones(len(angles))))
         return [Point(a, b) for a, b in zip((x / w).tolist(), (y / w).tolist(), strict=True)]
 
 
 @lru_cache(maxsize=4096)
-def _square(arc: Arc) -> NDArray[np.float64]:
+def unit_circle_map(arc: Arc) -> NDArray[np.float64]:
     """Return the map from the plane of the unit circle, with start at (1, 0), end at (0, 1), pole at (1, 1)."""
     start, end, centre, pole = (np.array([p.x, p.y, 1.0]) for p in (arc.start, arc.end, arc.centre, arc.pole))
     try:

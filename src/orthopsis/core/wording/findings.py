@@ -22,6 +22,17 @@ FINDINGS: dict[str, str] = {
     "missing_line": "The {line} is missing.",
     "missing_lines": "{count} are missing: {line}.",
     "cannot_tell": "{count} too short to tell.",
+    "curve_missing": "The {line} is missing.",
+    "curve_place": "The {line} lies {miss} too far {side}; {limit} is fine.",
+    "curve_widest": "The {line} is widest at the middle of its square. In truth that is {miss} {side}: what is nearer "
+    "to you looks larger.",
+    "curve_round": "The {line} is too round: {short} across its short way; {right} is right.",
+    "curve_flat": "The {line} is too flat: {short} across its short way; {right} is right.",
+    "curve_large": "The {line} is too large: {long} across its long way; {right} is right.",
+    "curve_small": "The {line} is too small: {long} across its long way; {right} is right.",
+    "curve_turned": "The {line} is turned: its long way should run as that of its square's circle.",
+    "curve_pointed": "The {line} has pointed ends. A circle seen from the side is round at its ends too.",
+    "curve_uneven": "The {line} leaves its way by {miss}; {limit} is fine.",
     "tones_differ": "{faces} have different tones: {light} is {light_grey} dark, {dark} "
     "{dark_grey}; up to {limit} apart is fine.",
     "inside_too_light": "The inside of {thing} is {inner} dark, lighter than the outside that faces the same way, "
@@ -48,6 +59,16 @@ TITLES: dict[str, str] = {
     "missing_line": "A line is missing",
     "missing_lines": "Lines are missing",
     "cannot_tell": "Too short to tell",
+    "curve_missing": "A curve is missing",
+    "curve_place": "A curve beside its place",
+    "curve_widest": "A circle widest at its square's middle",
+    "curve_round": "A circle too round",
+    "curve_flat": "A circle too flat",
+    "curve_large": "A circle too large",
+    "curve_small": "A circle too small",
+    "curve_turned": "A circle turned aside",
+    "curve_pointed": "A circle with pointed ends",
+    "curve_uneven": "A curve that leaves its way",
     "tones_differ": "One direction, two tones",
     "inside_too_light": "An inside lighter than the outside",
 }
@@ -157,6 +178,21 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
         "Look at the inside of {line}: less light falls in there, so it is darker than the outside.",
         "The inside of {line} is too light: one step darker than the outer face turned the same way.",
     ),
+    "curve": (
+        "Look at the {line}: it should touch its square at four dots.",
+        "Look at the {line}: it passes through the marks on its square, and touches the sides at their middles.",
+        "The {line} is off: it must touch its square at the middles of the sides and pass the marks on the diagonals.",
+    ),
+    "widest": (
+        "Look at the {line}: its half that is nearer to you is the bigger one.",
+        "Look at the {line}: the half that is nearer to you is larger, so it is widest before the middle.",
+        "The {line} is widest at the square's middle; the widest place lies nearer to the viewer than that.",
+    ),
+    "ends": (
+        "Look at the {line}: its ends are round, with no corners.",
+        "Look at the {line}: go round at its ends in one sweep, without a corner.",
+        "The {line} is pointed: an ellipse has no corners, its ends are small bows.",
+    ),
     "tones": (
         "Look at your greys: sides that face the same way get the same grey.",
         "Look at the tones: faces that are turned the same way have one tone.",
@@ -229,6 +265,21 @@ NEXT_TIME: dict[str, tuple[str, str, str]] = {
         "Next time: shade the insides first, and dark.",
         "Next time: begin with the insides, the darkest of all.",
         "Next time: set the darkest step aside for insides before you tone the rest.",
+    ),
+    "curve": (
+        "Next time: four dots first, then the curve.",
+        "Next time: mark eight places first, then go round with a loose hand.",
+        "Next time: eight points first, then one loose sweep through them.",
+    ),
+    "widest": (
+        "Next time: draw the square and its cross first.",
+        "Next time: find the four touching places first; the curve makes its own widest place.",
+        "Next time: points of contact first; let the widest place follow from them.",
+    ),
+    "ends": (
+        "Next time: turn your whole arm, not your fingers.",
+        "Next time: go round twice in the air before you draw.",
+        "Next time: sweep it lightly twice, then darken.",
     ),
     "tones": (
         "Next time: shade all the sides that face the same way one after the other.",

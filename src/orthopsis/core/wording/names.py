@@ -72,7 +72,7 @@ def point_words(role: AimRole, owner: str, wording: Wording) -> str:
 
 _UP = ("lower", "middle", "upper")
 _ACROSS = ("left", "middle", "right")
-_DIRECTIONS = {"level": "level", "upright": "upright", "free": "slanted"}
+_DIRECTIONS = {"level": "level", "upright": "upright", "free": "slanted", "curve": "curved"}
 _PLACED: dict[LineKind, str] = {
     "front": "front {place} edge of {owner}",
     "back": "back {place} edge of {owner}",
@@ -95,14 +95,16 @@ def edge_words(thing: str, feature: Feature, family: str, third: tuple[int, int]
     """Return how a line is called: ``front top edge of Crate``, ``upright front edge at the upper left of K of Knot``.
 
     Args:
-        family: level, upright, free, or the point that it runs to.
+        family: level, upright, free, curve, or the point that it runs to.
         third: in which third of what it belongs to it lies, from the left and from below.
     """
     owner = part_words(feature.part, thing)
     if feature.place:
         return _PLACED[feature.kind].format(place=feature.place, owner=owner)
     direction = _DIRECTIONS.get(family, "receding")
-    return _FOUND[feature.kind].format(direction=direction, where=_where(third), owner=owner)
+    # The front of a body that stands up is its top: of a curve only the back one is told from the others.
+    kind: LineKind = "side" if family == "curve" and feature.kind == "front" else feature.kind
+    return _FOUND[kind].format(direction=direction, where=_where(third), owner=owner)
 
 
 def _where(third: tuple[int, int]) -> str:
