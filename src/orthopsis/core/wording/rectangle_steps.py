@@ -55,6 +55,58 @@ RECTANGLE: dict[str, StepPhrases] = {
         "Guessing the spaces.",
         "ruler and set square",
     ),
+    "rectangles.first_shutters_measured": StepPhrases(
+        "the shutters of the first one",
+        (
+            "On either side comes a shutter, half as wide as the window. From the lower left of the {face} of {other} "
+            "measure out its corners: {offsets}. Join them to the window: {rule_count} lines.",
+            "Beside it stand two shutters, each half as wide. Their corners, across and up from the lower left of the "
+            "{face} of {other}: {offsets}. Join them to the window: {rules}.",
+            "Two shutters, each half as wide as the window, their corners across and up from the lower left of the "
+            "{face} of {other}: {offsets}; {rules}.",
+        ),
+        "Two shutters closed cover one window: each is half as wide.",
+        "Making them as wide as the window.",
+        "ruler and set square",
+    ),
+    "rectangles.more_shutters_measured": StepPhrases(
+        "the shutters of the others",
+        (
+            "Draw the shutters of the others in the same way. Count: {rule_count} lines.",
+            "Draw the shutters of the others likewise: {rules}.",
+            "The shutters of the others likewise: {rules}.",
+        ),
+        "All of them are equally wide.",
+        "Forgetting one: each window has two.",
+        "ruler and set square",
+    ),
+    "rectangles.first_shutters_counted": StepPhrases(
+        "the shutters of the first one",
+        (
+            "On either side comes a shutter, half as wide as the window. Count the light lines from the {edge}, which "
+            "is 0, and from its {first_end}. Mark its corners where they cross: {crossings}. Join them to the window: "
+            "{rule_count} lines.",
+            "Beside it stand two shutters, each half as wide. Their corners, by light lines from the {edge} of {other} "
+            "and from its {first_end}, which are 0: {crossings}. Join them to the window: {rules}.",
+            "Two shutters, each half as wide as the window, from crossing to crossing: {crossings}; {rules}. Light "
+            "lines are counted along from the {edge} and from its {first_end}, which are 0.",
+        ),
+        "The shutter that is farther away looks narrower than the other one.",
+        "Making both shutters equally wide on the sheet.",
+        "ruler",
+    ),
+    "rectangles.more_shutters_counted": StepPhrases(
+        "the shutters of the others",
+        (
+            "Draw the shutters of the others in the same way, between the light lines {pairs}. Count: {rule_count} "
+            "lines.",
+            "Draw the shutters of the others likewise: {rules}. They lie between the light lines {pairs}.",
+            "The shutters of the others likewise, between the light lines {pairs}: {rules}.",
+        ),
+        "They become narrower with distance, as the windows do.",
+        "Forgetting one: each window has two.",
+        "ruler",
+    ),
     "rectangles.first_out": StepPhrases(
         "the first one stands out",
         (

@@ -10,6 +10,7 @@ from orthopsis.core.things.parameters import Choice, Length, Text
 from orthopsis.core.things.rectangles.forms import FORMS, POINTS
 from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES, SPREADS
 from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
+from orthopsis.core.things.rectangles.shutters import BESIDE
 
 _COUNTS = {str(count): str(count) for count in range(1, MOST_IN_A_ROW + 1)}
 
@@ -25,6 +26,7 @@ RECTANGLES = ThingKind(
         Choice("tall", "how tall each is", SHARES, "three_quarters"),
         Choice("spread", "where each lies", SPREADS, "parts"),
         Choice("form", "which form each has", {name: form.says for name, form in FORMS.items()}, "rectangle"),
+        Choice("beside", "what is on either side of each", BESIDE, "nothing"),
         Choice("points", "through which places curves are drawn", POINTS, "eight"),
         Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
         Length("deep", "how deep they are", 6.0, 0.5, 1000.0),

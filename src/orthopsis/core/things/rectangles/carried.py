@@ -11,7 +11,7 @@ from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
-from orthopsis.core.sight.solid import Solid
+from orthopsis.core.sight.solid import Solid, Topology
 from orthopsis.core.things.answers import Spans
 from orthopsis.core.things.outward import Outward
 from orthopsis.core.things.parameters import Value
@@ -35,7 +35,7 @@ class CarriedShapes(RectangleShapes):
         ]
         flat, families = self.panel.places(shares), (self.panel.along.family, self.panel.up.family)
         if self.is_flat:
-            return Solid(flat_topology(self.form, self.nodes, families), flat)
+            return self._with_shutters(flat_topology(self.form, self.nodes, families), flat)
         places = np.stack((flat, flat + self.carried), axis=1).reshape(-1, 3)
         low, far, high, near = self.panel.around
         turned = (self.panel.turned, *((high, near, low, far) if self.is_sunk else (low, far, high, near)))
@@ -50,7 +50,15 @@ class CarriedShapes(RectangleShapes):
             has_wall=not self.is_sunk,
             ends_floor=self.is_open,
         )
-        return Solid(relief_topology(self.form, self.nodes, kind, self._open), places)
+        return self._with_shutters(relief_topology(self.form, self.nodes, kind, self._open), places)
+
+    def _with_shutters(self, topology: Topology, places: Array) -> Solid:
+        """Return the forms, with their shutters, if they have any, as lines on the face."""
+        if self.shutters is None:
+            return Solid(topology, places)
+        lines = tuple(self.shutters.edges((self.panel.along.family, self.panel.up.family)))
+        whole = Topology((*topology.names, *self.shutters.names), topology.faces, (*topology.edges, *lines))
+        return Solid(whole, np.vstack((places, self.panel.places(self.shutters.places))))
 
     @cached_property
     def _open(self) -> tuple[bool, ...]:

@@ -20,10 +20,13 @@ def recipe(shapes: CarriedShapes) -> list[Move]:
     panel, layout = shapes.panel, shapes.layout.rectangles
     marked = [corner for corners in layout for corner in corners]
     marked += [place for number in range(len(layout)) for _, place in twelve_places(shapes, number)]
+    marked += shapes.shutters.places if shapes.shutters else ()
     grid = Grid(shapes.values.name, panel, marked, "face", shapes.setting.level)
     moves = [] if panel.is_true else grid.moves()
     how, is_whole = "measured" if panel.is_true else "counted", shapes.form.is_whole
     moves += _each(shapes, "divide", f"_{how}", lambda number: _flat(shapes, grid, number))
+    if shapes.shutters is not None:
+        moves += _each(shapes, "divide", f"_shutters_{how}", lambda number: _shutters(shapes, grid, number))
     if shapes.has_twelve:
         twelve = f"_twelve_{how}"
         moves += _each(
@@ -69,6 +72,13 @@ def _inscribed(shapes: CarriedShapes, end: str) -> list[Move]:
     return middles + _each(
         shapes, phase, f"_{form}", lambda number: outline_acts(drawn_of(shapes, number, end), shapes.touched(number))
     )
+
+
+def _shutters(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:
+    """Yield the acts that draw the shutters of a window."""
+    assert shapes.shutters is not None
+    families = shapes.panel.along.family, shapes.panel.up.family
+    return shapes.shutters.acts(number, grid, shapes.values.full, families)
 
 
 def _flat(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:

@@ -30,6 +30,7 @@ class Rectangles(CarriedShapes):
         Clause("{columns} along and {rows} up, each {form}, {wide} of its part wide and {tall} of it tall, {spread}. "),
         Clause("Curves are drawn through the {points}. ", {"form": CURVED}),
         Clause("Free, taken, free: {along} along the face, {up} up. "),
+        Clause("Beside each: {beside}. ", {"form": ("rectangle",), "relief": ("flat", "in", "through", "open")}),
         Clause("They are {relief}.", {"relief": ("flat",)}),
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
         Clause("They are {relief}, {deep} deep.", {"relief": ("in",)}),
@@ -44,7 +45,9 @@ class Rectangles(CarriedShapes):
 
     def turned(self) -> Mapping[str, Value]:
         """Return it with what is along up, and what is up along."""
-        return self.values.swapped(("along", "up"), ("columns", "rows"), ("wide", "tall"))
+        swapped = self.values.swapped(("along", "up"), ("columns", "rows"), ("wide", "tall"))
+        # What hangs at the sides of a window would lie over and under it.
+        return {**swapped, "beside": "nothing"}
 
     @cached_property
     def recipe(self) -> tuple[Move, ...]:

@@ -15,6 +15,7 @@ from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.answers import Crowded
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
+from orthopsis.core.things.rectangles.shutters import Shutters, shutters_of
 from orthopsis.core.things.rectangles.solid import part_name
 from orthopsis.core.things.through import GoesThrough
 
@@ -49,6 +50,21 @@ class RectangleShapes(GoesThrough):
             self._check_wall("along", "wide", layout.along, 0.0)
             self._check_wall("up", "tall", layout.up, -1.0 if self.panel.around[0] == "bottom" else 0.0)
         return layout
+
+    @cached_property
+    def shutters(self) -> Shutters | None:
+        """The shutters beside windows; only a rectangle in the wall, or flat on it, has any.
+
+        Raises:
+            GeometryError: they have no room.
+        """
+        if self.values.word("beside") != "shutters" or not self.form.is_whole or self.values.word("relief") == "out":
+            return None
+
+        def at_width(size: str) -> Layout:
+            return layout_of(replace(self.values, held={**self.values.held, "wide": size}), self.ruler)
+
+        return shutters_of(self.values.name, self.layout, self.ruler.marks[0], at_width)
 
     def _check_wall(self, part: str, size: str, taken: Sequence[tuple[float, float]], begin: float) -> None:
         """Refuse what would leave nothing of the wall, along or up."""
