@@ -231,3 +231,19 @@ def test_a_line_gone_astray_close_beside_another_one_is_found() -> None:
     assert lines["House.top.left"].verdict in ("off", "wrong_point")
     assert lines["House.top.right"].verdict == "fine"
     assert "House.top.left" not in found.missing
+
+
+def test_a_line_gone_astray_is_found_though_a_bit_of_another_one_lies_along_its_place() -> None:
+    """The left upper edge was drawn steeply upward; a stroke of something else lies along a fifth of its place."""
+    exercise = house()
+    strokes = perfect(exercise)
+    right = strokes["House.top.left"]
+    near, far = sorted((right.start, right.end), key=lambda p: -p.x)
+    strokes["House.top.left"] = Stroke(near, Point(near.x - 40.0, near.y + 50.0))
+    bit = Stroke(
+        Point(near.x + 0.4 * (far.x - near.x), near.y + 0.4 * (far.y - near.y)),
+        Point(near.x + 0.6 * (far.x - near.x), near.y + 0.6 * (far.y - near.y)),
+    )
+    found = check(exercise, [*strokes.values(), bit])
+    assert "House.top.left" in {f.about for f in found.findings if f.severity}
+    assert {line.verdict for line in found.lines if line.matched == "House.top.left"} <= {"off", "wrong_point"}

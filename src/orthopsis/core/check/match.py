@@ -37,6 +37,8 @@ MUCH_LONGER = 2.0
 LEAST_OVERLAP = 0.35
 INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
+DRAWN, HARDLY_INKED = 0.3, 0.4
+"""A line of which less than these shares are drawn, by its own strokes and by any, was not drawn (no source)."""
 ALIKE_LONG = 0.8
 """Share of a line's length from which on a stroke is about as long (no source)."""
 
@@ -78,8 +80,10 @@ def match(
             taken[i] = j
             fits.setdefault(j, cost)
     found = set(taken.values())
+    # Of a line that was drawn elsewhere a bit may be taken that is another line's, which lies along it.
+    drawn = {j for j in found if _is_drawn(placed[j], [strokes[i] for i, k in taken.items() if k == j], strokes)}
     for j, e in enumerate(placed):
-        if j in found or not e.is_asked or not e.thing or is_inked(e, strokes):
+        if j in drawn or not e.is_asked or not e.thing or is_inked(e, strokes):
             continue
         free = {
             i: s
@@ -140,6 +144,18 @@ def _runs_over(number: int, e: Expected, strokes: Sequence[Stroke], sigma_mm: fl
 def is_inked(e: Expected, strokes: Sequence[Stroke]) -> bool:
     """Tell whether there is graphite all along a line, though it was read as a part of others."""
     return share_along((e.start, e.end), [(s.start, s.end) for s in strokes], INKED_MM) >= INKED
+
+
+def _is_drawn(e: Expected, own: Sequence[Stroke], strokes: Sequence[Stroke]) -> bool:
+    """Tell whether a line was drawn at all, and not only a bit of another line that lies along it.
+
+    Args:
+        own: the strokes that were taken for it; strokes: all of the sheet.
+    """
+    if sum(stroke.length_mm for stroke in own) >= DRAWN * e.seen_share * e.length_mm:
+        return True
+    along = [(s.start, s.end) for s in strokes]
+    return share_along((e.start, e.end), along, INKED_MM) >= HARDLY_INKED * e.seen_share
 
 
 def _is_as_long(stroke: Stroke, e: Expected) -> bool:

@@ -1,7 +1,7 @@
 """A line that a student drew, and the lines that were asked for."""
 
 import math
-from collections.abc import Collection, Iterable
+from collections.abc import Collection, Iterable, Sequence
 from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.moves import EYE_LEVEL
@@ -49,6 +49,7 @@ class Expected:
         free_group: which lines of its thing are carried together, by number.
         feature: what it is.
         along: full name of the light line along which it is drawn; empty if there is none.
+        seen_share: how much of it shows; the rest is hidden between its ends.
     """
 
     name: str
@@ -61,6 +62,7 @@ class Expected:
     free_group: int = 0
     feature: Feature = ANY
     along: str = ""
+    seen_share: float = 1.0
 
     @property
     def is_free(self) -> bool:
@@ -129,13 +131,15 @@ class _Asked:
         feature = self._guides.get((line.thing, line.name), ANY)
         return Expected(name, line.thing, line.family, *ends, False, feature=feature)
 
-    def edge(self, line: DrawnLine, ends: tuple[Point, Point], *, is_asked: bool) -> Expected:
-        """Return an edge, or a line on a face, all along its pieces."""
+    def edge(self, pieces: Sequence[DrawnLine], *, is_asked: bool) -> Expected:
+        """Return an edge, or a line on a face, all along its pieces, which follow each other."""
+        line, ends = pieces[0], (Point(*pieces[0].start), Point(*pieces[-1].end))
+        seen = sum(math.dist(piece.start, piece.end) for piece in pieces) / max(distance(*ends), 1e-9)
         thing, feature = line.thing, self._edges.get((line.thing, line.name), ANY)
         free = enumerate(self._free.get(thing, ()))
         group, about = next(((i, f.about) for i, f in free if line.name in f.lines), (0, ""))
         along = f"{thing}.{feature.guide}" if feature.guide else ""
-        return Expected(f"{thing}.{line.name}", thing, line.family, *ends, is_asked, about, group, feature, along)
+        return Expected(f"{thing}.{line.name}", thing, line.family, *ends, is_asked, about, group, feature, along, seen)
 
 
 def expected_lines(
@@ -153,10 +157,9 @@ def expected_lines(
         if line.role in FINISHED and line.thing and line.visible:
             pieces.setdefault((line.thing, line.name), []).append(line)
     result = [asked.guide(line) for line in straight if line.role == "guide"]
-    for (thing, _), (first, *others) in pieces.items():
-        ends = Point(*first.start), Point(*(others[-1] if others else first).end)
-        if distance(*ends) >= SHORTEST_MM:
-            result.append(asked.edge(first, ends, is_asked=thing not in adornments))
+    for (thing, _), mine in pieces.items():
+        if math.dist(mine[0].start, mine[-1].end) >= SHORTEST_MM:
+            result.append(asked.edge(mine, is_asked=thing not in adornments))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
     result.append(Expected(EYE_LEVEL, "", "level", Point(0.0, height), Point(width, height), True))
     return result
