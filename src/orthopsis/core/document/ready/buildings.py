@@ -144,7 +144,7 @@ BUILDINGS: tuple[dict[str, Any], ...] = (
                 deep=4,
                 beside="shutters",
             ),
-            windows("Door", "left", "3:4:3", "0:13:6", "Cottage", **ALONE),
+            windows("Door", "left", "3:4:3", "0:7:3", "Cottage", **ALONE),
             gable("Roof", "Cottage", "left", 46),
         ],
         "minutes": 120,
