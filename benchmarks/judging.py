@@ -245,10 +245,10 @@ def _curves(name: str, tallies: list[Tally], on: str) -> None:
     found = 100 * sum(t.curves_found for t in tallies) / max(wrong, 1)
     named = 100 * sum(t.curves_named for t in tallies) / max(wrong, 1)
     blamed = 100 * sum(t.curves_blamed for t in tallies) / max(right, 1)
-    report(f"{name}.curves_found", found, "%", ">=95", found >= 95, f"{wrong} curves off by more than twice; {on}")
-    report(
-        f"{name}.curves_named", named, "%", "-", True, f"of them with what is wrong: place, form, widest place; {on}"
-    )
+    if wrong:
+        report(f"{name}.curves_found", found, "%", ">=95", found >= 95, f"{wrong} curves off by more than twice; {on}")
+        what = f"of them with what is wrong: place, form, widest place; {on}"
+        report(f"{name}.curves_named", named, "%", "-", True, what)
     report(f"{name}.curves_blamed", blamed, "%", "0", blamed == 0, f"{right} curves of a careful hand; {on}")
 
 
