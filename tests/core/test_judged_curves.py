@@ -25,6 +25,7 @@ TITLES = ("A tub on a crate, one point", "Tub, pail, bollard and funnel on the q
 ROUND: tuple[Exercise, ...] = tuple(read_exercise(d) for d in READY if d["title"] in TITLES)
 CURVES = tuple(curve for exercise in ROUND for curve in sought_curves(exercise))
 WHOLE = tuple(curve for curve in CURVES if curve.is_whole)
+DRUM = sought_curves(read_exercise(next(d for d in READY if str(d["title"]).startswith("Drum and pipe"))))[0]
 SIGMA = 1.0
 
 
@@ -104,6 +105,19 @@ def test_a_circle_that_is_larger_or_smaller_as_a_whole_is_said_to_be_so(curve: S
     assume(min(ellipse.major - ellipse.minor, ellipse.minor) * (times - 1) > 1.3 * allowed_mm(curve, SIGMA))
     larger = judged(curve, replace(ellipse, major=times * ellipse.major, minor=times * ellipse.minor))
     assert larger.fault == "large"
+
+
+def test_a_tilted_circle_is_said_to_be_so_and_one_that_stands_as_it_is_never() -> None:
+    flat = max(WHOLE, key=lambda curve: curve.ellipse.major - curve.ellipse.minor)
+    assert judged(flat, replace(flat.ellipse, turn_rad=flat.ellipse.turn_rad + 0.2)).fault == "turned"
+    assert judged(DRUM, replace(DRUM.ellipse, turn_rad=1.0)).verdict == "fine"
+
+
+@pytest.mark.parametrize(("times", "fault"), [(0.88, "small"), (1.14, "large")])
+def test_a_circle_that_stands_as_it_is_may_be_too_small_or_too_large(times: float, fault: str) -> None:
+    drawn = replace(DRUM.ellipse, major=times * DRUM.ellipse.major, minor=times * DRUM.ellipse.minor)
+    found = judged(DRUM, drawn)
+    assert (found.fault, found.long_mm) == (fault, pytest.approx(2 * times * DRUM.ellipse.major, abs=0.1))
 
 
 def test_a_circle_that_is_widest_at_the_middle_of_its_square_is_said_to_be_so() -> None:

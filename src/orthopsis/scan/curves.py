@@ -118,11 +118,9 @@ def _without(dark: Real32, found: Sequence[DrawnCurve], strokes: Sequence[Stroke
         for at in zip(np.round(x).astype(int).tolist(), np.round(y).astype(int).tolist(), strict=True):
             cv2.circle(rest, at, wide // 2, 0.0, -1)
     for stroke in strokes:
-        if stroke.length_mm >= STRAIGHT_MM:
-            x, y = _pixels(np.array([stroke.start.xy, stroke.end.xy]), dark.shape, px_per_mm)
-            cv2.line(
-                rest, (round(float(x[0])), round(float(y[0]))), (round(float(x[1])), round(float(y[1]))), 0.0, wide
-            )
+        x, y = _pixels(np.array([stroke.start.xy, stroke.end.xy]), dark.shape, px_per_mm)
+        start, end = zip(np.round(x).astype(int).tolist(), np.round(y).astype(int).tolist(), strict=True)
+        cv2.line(rest, start, end, 0.0, wide)
     return rest
 
 

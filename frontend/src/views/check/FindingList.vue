@@ -147,11 +147,14 @@ useEventListener('keydown', (event) => {
             @click="decide(f, 'meant')"
             >Meant so</NButton
           >
-          <NButton v-if="isOnSheet(f)" size="small" quaternary @click="decide(f, 'not_line')">Not this line</NButton>
+          <NButton v-if="isOnSheet(f)" size="small" quaternary @click="decide(f, 'not_line')">{{
+            f.curve ? 'Not this curve' : 'Not this line'
+          }}</NButton>
         </div>
       </article>
       <p class="home">
-        <strong>{{ sheet.home }} of {{ sheet.judged }}</strong> lines home<template
+        <strong>{{ sheet.home }} of {{ sheet.judged }}</strong>
+        {{ sheet.checked.curves?.length ? 'lines and curves' : 'lines' }} home<template
           v-if="sheet.meant.length || sheet.meant_curves.length"
           >; what was meant otherwise is not counted</template
         >.

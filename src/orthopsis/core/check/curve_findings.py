@@ -9,6 +9,8 @@ from orthopsis.core.check.line_names import LineNames
 from orthopsis.core.scene.prepared import Prepared
 from orthopsis.core.wording.findings import FINDINGS, finding_title
 
+_UPWARD, _UP_THERE = ("up", "down"), ("higher", "lower")
+"""How a curve lies too far, and where something is."""
 _SEVERITY = {"slightly_off": 1, "off": 2, "missing": 2}
 
 
@@ -43,7 +45,7 @@ def _values(curve: JudgedCurve, wanted: SoughtCurve, called: str, prepared: Prep
     return {
         "line": called,
         "miss": prepared.nearly(miss),
-        "side": _nearer(back) if is_widest else _aside(curve.shift_mm),
+        "side": _where(back, "farther ", _UP_THERE) if is_widest else _where(curve.shift_mm, "", _UPWARD),
         "limit": prepared.nearly(curve.allowed_mm),
         "long": prepared.nearly(curve.long_mm),
         "short": prepared.nearly(curve.short_mm),
@@ -51,16 +53,9 @@ def _values(curve: JudgedCurve, wanted: SoughtCurve, called: str, prepared: Prep
     }
 
 
-def _aside(shift_mm: tuple[float, float]) -> str:
-    """Return to which side of its place a curve lies, by the longer of its two ways there."""
-    dx, dy = shift_mm
-    if abs(dx) >= abs(dy):
-        return "to the right" if dx > 0 else "to the left"
-    return "up" if dy > 0 else "down"
-
-
-def _nearer(way_mm: tuple[float, float]) -> str:
+def _where(way_mm: tuple[float, float], more: str, up_down: tuple[str, str]) -> str:
+    """Return to which side a way leads, by the longer of its two parts; ``more`` is said of the sides."""
     dx, dy = way_mm
     if abs(dx) >= abs(dy):
-        return "farther to the right" if dx > 0 else "farther to the left"
-    return "higher" if dy > 0 else "lower"
+        return f"{more}to the {'right' if dx > 0 else 'left'}"
+    return up_down[0] if dy > 0 else up_down[1]

@@ -30,7 +30,7 @@ FINDINGS: dict[str, str] = {
     "curve_flat": "The {line} is too flat: {short} across its short way; {right} is right.",
     "curve_large": "The {line} is too large: {long} across its long way; {right} is right.",
     "curve_small": "The {line} is too small: {long} across its long way; {right} is right.",
-    "curve_turned": "The {line} is turned: its long way should run as that of its square's circle.",
+    "curve_turned": "The {line} is tilted: it must touch its square at the middles of all four sides.",
     "curve_pointed": "The {line} has pointed ends. A circle seen from the side is round at its ends too.",
     "curve_uneven": "The {line} leaves its way by {miss}; {limit} is fine.",
     "tones_differ": "{faces} have different tones: {light} is {light_grey} dark, {dark} "
@@ -66,7 +66,7 @@ TITLES: dict[str, str] = {
     "curve_flat": "A circle too flat",
     "curve_large": "A circle too large",
     "curve_small": "A circle too small",
-    "curve_turned": "A circle turned aside",
+    "curve_turned": "A circle tilted",
     "curve_pointed": "A circle with pointed ends",
     "curve_uneven": "A curve that leaves its way",
     "tones_differ": "One direction, two tones",

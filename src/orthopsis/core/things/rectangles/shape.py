@@ -60,11 +60,12 @@ class RectangleShapes(GoesThrough):
         """
         if self.values.word("beside") != "shutters" or not self.form.is_whole or self.values.word("relief") == "out":
             return None
-
-        def at_width(size: str) -> Layout:
-            return layout_of(replace(self.values, held={**self.values.held, "wide": size}), self.ruler)
-
+        at_width = partial(self._layout_with, "wide")
         return shutters_of(self.values.name, self.layout, self.ruler.marks[0], at_width)
+
+    def _layout_with(self, name: str, word: str) -> Layout:
+        """Return where they would lie if one of their values were another."""
+        return layout_of(replace(self.values, held={**self.values.held, name: word}), self.ruler)
 
     def _check_wall(self, part: str, size: str, taken: Sequence[tuple[float, float]], begin: float) -> None:
         """Refuse what would leave nothing of the wall, along or up."""
@@ -161,9 +162,7 @@ class RectangleShapes(GoesThrough):
 
     def _fewer(self, name: str, apart_mm: float) -> int:
         for count in range(int(self.values.word(name)) - 1, 0, -1):
-            held = {**self.values.held, name: str(count)}
-            layout = layout_of(replace(self.values, held=held), self.ruler)
-            if self._nearest_mm(name, layout) >= apart_mm:
+            if self._nearest_mm(name, self._layout_with(name, str(count))) >= apart_mm:
                 return count
         return 0
 
