@@ -90,6 +90,20 @@ def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
 
 
 @st.composite
+def railed(draw: Any) -> Exercise:
+    """Return stairs on a box, and a handrail along them."""
+    stairs = draw(flights())
+    rail = {
+        "kind": "handrail", "name": "Handrail", "joined_to": "Stairs", "joined_by": "face_steps",
+        "high": draw(st.floats(4.0, 90.0)), "posts": draw(st.sampled_from(["1", "2", "3"])),
+        "bars": draw(st.sampled_from(["one", "two"])), "on": draw(st.sampled_from(["near", "both"])),
+    }  # fmt: skip
+    made = exercise_of(*(thing.model_dump(mode="json") for thing in stairs.things), rail, views=views_of(stairs))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
 def rooms(draw: Any, more: int = 2) -> Exercise:
     """Return a room that one looks into, and on its faces blocks, windows, niches and boards."""
     left, bottom = draw(st.integers(10, 120)), draw(st.integers(10, 90))

@@ -125,6 +125,24 @@ class Ceiling:
 
 
 @dataclass(frozen=True, slots=True)
+class Flight:
+    """The steps of which a face is the side.
+
+    Attributes:
+        noses: the fronts of the treads on this side, from the first: full name, and where it is on the page.
+        over: those on the other side.
+        shares: where those on this side lie, as shares of the face.
+        across: the direction from this side to the other one; ``wide``: that way in the world, mm.
+    """
+
+    noses: tuple[tuple[str, Point], ...]
+    over: tuple[tuple[str, Point], ...]
+    shares: tuple[FacePlace, ...]
+    across: Way
+    wide: Vector
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided, and on which other things stand.
 
@@ -148,6 +166,7 @@ class Panel:
         is_inner: whether it is a face of a room, seen from inside.
         is_round: whether it is the square about a round top, on which only what is round stands.
         is_ground: whether it is the ground under a block, on which only its shadow falls.
+        flight: the steps of which it is the side; only what goes up with them stands on it.
         ceiling: where the room ends over it, for a floor under a ceiling.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
@@ -184,6 +203,7 @@ class Panel:
     is_inner: bool = False
     is_round: bool = False
     is_ground: bool = False
+    flight: Flight | None = None
     ceiling: Ceiling | None = None
     marks: tuple[Act, ...] = ()
     back: Back | None = None
@@ -199,7 +219,7 @@ class Panel:
     @property
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
-        return not (self.parts or self.is_round or self.is_ground)
+        return not (self.parts or self.is_round or self.is_ground or self.flight)
 
     @property
     def is_whole_top(self) -> bool:
@@ -249,9 +269,11 @@ class Panel:
 
     @property
     def points(self) -> Mapping[str, Point]:
-        """Its corners on the page, and those of the others that belong to it, by full name."""
+        """Its corners on the page, those of its steps and of the others that belong to it, by full name."""
         found = dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
         found |= {c.name: c.at for part in self.parts for loop in part.loops for c in loop}
+        if self.flight is not None:
+            found |= dict((*self.flight.noses, *self.flight.over))
         for other in self.others:
             found |= other.points
         return found

@@ -193,7 +193,8 @@ def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> 
             gone[ends] = WHOLE if spans == WHOLE or gone.get(ends) == WHOLE else (*gone.get(ends, ()), *spans)
     boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
     for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
-        role: Role = "edge" if placed.standing.is_body or placed.standing.lies_on_ground else "detail"
+        own = placed.standing
+        role: Role = "edge" if own.is_body or own.lies_on_ground or own.stands_free else "detail"
         yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, gone)
 
 

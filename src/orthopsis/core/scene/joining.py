@@ -34,8 +34,11 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
         for one in reversed(_chain(index, documents, alone, number, done)):
             document, placed = documents[one], alone[one]
             if document.joined_to or placed.kind.hangs:
+                other = done[number[document.joined_to]]
+                with placed_errors(other):  # one that cannot be drawn has no faces and no joints: that is its own fault
+                    _ = other.standing.faces if placed.kind.lies_on_face else other.standing.joints
                 with placed_errors(placed):
-                    placed = _JOINS[placed.kind.hangs](placed, done[number[document.joined_to]], document)
+                    placed = _JOINS[placed.kind.hangs](placed, other, document)
             done[one] = placed
     return tuple(done[i] for i in range(len(documents)))
 

@@ -7,6 +7,7 @@ from orthopsis.core.things.division import DIVISION
 from orthopsis.core.things.eaves import EAVES
 from orthopsis.core.things.figure import FIGURE
 from orthopsis.core.things.gable import GABLE_ROOF
+from orthopsis.core.things.handrail import HANDRAIL
 from orthopsis.core.things.hip import HALF_PYRAMID, HIP_ROOF, LEAN_TO
 from orthopsis.core.things.letters import LETTERS
 from orthopsis.core.things.on_roof import CHIMNEY, DORMER
@@ -39,6 +40,7 @@ KINDS: dict[str, ThingKind] = {
         RAISED_BLOCK,
         TABLE,
         STAIRS,
+        HANDRAIL,
         ROUND_BODY,
         RECTANGLES,
         ROW,

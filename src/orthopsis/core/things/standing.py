@@ -226,6 +226,11 @@ class Standing:
         return bool(self.solid.faces)
 
     @property
+    def stands_free(self) -> bool:
+        """Whether its lines are edges although it has no faces, since they lie on no face of another thing."""
+        return False
+
+    @property
     def lies_on_ground(self) -> bool:
         """Whether it is drawn on the ground itself, so that whatever stands there hides it."""
         return False

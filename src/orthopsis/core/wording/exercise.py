@@ -147,5 +147,6 @@ FACES = {
     "face_right_wall": "the right wall",
     "face_ceiling": "the ceiling",
     "face_ground": "the ground",
+    "face_steps": "the steps",
 }
 """On which face of another one a thing may lie."""

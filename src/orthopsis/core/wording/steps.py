@@ -8,6 +8,7 @@ from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.form_steps import FORM
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.ground_steps import GROUND
+from orthopsis.core.wording.handrail_steps import HANDRAIL
 from orthopsis.core.wording.hip_steps import HIP
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.on_roof_steps import ON_ROOF
@@ -48,6 +49,7 @@ STEPS: dict[str, StepPhrases] = {
     **RAISED,
     **TABLE,
     **STAIRS,
+    **HANDRAIL,
     **ROUND_BODY,
     **SHADOW,
     **ON_ROOF,

@@ -223,4 +223,24 @@ ROOMS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 165,
     },
+    {
+        **HEAD,
+        "title": "The watch tower's stairs with a handrail, two points",
+        "eye_level": {"height_mm": 204, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 560}],
+        "things": [
+            block("Terrace", 214, 22, 12, 148, 170),
+            flight("Stairs", "Terrace", "top", "2:8:2", "3:5:4", 84, "6"),
+            {
+                "kind": "handrail",
+                "name": "Handrail",
+                "joined_to": "Stairs",
+                "joined_by": "face_steps",
+                "high": 36,
+                "bars": "two",
+                "on": "both",
+            },
+        ],
+        "minutes": 165,
+    },
 )

@@ -26,6 +26,7 @@ STAIRS = ThingKind(
     in_view={"one_point": Stairs, "two_point": Stairs},
     hangs="on_face",
     can_lie_on=is_level_top,
+    bears=True,
     lies_says=" They stand on ",
     adding="stairs",
     lies_on="a room, or a box whose top is seen",

@@ -5,6 +5,7 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Handle
@@ -12,6 +13,7 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.stairs.recipe import recipe
 from orthopsis.core.things.stairs.shape import StairsShape
+from orthopsis.core.things.stairs.side import side_of
 
 
 class Stairs(StairsShape):
@@ -49,3 +51,8 @@ class Stairs(StairsShape):
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """Between which points their height is measured."""
         return {"rise": self.measured_span}
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """The side on which they are measured, and along which a handrail goes up."""
+        return {"steps": side_of(self)}
