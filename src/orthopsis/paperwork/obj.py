@@ -37,7 +37,7 @@ def obj_bytes(exercise: Exercise) -> bytes:
     first = 1
     sunk = _sunk(solved)
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
-        if placed.standing.holes or placed.standing.lies_on_ground or not seen.solid.faces:
+        if placed.standing.holes or placed.standing.lies_on_ground or not placed.standing.is_body:
             continue
         numbers: dict[tuple[int, ...], int] = {}
         faces = [

@@ -15,7 +15,8 @@ from hypothesis import HealthCheck, given, settings
 from numpy.typing import NDArray
 from OCP.gp import gp_Dir, gp_Lin, gp_Pnt
 from OCP.IntCurvesFace import IntCurvesFace_ShapeIntersector
-from scenes import beside_walls, lamplit, shadowed, solved
+from scenes import beside_walls, falling, lamplit, shadowed, solved
+from test_fallen_shadow import over_chest, over_steps, up_a_side
 from test_round_shadow import tub
 from test_shadow import crate
 from test_shadow_on_wall import before_back_wall, by_right_wall
@@ -23,6 +24,8 @@ from test_shadow_on_wall import before_back_wall, by_right_wall
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.sight.solid import Solid
+from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.shape import ShadowShape
 
 UNSURE_MM = 0.05
@@ -40,10 +43,10 @@ def on_ground(found: Solved, foot: Places, page: Places) -> Places:
     return np.asarray(rays * (foot[1] / rays[:, 1])[:, None])
 
 
-def is_lit(found: Solved, at: Places, toward_light: Places) -> list[bool]:
+def is_lit(block: Solid, at: Places, toward_light: Places) -> list[bool]:
     """Of places on the ground, whether a line toward the light passes the block by; for each its own way, or one."""
     caster = IntCurvesFace_ShapeIntersector()
-    caster.Load(shape_of(found.seen[-2].solid), 1e-9)
+    caster.Load(shape_of(block), 1e-9)
     lit = []
     ways = np.broadcast_to(toward_light, at.shape)
     for (x, y, z), (dx, dy, dz) in zip(at.tolist(), ways.tolist(), strict=True):
@@ -110,7 +113,7 @@ def assert_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> in
     if not len(samples):
         return 0
     ground = on_ground(found, solid.places[0], samples)
-    lit = is_lit(found, ground, ways_to_light(exercise, found, ground))
+    lit = is_lit(block, ground, ways_to_light(exercise, found, ground))
     assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
     return lit.count(False)
 
@@ -146,7 +149,7 @@ def assert_wall_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) 
         return 0
     at = on_wall(found, wall, samples)
     ways = ways_to_light(exercise, found, np.vstack((solid.places[:1], at)))
-    lit = is_lit(found, at, ways[1:] if ways.ndim > 1 else ways)
+    lit = is_lit(found.seen[-2].solid, at, ways[1:] if ways.ndim > 1 else ways)
     assert [not dark for dark in shapely.contains(area, shapely.points(samples))] == lit
     return lit.count(False)
 
@@ -156,6 +159,60 @@ def assert_wall_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) 
 def test_a_place_on_the_wall_is_dark_where_the_block_stands_before_the_light(exercise: Exercise) -> None:
     assert_dark_where_no_light_comes(exercise, UNSURE_MM)
     assert_wall_dark_where_no_light_comes(exercise, UNSURE_MM)
+
+
+def assert_faces_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> int:
+    """Compare places of the faces on which a shadow goes on with what the kernel's rays meet; return how many are dark.
+
+    Asked of all faces of the other thing that are seen and that the light comes to, by the kernel's normals alone.
+    """
+    found, dark = solved(exercise), 0
+    upon = found.prepared.things[-1].standing
+    if not isinstance(upon, FallenShadow) or not upon.falls:
+        return 0
+    eye, solid = found.seen[-1].eye, found.seen[-1].solid
+    own, other = (
+        found.prepared.by_name[name].standing.solid for name in (upon.setting.casts[0].anchor.thing, upon.anchor.thing)
+    )
+    # Both stand on one ground: so many times as large is the post in the world of the other thing.
+    post = Solid(own.topology, own.places * (other.places[:, 1].min() / own.places[:, 1].min()))
+    for panel in upon.host.outer_faces:
+        names = [face.corners for face in solid.faces if face.name == f"of_0.{panel.face}.shadow"]
+        areas = [shapely.Polygon(eye.see(solid.places[[solid.index(name) for name in corners]])) for corners in names]
+        area = shapely.union_all([shapely.make_valid(one) for one in areas])
+        whole = shapely.Polygon([at.xy for at in panel.page])
+        x, y = np.meshgrid(
+            *(np.linspace(*ends, SAMPLES) for ends in zip(whole.bounds[:2], whole.bounds[2:], strict=True))
+        )
+        points = shapely.points(np.column_stack((x.ravel(), y.ravel())))
+        points = points[shapely.contains(whole.buffer(-unsure_mm), points)]
+        if area.area:
+            points = points[shapely.distance(points, shapely.boundary(area)) > unsure_mm]
+        if not len(points):
+            continue
+        at = on_wall(found, panel, shapely.get_coordinates(points))
+        ways = ways_to_light(exercise, found, np.vstack((post.places[:1], at)))  # by its foot the lamp is found
+        ways = ways[1:] if ways.ndim > 1 else np.broadcast_to(ways, at.shape)
+        out = np.array(panel.outward)
+        toward = (ways @ out) > 1e-6 * np.linalg.norm(ways, axis=1)
+        if not toward.any():
+            assert not area.area, "no shadow falls where no light comes"
+            continue
+        lit = is_lit(post, at[toward], ways[toward])
+        assert [not is_dark for is_dark in shapely.contains(area, points[toward])] == lit, panel.says
+        dark += lit.count(False)
+    return dark
+
+
+@settings(max_examples=150, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(falling())
+def test_a_place_on_another_thing_is_dark_where_a_post_stands_before_the_light(exercise: Exercise) -> None:
+    assert_faces_dark_where_no_light_comes(exercise, UNSURE_MM)
+
+
+@pytest.mark.parametrize("make", [over_chest, over_steps, up_a_side])
+def test_so_are_chest_and_steps(make: Callable[[], Exercise]) -> None:
+    assert assert_faces_dark_where_no_light_comes(make(), UNSURE_MM) > 5
 
 
 @pytest.mark.parametrize("make", [by_right_wall, before_back_wall])

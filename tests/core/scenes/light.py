@@ -10,7 +10,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
 from orthopsis.core.things.round_body.shape import NARROW
 from scenes.alone import exercises
-from scenes.base import drawn_faces_of, faces_of, is_unheld, views_of
+from scenes.base import VIEWS, deck_in, drawn_faces_of, faces_of, is_unheld, views_of
 from scenes.furniture import corner_rooms, rooms, round_bodies
 
 
@@ -91,3 +91,39 @@ def round_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point"
     )
     assume(not is_unheld(made))
     return made
+
+
+@st.composite
+def falling(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a wide deck or a room, in it a post and a block or stairs, the post's shadow, and what falls on these."""
+    view, light = draw(st.sampled_from(views)), draw(suns())
+    if light["sun"]["stands"] == "lamp":
+        room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))
+        host, face, drawn = room.things[0].model_dump(mode="json"), "floor", views_of(room)
+    else:
+        host, face, drawn = {**deck_in(view), **draw(_wide(view))}, "top", [VIEWS[view]]
+    on_deck = {"joined_to": host["name"], "joined_by": f"face_{face}"}
+    rows = [("1:1:8", "4:5:1"), ("2:1:7", "4:6:0"), ("0:2:8", "3:4:3"), ("8:1:1", "1:4:5"), ("7:2:1", "0:5:5")]
+    beside = st.sampled_from([("4:1:5", "1:8:1"), ("2:2:6", "1:5:4"), ("3:1:6", "2:6:2"), ("6:1:3", "0:8:2")])
+    ways = [draw(st.sampled_from(rows)), draw(beside)]
+    ways = ways if draw(st.booleans()) else ways[::-1]
+    lies = [dict(zip(("along", "up"), way, strict=True)) for way in zip(*ways, strict=True)]
+    post = {"kind": "raised_block", "name": "Post", "rise": draw(st.floats(10.0, 90.0)), **on_deck, **lies[0]}
+    other: dict[str, Any] = {"name": "Other", "rise": draw(st.floats(4.0, 60.0)), **on_deck, **lies[1]}
+    other["kind"] = draw(st.sampled_from(["raised_block", "stairs"]))
+    if other["kind"] == "stairs":
+        other |= {"steps": str(draw(st.integers(2, 4))), "climbs": draw(st.sampled_from(["along", "up"]))}
+    stands = "steps" if other["kind"] == "stairs" else "ground"
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Post", "joined_by": "face_ground"}
+    upon = {"kind": "fallen_shadow", "name": "Upon", "joined_to": "Other", "joined_by": f"face_{stands}"}
+    made = exercise_of(host, other, post, shadow, upon, views=drawn, **light)
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def _wide(draw: Any, view: str) -> dict[str, Any]:
+    """Return how large a deck is: of the one in each view, the lengths of its sides."""
+    if view == "one_point":
+        return {"width": draw(st.floats(150.0, 260.0)), "depth": draw(st.floats(30.0, 80.0))}
+    return {f"{side}_length": draw(st.floats(60.0, 150.0)) for side in ("left", "right")}

@@ -14,6 +14,7 @@ from orthopsis.core.light.light import Rays
 from orthopsis.core.plane.tolerance import SAME_SHARE, THIN_FACE_MM2
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.ground import GroundShadow
 from orthopsis.core.view.eye import Array
 
@@ -27,6 +28,8 @@ HIGHER = 1.5
 def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on a cast shadow, of whatever it is."""
     shadow, about = placed.standing, f"things.{placed.index}"
+    if isinstance(shadow, FallenShadow):
+        yield from _on_fallen(solved, shadow, about)
     if not isinstance(shadow, GroundShadow):
         return
     caster = solved.prepared.by_name[shadow.anchor.thing]
@@ -37,13 +40,37 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         return
     yield from _lamp_outside(solved, shadow, caster)
     edits = _other_sun(solved, STEEPER, HIGHER)
-    reached = next(_reached(solved, shadow, caster), None)
+    reached = next((other for other in _reached(solved, shadow, caster) if not _climbs(solved, shadow, other)), None)
     if reached is not None:
         yield piece(solved, "shadow_climbs", about, 0, 1, "things", {**shown, "other": reached.values.name}, edits)
-    elif _is_over_edge(shadow, caster):
+    elif _is_over_edge(shadow, caster) and not _is_caught(solved, shadow):
         yield piece(
             solved, "shadow_over_edge", about, 0, 1, "things", {**shown, "other": caster.standing.anchor.thing}, edits
         )
+
+
+def _on_fallen(solved: Solved, shadow: FallenShadow, about: str) -> Iterator[Advice]:
+    """Yield advice on what falls on a thing: nothing does, or nobody can find it."""
+    shown: dict[str, object] = {"thing": shadow.values.name, "other": shadow.anchor.thing}
+    if shadow.is_hidden:
+        yield piece(solved, "shadow_not_found_upon", about, 1, 0, "things", shown, _other_sun(solved, STEEPER, HIGHER))
+    elif not shadow.falls:
+        edits = _other_sun(solved, FLATTER, 1 / HIGHER)
+        yield piece(solved, "no_shadow_upon", about, 0, 1, "things", shown, edits)
+
+
+def _is_caught(solved: Solved, shadow: GroundShadow) -> bool:
+    """Tell whether all rays that bound a shadow are kept from the ground by other things."""
+    upon = [p.standing for p in solved.prepared.things if isinstance(p.standing, FallenShadow)]
+    falls = [fall for own in upon for fall in own.falls if fall.cast is shadow]
+    caught = {spot.corner for fall in falls for spot in fall.spots}
+    return bool(falls) and set(falls[0].caster.chain) <= caught
+
+
+def _climbs(solved: Solved, shadow: GroundShadow, other: Placed) -> bool:
+    """Tell whether a shadow is drawn where it falls on another thing."""
+    upon = [p.standing for p in solved.prepared.things if isinstance(p.standing, FallenShadow)]
+    return any(fall.cast is shadow for own in upon if own.host is other.standing for fall in own.falls)
 
 
 def _other_sun(solved: Solved, angles: Mapping[Rays, Rays], times: float) -> list[CureEdit]:

@@ -321,6 +321,7 @@ class Move:
         view: the view whose points it marks, or empty.
         part: the part of the thing that it belongs to, such as a letter, or empty.
         piece: which of several pieces that are cut away it belongs to; they are told one by one.
+        face: what the face is called on which it is drawn, of what goes on over several; they are told one by one.
     """
 
     phase: Phase
@@ -330,3 +331,4 @@ class Move:
     view: str = ""
     part: str = ""
     piece: CutPiece | None = None
+    face: str = ""

@@ -25,6 +25,7 @@ class Breath:
     view: str = ""
     part: str = ""
     piece: CutPiece | None = None
+    face: str = ""
 
 
 def breaths(moves: Sequence[Move], *, cuts_at_once: bool = False) -> list[Breath]:
@@ -35,10 +36,11 @@ def breaths(moves: Sequence[Move], *, cuts_at_once: bool = False) -> list[Breath
     """
     result = []
     told = [move for move in moves if move.breath]
-    for (phase, thing, name, view, part, piece), group in groupby(told, key=partial(_breath, cuts_at_once)):
-        result.append(Breath(phase, thing, name, tuple(group), view, part, piece))
+    for (phase, thing, name, view, part, piece, face), group in groupby(told, key=partial(_breath, cuts_at_once)):
+        result.append(Breath(phase, thing, name, tuple(group), view, part, piece, face))
     return result
 
 
-def _breath(cuts_at_once: bool, move: Move) -> tuple[Phase, str, str, str, str, CutPiece | None]:
-    return (move.phase, move.thing, move.breath, move.view, move.part, None if cuts_at_once else move.piece)
+def _breath(cuts_at_once: bool, move: Move) -> tuple[Phase, str, str, str, str, CutPiece | None, str]:
+    piece = None if cuts_at_once else move.piece
+    return (move.phase, move.thing, move.breath, move.view, move.part, piece, move.face)

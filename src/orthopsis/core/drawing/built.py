@@ -129,8 +129,9 @@ def _build(standing: Standing) -> Built:
     lines = _given_lines(setting)
     host = _host_of_all(setting)
     if host is not None:
-        given, lines = {**given, **_build(host).points}, {**lines, **_build(host).lines}
         lines |= _walls(host)
+    for other in (*([host] if host is not None else []), *setting.casts):
+        given, lines = {**given, **_build(other).points}, {**lines, **_build(other).lines}
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
@@ -157,11 +158,14 @@ def _panel_lines(panel: Panel, owner: str) -> dict[str, Ruled]:
 
 
 def _host_of_all(setting: Setting) -> Standing | None:
-    """Return the other thing of which everything may be used: by what repeats it, or is its shadow."""
+    """Return the other thing of which everything may be used: by what repeats it, is its shadow, or falls on it."""
     anchor = setting.anchor
-    if anchor is None or not (anchor.in_line is not None or (anchor.panel is not None and anchor.panel.is_ground)):
+    if anchor is None:
         return None
-    return anchor.other
+    is_of_all = (
+        anchor.in_line is not None or bool(setting.casts) or (anchor.panel is not None and anchor.panel.is_ground)
+    )
+    return anchor.other if is_of_all else None
 
 
 @lru_cache(maxsize=32)

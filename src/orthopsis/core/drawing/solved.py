@@ -121,11 +121,18 @@ def _drawing_order(prepared: Prepared) -> list[int]:
     """Return the numbers of the things as they are drawn: what stands on another after that, patterns last."""
     order: dict[int, None] = {}
     for placed in sorted(prepared.things, key=lambda p: p.kind.is_late or p.kind.is_after_all):
-        below = [placed]
-        while (anchor := below[-1].setting.anchor) is not None and (other := prepared.thing(anchor.thing)) is not None:
-            below.append(other)
-        order |= dict.fromkeys(one.index for one in reversed(below))
+        _draw_before(prepared, placed, order)
     return list(order)
+
+
+def _draw_before(prepared: Prepared, placed: Placed, order: dict[int, None]) -> None:
+    """Put what a thing needs into the order of drawing, and then itself."""
+    anchor = placed.setting.anchor
+    needs = [anchor.thing] if anchor is not None else []
+    for name in (*needs, *(cast.values.name for cast in placed.setting.casts)):
+        if (other := prepared.thing(name)) is not None and other.index not in order:
+            _draw_before(prepared, other, order)
+    order[placed.index] = None
 
 
 def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[Seen, ...]:
@@ -194,7 +201,7 @@ def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> 
     boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
     for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
         own = placed.standing
-        role: Role = "edge" if own.is_body or own.lies_on_ground or own.stands_free else "detail"
+        role: Role = "edge" if own.is_body or own.lies_on_ground or own.draws_edges else "detail"
         yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, gone)
 
 

@@ -5,7 +5,7 @@ touches there too: that leaves its picture as it is. In line with another it doe
 """
 
 import math
-from collections.abc import Callable, Mapping, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import replace
 
 from orthopsis.core.construct.hidden_face import drawn_through
@@ -40,7 +40,20 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
                 with placed_errors(placed):
                     placed = _JOINS[placed.kind.hangs](placed, other, document)
             done[one] = placed
-    return tuple(done[i] for i in range(len(documents)))
+    return tuple(_going_on(done[i], done.values()) for i in range(len(documents)))
+
+
+def _going_on(placed: Placed, others: Iterable[Placed]) -> Placed:
+    """Return a thing where it stands, where others go on in it with these: on a crate the shadows that reach it."""
+    kind, frame = placed.kind.goes_on_with, placed.setting.frame
+    if not kind:
+        return placed
+    casts = sorted((p for p in others if p.kind.kind == kind and p.setting.frame == frame), key=lambda p: p.index)
+    for cast in casts:
+        with placed_errors(cast):  # one that cannot be drawn is its own fault
+            _ = cast.standing.solid
+    setting = replace(placed.setting, casts=tuple(cast.standing for cast in casts))
+    return replace(placed, standing=placed.kind.stand(placed.values, setting))
 
 
 def _chain(

@@ -25,7 +25,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
     is_true = panel.along.goal.is_ideal
     return {
         "other": name,
-        "where": f"{breath.part} of {name}" if breath.part else f"the {panel.says} of {name}",
+        "where": f"{breath.part} of {name}" if breath.part else f"the {breath.face or panel.says} of {name}",
         "face": panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),

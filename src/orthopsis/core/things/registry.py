@@ -20,7 +20,7 @@ from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.room import ROOM
 from orthopsis.core.things.round_body import ROUND_BODY
 from orthopsis.core.things.row import ROW
-from orthopsis.core.things.shadow import SHADOW
+from orthopsis.core.things.shadow import FALLEN_SHADOW, SHADOW
 from orthopsis.core.things.sign import SIGN
 from orthopsis.core.things.silhouette import SILHOUETTES
 from orthopsis.core.things.stairs import STAIRS
@@ -49,6 +49,7 @@ KINDS: dict[str, ThingKind] = {
         FIGURE,
         PATTERN,
         SHADOW,
+        FALLEN_SHADOW,
         GABLE_ROOF,
         EAVES,
         HIP_ROOF,

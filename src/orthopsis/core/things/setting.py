@@ -88,6 +88,7 @@ class Setting:
     Attributes:
         over_ground_mm: how high the eye is over the ground in truth, where that is stated.
         light: the one light of the sheet, for what follows it.
+        casts: the shadows that fall on the ground of this sheet, for what they fall on further on.
     """
 
     frame: Frame
@@ -96,11 +97,12 @@ class Setting:
     half: Half = "whole"
     over_ground_mm: float | None = None
     light: Light = NOON
+    casts: "tuple[Standing, ...]" = ()
     _hash: int = field(init=False, repr=False, compare=False, default=0)
 
     def __post_init__(self) -> None:
         """Find the hash once: things are looked up by what they stand in each time that a picture is made."""
-        held = (self.frame, self.sheet, self.anchor, self.half, self.over_ground_mm, self.light)
+        held = (self.frame, self.sheet, self.anchor, self.half, self.over_ground_mm, self.light, self.casts)
         object.__setattr__(self, "_hash", hash(held))
 
     def __hash__(self) -> int:

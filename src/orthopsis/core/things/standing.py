@@ -122,6 +122,12 @@ class Standing:
         """Its faces on which other things can lie, by the way they are turned."""
         return {}
 
+    @cached_property
+    def outer_faces(self) -> tuple[Panel, ...]:
+        """Its whole outer faces that are seen, on which the shadow of another thing may fall."""
+        own = {id(panel): panel for panel in self.faces.values() if panel.is_whole and not panel.is_inner}
+        return tuple(panel for panel in own.values() if panel.is_seen and panel.outward is not None)
+
     @property
     def cut_from(self) -> Panel | None:
         """The face of a block of its own from which it is cut; None where it is cut from none that is said."""
@@ -226,8 +232,8 @@ class Standing:
         return bool(self.solid.faces)
 
     @property
-    def stands_free(self) -> bool:
-        """Whether its lines are edges although it has no faces, since they lie on no face of another thing."""
+    def draws_edges(self) -> bool:
+        """Whether its lines are edges although it is no body: a rail, a shadow on another thing."""
         return False
 
     @property

@@ -140,8 +140,20 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Lay it on another face",),
     ),
     "shadow_climbs": AdvicePhrases(
-        "“{thing}” reaches {other}: there it would climb, and it is drawn on the ground alone.",
+        "“{thing}” reaches {other}: there it would climb, and it is drawn on the ground alone. Add a shadow upon "
+        "{other}.",
         "A shadow follows what it falls on: up a wall it is upright, where the light comes from the side.",
+        ("Let the light fall more steeply",),
+    ),
+    "no_shadow_upon": AdvicePhrases(
+        "“{thing}” is empty: no cast shadow of a block reaches {other}.",
+        "A shadow falls on another thing where that stands in its way.",
+        ("Let the light fall flatter",),
+    ),
+    "shadow_not_found_upon": AdvicePhrases(
+        "“{thing}” cannot be found by hand: it begins on a side of {other} that is not seen or not told, or goes over "
+        "its top by a lamp.",
+        "A shadow goes on from where it comes: from the ground up a side, and over its edge.",
         ("Let the light fall more steeply",),
     ),
     "sun_off_sheet": AdvicePhrases(

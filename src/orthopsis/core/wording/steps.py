@@ -4,6 +4,7 @@ from orthopsis.core.wording.corner_room_steps import CORNER_ROOM
 from orthopsis.core.wording.corner_steps import CORNER
 from orthopsis.core.wording.eaves_steps import EAVES
 from orthopsis.core.wording.face_steps import FACE
+from orthopsis.core.wording.fallen_shadow_steps import FALLEN_SHADOW
 from orthopsis.core.wording.finish_steps import FINISH
 from orthopsis.core.wording.form_steps import FORM
 from orthopsis.core.wording.front_steps import FRONT
@@ -52,6 +53,7 @@ STEPS: dict[str, StepPhrases] = {
     **HANDRAIL,
     **ROUND_BODY,
     **SHADOW,
+    **FALLEN_SHADOW,
     **ON_ROOF,
     **PATTERN,
     **FINISH,

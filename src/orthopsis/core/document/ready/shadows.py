@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.rooms import on_floor, room
+from orthopsis.core.document.ready.rooms import flight, on_floor, room
 from orthopsis.core.document.ready.round_things import round_body
 from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measured, raised, windows
 
@@ -10,6 +10,11 @@ from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measu
 def shadow(host: str) -> dict[str, Any]:
     """Return the shadow of a block on the ground."""
     return {"kind": "shadow", "name": f"Shadow of {host}", "joined_to": host, "joined_by": "face_ground"}
+
+
+def falls_on(host: str, face: str = "ground") -> dict[str, Any]:
+    """Return what falls of the shadows of a sheet on a block, or on steps."""
+    return {"kind": "fallen_shadow", "name": f"Shadow upon {host}", "joined_to": host, "joined_by": f"face_{face}"}
 
 
 SHADOWS: tuple[dict[str, Any], ...] = (
@@ -193,5 +198,36 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         ],
         "rays": "45",
         "minutes": 90,
+    },
+    {
+        **HEAD,
+        "title": "A tall crate's shadow over a low chest, two points",
+        "eye_level": {"height_mm": 176, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 590}],
+        "things": [
+            block("Tall crate", 138, 66, 62, 42, 40),
+            block("Low chest", 272, 50, 36, 78, 66),
+            shadow("Tall crate"),
+            shadow("Low chest"),
+            falls_on("Low chest"),
+        ],
+        "rays": "30",
+        "minutes": 105,
+    },
+    {
+        **HEAD,
+        "title": "A mooring post's shadow over the harbour steps, two points",
+        "eye_level": {"height_mm": 212, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -130, "right_mm": 570}],
+        "things": [
+            block("Quay", 206, 14, 10, 160, 172),
+            flight("Steps", "Quay", "top", "6:8:2", "3:7:3", 54, "4"),
+            raised("Post", "Quay", "2:1:13", "6:1:6", 84),
+            shadow("Post"),
+            falls_on("Steps", "steps"),
+        ],
+        "sun": {"stands": "behind", "aside_mm": 196, "height_mm": 96},
+        "minutes": 150,
+        "wording": {"level": "oldest"},
     },
 )

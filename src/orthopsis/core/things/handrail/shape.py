@@ -68,7 +68,7 @@ class HandrailShape(Standing):
         return True
 
     @property
-    def stands_free(self) -> bool:
+    def draws_edges(self) -> bool:
         """Posts and rails are edges."""
         return True
 

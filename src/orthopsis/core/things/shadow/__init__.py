@@ -4,6 +4,7 @@ By the one light of the sheet: from the side, by the set square, by a sun ahead 
 """
 
 from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.shadow import CastShadow
 
 SHADOW = ThingKind(
@@ -16,4 +17,18 @@ SHADOW = ThingKind(
     can_lie_on=lambda panel: panel.is_ground,
     lies_says=" It falls on ",
     lies_on="a box that stands on the ground",
+)
+
+FALLEN_SHADOW = ThingKind(
+    kind="fallen_shadow",
+    title="Shadow upon it",
+    parameters=(),
+    in_view={"one_point": FallenShadow, "two_point": FallenShadow},
+    hangs="on_face",
+    is_after_all=True,
+    goes_on_with=SHADOW.kind,
+    can_lie_on=lambda panel: panel.is_ground or panel.flight is not None,
+    lies_says=" It falls on ",
+    adding="a shadow upon a thing",
+    lies_on="a box or stairs that a cast shadow reaches",
 )

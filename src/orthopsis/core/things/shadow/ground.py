@@ -10,6 +10,7 @@ from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.answers import Called, Spoken
+from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.view.eye import Array
@@ -176,14 +177,16 @@ class GroundShadow(Standing):
 
     @property
     def spoken(self) -> Mapping[str, Spoken]:
-        """To which side it falls, and how its rays are drawn: at an angle, or from and to which points."""
-        light = self.setting.light
-        side = "right" if light.side == "left" else "left"
-        points = {}
-        if not light.is_beside:
-            points = {
-                "light_point": Called(self.setting.rays.family),
-                "shadow_point": Called(self.setting.shadows.family),
-            }
-        sense = "toward" if light.stands == "behind" else "away from"
-        return {"shadow_side": side, "ray": f"{light.rays}°", "sense": sense, **points}
+        """How the light falls."""
+        return words_of_light(self.setting)
+
+
+def words_of_light(setting: Setting) -> Mapping[str, Spoken]:
+    """Return to which side shadows fall, and how rays are drawn: at an angle, or from and to which points."""
+    light = setting.light
+    side = "right" if light.side == "left" else "left"
+    points = {}
+    if not light.is_beside:
+        points = {"light_point": Called(setting.rays.family), "shadow_point": Called(setting.shadows.family)}
+    sense = "toward" if light.stands == "behind" else "away from"
+    return {"shadow_side": side, "ray": f"{light.rays}°", "sense": sense, **points}

@@ -1,4 +1,8 @@
-"""The side of a flight of stairs as a face: on it the risers are measured, and a handrail goes up along it."""
+"""The faces of a flight of stairs: the side on which the risers are measured, and along which a handrail goes up; its
+risers and treads, on which shadows fall.
+"""
+
+from dataclasses import replace
 
 import numpy as np
 
@@ -34,4 +38,48 @@ def side_of(stairs: StairsShape) -> Panel:
             noses(NEAR), noses(FAR), tuple((i / count, (i + 1) / count) for i in range(count)),
             stairs.across, vector(np.asarray(across)),
         ),
+    )  # fmt: skip
+
+
+def steps_of(stairs: StairsShape) -> tuple[Panel, ...]:
+    """Return the risers and treads that are seen, from the foot up; each from the near side on, across and up."""
+    faces = [step(stairs, i) for i in range(stairs.count) for step in (_riser, _tread)]
+    return tuple(panel for panel in faces if panel.is_seen)
+
+
+def _riser(stairs: StairsShape, number: int) -> Panel:
+    """Return the front of a step."""
+    panel = _between(stairs, f"riser.{number}", (f"in.{number}", f"nose.{number}"))
+    return replace(panel, says=f"{_ORDINALS[number]} riser", up=stairs.panel.out, out=stairs.ahead)
+
+
+def _tread(stairs: StairsShape, number: int) -> Panel:
+    """Return the top of a step."""
+    panel = _between(stairs, f"tread.{number}", (f"nose.{number}", f"in.{number + 1}"))
+    return replace(panel, says=f"{_ORDINALS[number]} tread", up=stairs.ahead, out=stairs.panel.out, is_level=True)
+
+
+_ORDINALS = (
+    "first", "second", "third", "fourth", "fifth", "sixth", "seventh", "eighth", "ninth", "tenth", "eleventh",
+    "twelfth",
+)  # fmt: skip
+
+
+def _between(stairs: StairsShape, name: str, ends: tuple[str, str]) -> Panel:
+    """Return the face between the lines across at two corners of each side, the lower or nearer one first."""
+    n, c, world = stairs.values.full, stairs.corner, stairs.world
+    low, high = ends
+    corners = c(NEAR, low), c(FAR, low), c(FAR, high), c(NEAR, high)
+    page = [stairs.page[corner] for corner in corners]
+    start, along, up = world[corners[0]], world[corners[1]] - world[corners[0]], world[corners[3]] - world[corners[0]]
+    # A riser faces back the way the stairs climb, a tread up.
+    toward = world[c(NEAR, "in.0")] - world[c(NEAR, "in.1")] + 2 * (world[c(NEAR, "nose.0")] - world[c(NEAR, "in.0")])
+    across = np.cross(along, up)
+    return Panel(
+        says="", face=name, turned=stairs.face_names[name],
+        low=n(corners[0]), far_low=n(corners[1]), far_high=n(corners[2]), high=n(corners[3]),
+        first=n(f"{NEAR}.{name}"), bottom=n(f"across.{low}"), top=n(f"across.{high}"), far=n(f"{FAR}.{name}"),
+        around=stairs.panel.around, along=stairs.across, up=stairs.ahead, out=stairs.ahead, drawn_from="low",
+        page=(page[0], page[1], page[2], page[3]), start=vector(start), axes=(vector(along), vector(up)),
+        is_seen=name in stairs.shown, outward=away_from(-across if float(across @ toward) > 0 else across),
     )  # fmt: skip

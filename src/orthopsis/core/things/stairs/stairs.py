@@ -13,7 +13,7 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.stairs.recipe import recipe
 from orthopsis.core.things.stairs.shape import StairsShape
-from orthopsis.core.things.stairs.side import side_of
+from orthopsis.core.things.stairs.side import side_of, steps_of
 
 
 class Stairs(StairsShape):
@@ -56,3 +56,8 @@ class Stairs(StairsShape):
     def faces(self) -> Mapping[str, Panel]:
         """The side on which they are measured, and along which a handrail goes up."""
         return {"steps": side_of(self)}
+
+    @cached_property
+    def outer_faces(self) -> tuple[Panel, ...]:
+        """Its risers and treads that are seen."""
+        return steps_of(self)
