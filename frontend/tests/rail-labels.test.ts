@@ -51,6 +51,10 @@ describe('names of points along the eye level', () => {
       [on(200, 'left point'), on(230, 'measuring point'), on(260, 'right point'), off(240, 'slope point, 90 mm above')],
     ],
     [
+      'one that makes room for a point at the right end',
+      [on(30, 'left point'), on(480, 'shadow point'), on(603, 'right point'), off(480, 'light point, 96 mm below')],
+    ],
+    [
       'two off the line at one place',
       [off(300, 'upper slope point, 90 mm above'), off(300, 'lower slope point, 40 mm below')],
     ],

@@ -6,6 +6,7 @@ the ground under the page are the test's own.
 
 import math
 from collections.abc import Callable
+from typing import Any
 
 import numpy as np
 import pytest
@@ -15,11 +16,12 @@ from hypothesis import HealthCheck, given, settings
 from numpy.typing import NDArray
 from OCP.gp import gp_Dir, gp_Lin, gp_Pnt
 from OCP.IntCurvesFace import IntCurvesFace_ShapeIntersector
-from scenes import beside_walls, falling, lamplit, shadowed, solved
+from scenes import beside_walls, falling, lamplit, shadowed, solved, tables_in_light
 from test_fallen_shadow import over_chest, over_steps, up_a_side
 from test_round_shadow import tub
 from test_shadow import crate
 from test_shadow_on_wall import before_back_wall, by_right_wall
+from test_table_shadow import table_on_deck
 
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import Exercise
@@ -250,3 +252,43 @@ def test_so_it_does_where_a_round_body_stands_before_the_light(view: str, rays: 
     body = solved(exercise).seen[-2]
     size = float(np.ptp(body.eye.see(body.solid.places), axis=0).max())
     assert assert_dark_where_no_light_comes(exercise, CHORD * size) > 0
+
+
+def assert_floor_dark_where_no_light_comes(exercise: Exercise, unsure_mm: float) -> int:
+    """Compare places of the floor about a table with what the kernel's rays meet; return how many of them are dark."""
+    found = solved(exercise)
+    solid, table, eye = found.seen[-1].solid, found.seen[-2].solid, found.seen[-1].eye
+    faces = [shapely.Polygon(eye.see(solid.places[[solid.index(c) for c in face.corners]])) for face in solid.faces]
+    area = shapely.union_all([shapely.make_valid(face) for face in faces])
+    if area.area < 1.0:
+        return 0
+    left, low, right, high = area.bounds
+    x, y = np.meshgrid(np.linspace(left - 8, right + 8, 2 * SAMPLES), np.linspace(low - 8, high + 8, 2 * SAMPLES))
+    points = shapely.points(np.column_stack((x.ravel(), y.ravel())))
+    feet = [[table.index(name) for name in face.corners] for face in table.faces if face.name.endswith(".under")]
+    under = shapely.union_all([shapely.convex_hull(shapely.multipoints(eye.see(table.places[own]))) for own in feet])
+    floor = shapely.Polygon([at.xy for at in found.prepared.things[1].setting.panel.page])  # type: ignore[union-attr]
+    points = points[shapely.contains(floor.buffer(-unsure_mm), points)]
+    points = points[
+        (shapely.distance(points, shapely.boundary(area)) > unsure_mm) & (shapely.distance(points, under) > unsure_mm)
+    ]
+    if not len(points):
+        return 0
+    at = on_ground(found, table.places[table.index("foot.0")], shapely.get_coordinates(points))
+    ways = ways_to_light(exercise, found, at)
+    lit = is_lit(table, at, ways)
+    assert [not is_dark for is_dark in shapely.contains(area, points)] == lit
+    return lit.count(False)
+
+
+@settings(max_examples=120, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(tables_in_light())
+def test_so_is_the_floor_about_a_table_and_light_comes_in_under_it(exercise: Exercise) -> None:
+    assert_floor_dark_where_no_light_comes(exercise, UNSURE_MM)
+
+
+@pytest.mark.parametrize(
+    "light", [{"rays": "60"}, {"sun": {"stands": "behind", "aside_mm": 100.0, "height_mm": 110.0}}]
+)
+def test_so_it_is_by_suns_that_shine_in_under_it(light: dict[str, Any]) -> None:
+    assert assert_floor_dark_where_no_light_comes(table_on_deck(**light), UNSURE_MM) > 20

@@ -127,3 +127,24 @@ def _wide(draw: Any, view: str) -> dict[str, Any]:
     if view == "one_point":
         return {"width": draw(st.floats(150.0, 260.0)), "depth": draw(st.floats(30.0, 80.0))}
     return {f"{side}_length": draw(st.floats(60.0, 150.0)) for side in ("left", "right")}
+
+
+@st.composite
+def tables_in_light(draw: Any) -> Exercise:
+    """Return a table on a deck or on the floor of a room, and its shadow by any light."""
+    light, view = draw(suns()), draw(st.sampled_from(["one_point", "two_point", "two_point_free"]))
+    if light["sun"]["stands"] == "lamp":
+        room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))
+        host, face, views = room.things[0].model_dump(mode="json"), "floor", views_of(room)
+    else:
+        host, face, views = {**deck_in(view), **draw(_wide(view))}, "top", [VIEWS[view]]
+    part, rise = st.sampled_from(["1:2:1", "0:3:1", "3:2:5", "2:3:3"]), draw(st.floats(8.0, 80.0))
+    table = {
+        "kind": "table", "name": "Table", "joined_to": host["name"], "joined_by": f"face_{face}", "along": draw(part),
+        "up": draw(part), "rise": rise, "thick": rise * draw(st.floats(0.05, 0.4)),
+        "legs": draw(st.sampled_from(["tenth", "eighth", "sixth", "fifth"])),
+    }  # fmt: skip
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Table", "joined_by": "face_ground"}
+    made = exercise_of(host, table, shadow, views=views, **light)
+    assume(not is_unheld(made))
+    return made

@@ -35,27 +35,37 @@ function span(point: Named, { row, side }: Label): Span {
 const over = (one: Span, other: Span): number =>
   one.row === other.row ? Math.max(Math.min(one.to, other.to) + GAP - Math.max(one.from, other.from), 0) : 0
 
+function places(point: Named): Label[] {
+  const rows: Label['row'][] = point.isOff ? ['lower'] : ['upper', 'lower']
+  return rows.flatMap((row): Label[] => [
+    { row, side: 'right' },
+    { row, side: 'left' },
+  ])
+}
+
+/** How often names that came first may be moved for the sake of later ones. */
+const ROUNDS = 4
+
 /**
  * The place of each name: the first one where it is free, else the one where it lies least over others or the ends.
- * Names of points off the line come first, since they have fewer places.
+ * Names of points off the line come first, since they have fewer places; then each may make room for the others.
  */
 export function placed(points: Named[], width: number): Label[] {
-  const taken: Span[] = []
   const result = new Map<Named, Label>()
-  for (const point of [...points].sort((a, b) => Number(b.isOff) - Number(a.isOff))) {
-    const rows: Label['row'][] = point.isOff ? ['lower'] : ['upper', 'lower']
-    const places = rows.flatMap((row): Label[] => [
-      { row, side: 'right' },
-      { row, side: 'left' },
-    ])
-    const costs = places.map((place) => {
-      const own = span(point, place)
-      const beyond = Math.max(-own.from, 0) + Math.max(own.to - width, 0)
-      return beyond + taken.reduce((sum, other) => sum + over(own, other), 0)
-    })
-    const best = places[costs.indexOf(Math.min(...costs))]!
-    taken.push(span(point, best))
-    result.set(point, best)
+  const cost = (point: Named, place: Label): number => {
+    const own = span(point, place)
+    const beyond = Math.max(-own.from, 0) + Math.max(own.to - width, 0)
+    const others = [...result].filter(([other]) => other !== point)
+    return beyond + others.reduce((sum, [other, label]) => sum + over(own, span(other, label)), 0)
+  }
+  const order = [...points].sort((a, b) => Number(b.isOff) - Number(a.isOff))
+  for (let round = 0; round < ROUNDS; round += 1) {
+    for (const point of order) {
+      const costs = places(point).map((place) => cost(point, place))
+      const now = result.get(point)
+      if (now === undefined || Math.min(...costs) < cost(point, now))
+        result.set(point, places(point)[costs.indexOf(Math.min(...costs))]!)
+    }
   }
   return points.map((point) => result.get(point)!)
 }

@@ -28,7 +28,8 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import adornments, prepare
 
 SHORTEST_MISSED_MM = 9.0
-"""A shorter line is not said to be missing: where lines cross, readers lose a millimetre or two of each (no source)."""
+"""A line of which less shows is not said to be missing: where lines cross, readers lose a millimetre or two of each (no
+source)."""
 
 
 def check(
@@ -64,7 +65,7 @@ def check(
         e
         for e in expected
         if e.is_asked
-        and e.length_mm >= SHORTEST_MISSED_MM
+        and e.seen_share * e.length_mm >= SHORTEST_MISSED_MM
         and e.name not in matched
         and e.along not in matched
         and not is_inked(e, strokes)

@@ -10,6 +10,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.moves import Act, Rule
+from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
@@ -59,6 +60,20 @@ class OnPlan(Seamed, OnFacePart):
             name = f"foot.{side}"
             role = self.role(name) if name in self.seams else "construction"
             yield Rule(n(name), n(foot_name(i)), n(foot_name(i + 1)), families[i % 2], role)
+
+    @property
+    def foot(self) -> Panel:
+        """Its foot on the face on which it stands."""
+        n, panel = self.values.full, self.panel
+        feet, world = [n(foot_name(i)) for i in range(4)], panel.places(self.foot_shares)
+        at_foot, (start, far, _, high) = self._seen(world), world
+        return Panel(
+            says="foot", face="under", turned="bottom", low=feet[0], far_low=feet[1], far_high=feet[2], high=feet[3],
+            first=n("foot.near"), bottom=n("foot.low"), top=n("foot.high"), far=n("foot.far"), around=panel.around,
+            along=panel.along, up=panel.up, out=panel.out, drawn_from="low",
+            page=(at_foot[0], at_foot[1], at_foot[2], at_foot[3]), start=vector(start),
+            axes=(vector(far - start), vector(high - start)), is_level=True,
+        )  # fmt: skip
 
     def page_mm(self, foot: Array, low_mm: float, high_mm: float) -> float:
         """Return how long a piece of the upright over a place is on the page, mm.

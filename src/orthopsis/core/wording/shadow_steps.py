@@ -5,14 +5,14 @@ from dataclasses import replace
 from orthopsis.core.wording.form_steps import CIRCLE_SAYS, MIDDLE_SAYS
 from orthopsis.core.wording.step import StepPhrases
 
-_RAY_RULE = (
+RAY_RULE = (
     "The light comes from the side: on level ground the shadow of an upright is level, and all rays are parallel."
 )
-_SUN_RULE = (
+SUN_RULE = (
     "On level ground shadows of [uprights] run to one point of the [eye level]; rays run to the point straight over or "
     "under it."
 )
-_LAMP_RULE = (
+LAMP_RULE = (
     "On the floor shadows of [uprights] run out from the place straight under the lamp; rays run out from the lamp."
 )
 _OF_POINTS: dict[str, StepPhrases] = {
@@ -27,7 +27,7 @@ _OF_POINTS: dict[str, StepPhrases] = {
             "From the [uprights] of {other} on the {shadow_side}: the foot's level line, and the ray at {ray} from the "
             "top, to their crossing: {lines}.",
         ),
-        _RAY_RULE,
+        RAY_RULE,
         "Letting the rays spread: from the side they are parallel.",
         "ruler and set square, pencil light",
     ),
@@ -58,7 +58,7 @@ _OF_POINTS: dict[str, StepPhrases] = {
             "From the [uprights] of {other} away from the light: the line from the foot {sense} the {shadow_point}, "
             "and the ray from the top {sense} the {light_point}, to their crossing: {lines}.",
         ),
-        _SUN_RULE,
+        SUN_RULE,
         "Taking the points the wrong way round: feet go with the one on the [eye level].",
         "ruler on the point, pencil light",
     ),
@@ -103,7 +103,7 @@ _OF_POINTS: dict[str, StepPhrases] = {
             "The tip's shadow: the line from the middle {sense} the {shadow_point}, the ray {sense} the {light_point} "
             "from the tip: {lines}.",
         ),
-        _SUN_RULE,
+        SUN_RULE,
         "Starting the line at the edge of the circle: the tip stands over its middle.",
         "ruler on the point, pencil light",
     ),
@@ -158,7 +158,7 @@ _OF_POINTS: dict[str, StepPhrases] = {
             "{ray} down to it: {lines}. There the shadow ends.",
             "The tip's shadow: the level line from the middle, the ray at {ray} from the tip: {lines}.",
         ),
-        _RAY_RULE,
+        RAY_RULE,
         "Starting the level line at the edge of the circle: the tip stands over its middle.",
         "ruler and set square, pencil light",
     ),
@@ -244,7 +244,7 @@ _OF_POINTS: dict[str, StepPhrases] = {
     ),
 }
 
-_OF_LAMP_RULES = {"shadow.rays": _LAMP_RULE, "shadow.tip": _LAMP_RULE}
+_OF_LAMP_RULES = {"shadow.rays": LAMP_RULE, "shadow.tip": LAMP_RULE}
 _OF_LAMP_SLIPS = {"shadow.rays": "Taking the places the wrong way round: feet go with the one on the floor."}
 
 

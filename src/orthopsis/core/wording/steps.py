@@ -27,6 +27,7 @@ from orthopsis.core.wording.shadow_steps import SHADOW
 from orthopsis.core.wording.silhouette_steps import SILHOUETTE
 from orthopsis.core.wording.stairs_steps import STAIRS
 from orthopsis.core.wording.step import StepPhrases
+from orthopsis.core.wording.table_shadow_steps import TABLE_SHADOW
 from orthopsis.core.wording.table_steps import TABLE
 
 STEPS: dict[str, StepPhrases] = {
@@ -53,6 +54,7 @@ STEPS: dict[str, StepPhrases] = {
     **HANDRAIL,
     **ROUND_BODY,
     **SHADOW,
+    **TABLE_SHADOW,
     **FALLEN_SHADOW,
     **ON_ROOF,
     **PATTERN,

@@ -210,20 +210,6 @@ class RaisedBlock(Raised, CarriedHeight):
             page=(at[0], at[1], at[2], at[3]), vector=vector(world[top_name(0)] - world[foot_name(0)]), face="top",
         )  # fmt: skip
 
-    @property
-    def foot(self) -> Panel:
-        """Its foot on the face on which it stands."""
-        n, panel = self.values.full, self.panel
-        feet, world = [n(foot_name(i)) for i in range(4)], panel.places(self.foot_shares)
-        at_foot, (start, far, _, high) = self._seen(world), world
-        return Panel(
-            says="foot", face="under", turned="bottom", low=feet[0], far_low=feet[1], far_high=feet[2], high=feet[3],
-            first=n("foot.near"), bottom=n("foot.low"), top=n("foot.high"), far=n("foot.far"), around=panel.around,
-            along=panel.along, up=panel.up, out=panel.out, drawn_from="low",
-            page=(at_foot[0], at_foot[1], at_foot[2], at_foot[3]), start=vector(start),
-            axes=(vector(far - start), vector(high - start)), is_level=True,
-        )  # fmt: skip
-
     def _wall(self, side: str) -> Panel:
         """Return a wall, from its upright that is nearer to the first corner of the plan."""
         first, other = _WALLS[side]

@@ -12,7 +12,10 @@ from orthopsis.core.things.shadow.recipe import recipe
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
+from orthopsis.core.things.shadow.table_recipe import recipe as table_recipe
+from orthopsis.core.things.shadow.table_shape import TableShadowShape
 from orthopsis.core.things.standing import Standing
+from orthopsis.core.things.table.shape import TableShape
 
 _SENTENCE = (Clause("One flat grey, by the light that is set for the whole sheet."),)
 
@@ -28,6 +31,17 @@ class RoundShadow(RoundShadowShape):
         return tuple(round_recipe(self))
 
 
+class TableShadow(TableShadowShape):
+    """The shadow of a table on the floor."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(table_recipe(self))
+
+
 class CastShadow(ShadowShape):
     """The shadow of a block on the ground."""
 
@@ -35,7 +49,9 @@ class CastShadow(ShadowShape):
 
     @classmethod
     def suited(cls, setting: Setting) -> type[Standing]:
-        """Return the class of shadow for what casts it: a block, or a round body."""
+        """Return the class of shadow for what casts it: a block, a table, or a round body."""
+        if setting.anchor is not None and isinstance(setting.anchor.other, TableShape):
+            return TableShadow
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod

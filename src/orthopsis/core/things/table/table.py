@@ -5,6 +5,7 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Handle
@@ -57,3 +58,8 @@ class Table(TableShape):
         """Between which points height and thickness are measured."""
         under, top = (self.measured_upward.mark(mm) for mm in self.heights)
         return {"rise": (self.measured_upward.foot, top), "thick": (under, top)}
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """Its top, and what its shadow falls on."""
+        return {**super().faces, "ground": self.foot.ground}
