@@ -142,3 +142,18 @@ def test_a_new_table_stands_on_the_floor_of_a_room() -> None:
     exercise = add_thing(add_thing(exercise_of(views=[VIEWS["one_point"]]), "room"), "table")
     assert exercise.things[1].joined_by == "face_floor"
     assert [line for line in draw(exercise).lines if line.thing == exercise.things[1].name and line.visible]
+
+
+def test_wherever_the_point_lies_a_table_is_drawn_or_refused_with_a_place_that_works() -> None:
+    """Where a side of a leg lies straight before the point, its upright is found by the other line beside it."""
+    drawn = 0
+    for x_mm in np.arange(110.0, 310.0, 2.0):
+        host = box("Deck", 110.0, 20.0, 200.0, 10.0, depth_by="measured", depth=60.0)
+        table = {**deck("one_point").things[1].model_dump(mode="json"), "joined_to": "Deck", "along": "1:4:1"}
+        for up in ("1:3:1", "2:5:3", "1:3:2"):
+            exercise = exercise_of(host, {**table, "up": up}, views=[{**VIEWS["one_point"], "x_mm": float(x_mm)}])
+            try:
+                drawn += bool(draw(exercise).lines)
+            except GeometryError as error:
+                assert error.code == "seen_edge_on", (x_mm, up, error.why)
+    assert drawn > 250

@@ -99,16 +99,18 @@ def test_between_a_foot_and_the_shadow_of_the_top_is_light() -> None:
     assert len({face.tone for face in faces}) == 1
 
 
-def test_straight_under_the_sun_it_is_refused_with_what_to_do() -> None:
-    """A corner whose upright points at the sun: line and ray lie on each other, and nothing crosses."""
-    refused = set()
-    for aside in range(0, 140, 4):
-        try:
-            draw(table_on_deck(sun={"stands": "ahead", "aside_mm": float(aside), "height_mm": 160.0}))
-        except Exception as error:
-            refused.add((getattr(error, "code", ""), getattr(error, "about", "")))
-    assert refused <= {("shadow_not_found", "things.2.joined_to"), ("shadow_too_long", "things.2.joined_to")}
-    assert ("shadow_not_found", "things.2.joined_to") in refused
+def test_a_corner_straight_under_the_lamp_is_found_by_the_edge_beside_it() -> None:
+    """Its upright points at the lamp: line and ray lie on each other, and the edge of the top tells the place."""
+    corner = standing(table_on_deck(**BEHIND)).table.page["foot.0"]
+    found = set()
+    for aside in np.linspace(-6, 6, 13):
+        lamp = {"stands": "ahead", "aside_mm": float(abs(corner.x - 220.0 + aside)), "height_mm": 160.0}
+        exercise = table_on_deck(sun=lamp, light="left" if corner.x + aside < 220.0 else "right")
+        drawing = draw(exercise)
+        if any(step.short == "the corner under the light" for step in drawing.steps):
+            found.add(aside)
+            assert_found_right(exercise)
+    assert found
 
 
 def test_a_new_shadow_may_fall_from_a_table() -> None:

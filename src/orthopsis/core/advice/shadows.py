@@ -100,7 +100,7 @@ def _reached(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[P
 def _lamp_outside(solved: Solved, shadow: GroundShadow, caster: Placed) -> Iterator[Advice]:
     """Say that a lamp does not hang in the room in which that stands which casts the shadow."""
     floor, light = caster.setting.panel, shadow.setting.light
-    if floor is None or floor.ceiling is None or not light.is_lamp:
+    if floor is None or floor.ceiling is None or not light.is_lamp or not _is_first_in_room(solved, shadow, caster):
         return
     up = np.array(floor.ceiling.vector)
     foot, high = light.hangs(shadow.setting.frame, np.array(floor.start), up / np.linalg.norm(up))
@@ -112,6 +112,17 @@ def _lamp_outside(solved: Solved, shadow: GroundShadow, caster: Placed) -> Itera
             "where": "over its ceiling" if is_over_floor else "beside its floor",
         }
         yield piece(solved, "lamp_outside", "sun", 1, 0, "lamps", shown, _over_the_middle(solved, floor, up))
+
+
+def _is_first_in_room(solved: Solved, shadow: GroundShadow, caster: Placed) -> bool:
+    """Tell whether no shadow before it falls in the same room: of that the lamp has been spoken then."""
+    rooms = (
+        (p.standing, p.standing.host.setting.anchor)
+        for p in solved.prepared.things
+        if isinstance(p.standing, GroundShadow)
+    )
+    first = next(own for own, anchor in rooms if anchor is not None and anchor.thing == caster.standing.anchor.thing)
+    return first is shadow
 
 
 LAMP_SHARE = 0.85

@@ -70,6 +70,21 @@ TABLE_SHADOW: dict[str, StepPhrases] = {
         "Taking the upper corners on both sides: then the shadow is too small.",
         _BY_POINT,
     ),
+    "table_shadow.carried_to_points": StepPhrases(
+        "the corner under the light",
+        (
+            "The two lines of this corner lie on each other. From its foot draw a light line {sense} the "
+            "{shadow_point}, if it is not there. From the shadow corner beside it lay the ruler {carried_way}. Where "
+            "it meets that line is the corner.",
+            "The two lines of this corner lie on each other. It is on the line from its foot {sense} the "
+            "{shadow_point}, where the ruler meets it that lies {carried_way} from the corner beside it.",
+            "The corner straight under the light: the line from its foot meets the line {carried_way} from the corner "
+            "beside it.",
+        ),
+        "The edges of the shadow run as those of the top do, to the same points.",
+        "Guessing how far this corner is.",
+        _BY_POINT,
+    ),
     "table_shadow.outline": StepPhrases(
         "the outline of its top's shadow",
         (
@@ -111,6 +126,7 @@ TABLE_SHADOW: dict[str, StepPhrases] = {
 _BY_LAMP = {
     "upper": ("the upper corners of its top, by the lamp and its foot", LAMP_RULE),
     "lower": ("the lower corners of its top", _ON_ONE_LINE),
+    "carried": ("the corner under the lamp", TABLE_SHADOW["table_shadow.carried_to_points"].rule),
     "legs": ("the shadows of its legs", LAMP_RULE),
 }
 for _name, (_title, _rule) in _BY_LAMP.items():

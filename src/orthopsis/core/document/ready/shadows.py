@@ -4,7 +4,7 @@ from typing import Any
 
 from orthopsis.core.document.ready.rooms import flight, on_floor, room
 from orthopsis.core.document.ready.round_things import round_body
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, division, measured, raised, windows
 
 
 def shadow(host: str) -> dict[str, Any]:
@@ -16,6 +16,8 @@ def falls_on(host: str, face: str = "ground") -> dict[str, Any]:
     """Return what falls of the shadows of a sheet on a block, or on steps."""
     return {"kind": "fallen_shadow", "name": f"Shadow upon {host}", "joined_to": host, "joined_by": f"face_{face}"}
 
+
+SHELVES = {"columns": "1", "rows": "3", "wide": "whole", "tall": "fifth", "relief": "out", "deep": 14}
 
 SHADOWS: tuple[dict[str, Any], ...] = (
     {
@@ -228,6 +230,32 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         ],
         "sun": {"stands": "behind", "aside_mm": 196, "height_mm": 96},
         "minutes": 150,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "The harbour master's room by lamplight, one point",
+        "eye_level": {"height_mm": 150, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 176, "distance_mm": 330}],
+        "things": [
+            {**room("Room", 30, 20, 360, 252, 112), "ceiling": "drawn"},
+            on_floor("Worktop", "9:3:0", "0:9:3", 64),
+            on_floor("Side top", "3:6:3", "0:2:10", 64),
+            {**on_floor("Table", "12:7:9", "15:9:6", 56), "kind": "table", "thick": 5},
+            round_body("First stool", "Room", "3:2:19", "10:2:12", 34, face="floor"),
+            round_body("Second stool", "Room", "3:2:19", "14:2:8", 34, face="floor"),
+            round_body("Third stool", "Room", "3:2:19", "18:2:4", 34, face="floor"),
+            windows("Window", "back_wall", "2:3:4", "4:3:2", "Room", **ALONE, relief="in", deep=8),
+            windows("Shelves", "left_wall", "3:5:2", "5:3:2", "Room", **SHELVES),
+            division("Tiles", "Room", "floor", way="tiles", bay=30),
+            shadow("Table"),
+            shadow("First stool"),
+            shadow("Second stool"),
+            shadow("Third stool"),
+        ],
+        "light": "right",
+        "sun": {"stands": "lamp", "aside_mm": 84, "height_mm": 66, "foot_mm": 83},
+        "minutes": 270,
         "wording": {"level": "oldest"},
     },
 )

@@ -4,9 +4,9 @@ From each foot one line runs along the floor; on it lie the shadows of both corn
 the top and of its underside.
 """
 
-from collections.abc import Iterator
+from collections.abc import Generator, Iterator, Sequence
 
-from orthopsis.core.construct.moves import Across, Act, Move, Rule, RuleToPoint, Run, Shift
+from orthopsis.core.construct.moves import Across, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.shadow.table_shape import Shade, TableShadowShape
@@ -17,13 +17,20 @@ def recipe(shadow: TableShadowShape) -> list[Move]:
     """Return the hand's moves.
 
     Raises:
-        GeometryError: a corner of the top stands straight under the light, so that its lines lie on each other.
+        GeometryError: two corners of the top stand straight under the light, so that their lines lie on each other.
     """
-    upper = [shade for shade in shadow.outline if shade.of == "shade"]
-    lower = [shade for shade in shadow.outline if shade.of == "under"]
-    told = [("upper", act) for shade in upper for act in _found(shadow, shade, is_first=True)]
-    corners = {shade.corner for shade in upper}
-    told += [("lower", act) for shade in lower for act in _found(shadow, shade, is_first=shade.corner not in corners)]
+    told, found = list[tuple[str, Act]](), list[Shade]()
+    helpers = [shadow.beside(shade) for shade in shadow.by_edges]
+    if None in helpers:
+        raise _not_found(shadow)
+    by_rays = {shade for shade in (*shadow.by_rays, *helpers) if shade is not None}
+    for shade in sorted(by_rays, key=lambda shade: (shade.of == "under", shade.corner)):
+        words = "upper" if shade.of == "shade" else "lower"
+        told += [(words, act) for act in _by_ray(shadow, shade, found)]
+        found.append(shade)
+    for shade in shadow.by_edges:
+        told += [("carried", act) for act in _by_edge(shadow, shade, found)]
+        found.append(shade)
     moves = [shadow.values.move("round", f"table_shadow.{words}{shadow.light_suffix}", act) for words, act in told]
     moves += [shadow.values.move("round", "table_shadow.outline", act) for act in _outline(shadow)]
     return moves + [
@@ -31,34 +38,71 @@ def recipe(shadow: TableShadowShape) -> list[Move]:
     ]
 
 
-def _found(shadow: TableShadowShape, shade: Shade, *, is_first: bool) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a corner on the line from its foot, which is drawn where it is the first.
+def _not_found(shadow: TableShadowShape) -> GeometryError:
+    return GeometryError(
+        "shadow_not_found",
+        f"“{shadow.values.name}” cannot be found: two corners of {shadow.anchor.thing} are straight under the light.",
+        "Move the light to one side, or the table.",
+        about="joined_to",
+        nearest="",
+    )
 
-    Raises:
-        GeometryError: both lines lie on each other.
-    """
-    n, of_table, setting = shadow.values.full, shadow.table.values.full, shadow.setting
-    own, ground, page = n(f"foot.{shade.corner}"), n(f"ground.{shade.corner}"), shadow.table.page
-    if not shadow.crosses_well(page[foot_name(shade.corner)], page[shade.casts]):
-        raise GeometryError(
-            "shadow_not_found",
-            f"“{shadow.values.name}” cannot be found: a corner of {shadow.anchor.thing} is straight under the light.",
-            "Move the light to one side, or the table.",
-            about="joined_to",
-            nearest="",
-        )
-    laid = ground
-    if is_first:
-        yield Shift(own, of_table(foot_name(shade.corner)), 0.0)
-        if setting.light.is_beside:
-            yield Across(ground, own, page[foot_name(shade.corner)].x, shadow.page[shade].x)
-        else:
-            laid = n(f"construction.on_ground.{shade.corner}")
-            yield RuleToPoint(laid, own, setting.shadows.family, "unseen")
-    ray = n(f"ray.{shade.name}")
-    yield Run(ray, n(shade.name), of_table(shade.casts), setting.rays.family, laid, "construction")
-    if is_first and not setting.light.is_beside:
-        yield Rule(ground, own, n(shade.name), setting.shadows.family, "construction")
+
+def _by_ray(shadow: TableShadowShape, shade: Shade, found: Sequence[Shade]) -> Iterator[Act]:
+    """Yield the acts that find the shadow of a corner where its ray meets the line from its foot."""
+    n = shadow.values.full
+    ground = yield from _ground(shadow, shade, found)
+    corner, rays = shadow.table.values.full(shade.casts), shadow.setting.rays.family
+    yield Run(n(f"ray.{shade.name}"), n(shade.name), corner, rays, ground, "construction")
+    yield from _drawn(shadow, shade, found)
+
+
+def _by_edge(shadow: TableShadowShape, shade: Shade, found: Sequence[Shade]) -> Iterator[Act]:
+    """Yield the acts that find it where the edge from the shadow beside it meets the line from its foot."""
+    n, beside, laid = shadow.values.full, shadow.beside(shade), f"construction.laid.{shade.name}"
+    assert beside is not None
+    way = shadow.way_between(beside, shade)
+    ground = yield from _ground(shadow, shade, found)
+    if way.goal.is_ideal:
+        yield Run(n(laid), n(shade.name), n(beside.name), way.family, ground, "unseen")
+    else:
+        yield RuleToPoint(n(laid), n(beside.name), way.family, "unseen")
+        yield Cross(n(shade.name), n(laid), ground)
+    yield from _drawn(shadow, shade, found)
+
+
+def _reaches(shade: Shade, found: Sequence[Shade]) -> bool:
+    """Tell whether the line from a foot is drawn as far as a shadow: that of a corner of the underside is near."""
+    return any(other.corner == shade.corner and (other.of == "shade" or shade.of == "under") for other in found)
+
+
+def _ground(shadow: TableShadowShape, shade: Shade, found: Sequence[Shade]) -> Generator[Act, None, str]:
+    """Yield the acts that lay the line from the foot under a corner, where it is not long enough; return its name."""
+    n, setting, foot = shadow.values.full, shadow.setting, foot_name(shade.corner)
+    own, ground = n(f"foot.{shade.corner}"), n(f"ground.{shade.corner}")
+    if _reaches(shade, found):
+        return ground
+    if not _is_begun(shade, found):
+        yield Shift(own, shadow.table.values.full(foot), 0.0)
+    if setting.light.is_beside:
+        yield Across(ground, own, shadow.table.page[foot].x, shadow.page[shade].x)
+        return ground
+    laid = n(f"construction.on_ground.{shade.name}")
+    yield RuleToPoint(laid, own, setting.shadows.family, "unseen")
+    return laid
+
+
+def _is_begun(shade: Shade, found: Sequence[Shade]) -> bool:
+    return any(other.corner == shade.corner for other in found)
+
+
+def _drawn(shadow: TableShadowShape, shade: Shade, found: Sequence[Shade]) -> Iterator[Act]:
+    """Yield the act that draws the line from a foot to the shadow that is found on it."""
+    if shadow.setting.light.is_beside or _reaches(shade, found):
+        return
+    n = shadow.values.full
+    name = f"{'ground_on' if _is_begun(shade, found) else 'ground'}.{shade.corner}"
+    yield Rule(n(name), n(f"foot.{shade.corner}"), n(shade.name), shadow.setting.shadows.family, "construction")
 
 
 def _outline(shadow: TableShadowShape) -> Iterator[Act]:

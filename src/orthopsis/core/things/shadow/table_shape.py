@@ -18,6 +18,7 @@ from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.shadow.ground import GroundShadow
 from orthopsis.core.things.table.shape import ROUND, TableShape, leg_foot, slab_name
@@ -110,6 +111,33 @@ class TableShadowShape(GroundShadow):
     def pairs(self) -> tuple[tuple[Shade, Shade], ...]:
         """The corners between which an edge of the shadow of the top runs."""
         return tuple(itertools.pairwise((*self.outline, self.outline[0])))
+
+    @property
+    def by_rays(self) -> list[Shade]:
+        """The corners of the outline that are found by their rays, those of the upper side first."""
+        return sorted(filter(self._has_ray, self.outline), key=lambda shade: shade.of == "under")
+
+    @property
+    def by_edges(self) -> list[Shade]:
+        """Those whose ray and the line from whose foot all but lie on each other: a light hangs or stands over them."""
+        return [shade for shade in self.outline if not self._has_ray(shade)]
+
+    def beside(self, shade: Shade) -> Shade | None:
+        """Return the next corner of the same side of the top that is found by its ray; None where there is none."""
+        near = (Shade(shade.of, (shade.corner + step) % 4) for step in (1, 3))
+        return next(filter(self._has_ray, near), None)
+
+    def _has_ray(self, shade: Shade) -> bool:
+        page = self.table.page
+        return self.crosses_well(page[foot_name(shade.corner)], page[shade.casts])
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Also which way the edge to such a corner runs."""
+        ways = [
+            self.way_between(shade, beside) for shade in self.by_edges if (beside := self.beside(shade)) is not None
+        ]
+        return {**super().spoken, **({"carried_way": ways[0]} if ways else {})}
 
     @cached_property
     def legs(self) -> tuple[tuple[LegSide, LegSide], ...]:

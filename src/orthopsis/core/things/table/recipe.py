@@ -80,18 +80,22 @@ def _leg(table: TableShape, leg: int) -> Iterator[Act]:
     n, panel, page = table.values.full, table.panel, table.page
     uprights = {i: leg_face(leg, f"upright.{i}") for i in ROUND if i != leg}
     drawn = {i for i, name in uprights.items() if table.role(name) == "edge"}
-    beside = {(leg + 1) % 4: SIDES[leg], (leg - 1) % 4: SIDES[leg - 1]}
+    inner, beside = (leg + 2) % 4, {(leg + 1) % 4: SIDES[leg], (leg - 1) % 4: SIDES[leg - 1]}
+    # Its inner upright ends at a line from beside it: one that is not itself upright there, straight before the point.
+    ways = {
+        leg_head(leg, leg + 1): panel.along if leg % 2 else panel.up,
+        leg_head(leg, leg - 1): panel.up if leg % 2 else panel.along,
+    }
+    start = next((name for name, way in ways.items() if not table.is_edge_on(page[name], way)), leg_head(leg, leg + 1))
     for corner, side in beside.items():
         role: Role = "edge" if corner in drawn else "construction"
-        if corner in drawn or (corner == (leg + 1) % 4 and (leg + 2) % 4 in drawn):
+        if corner in drawn or (leg_head(leg, corner) == start and inner in drawn):
             ends = n(leg_head(leg, corner)), n(leg_foot(leg, corner))
             yield Run(n(uprights[corner]), *ends, panel.out.family, n(f"under.{side}"), role)
-    inner = (leg + 2) % 4
     if inner in drawn:
-        start, way = leg_head(leg, leg + 1), panel.up if (leg + 1) % 2 else panel.along
         aside = page[leg_head(leg, inner)].x - page[start].x
         over = (n(leg_foot(leg, inner)), panel.out, n(f"construction.leg.{leg}"))
-        edge = (n(start), way, n(f"construction.head.{leg}"))
+        edge = (n(start), ways[start], n(f"construction.head.{leg}"))
         laid = n(f"construction.laid.leg.{leg}")
         yield from meeting(over, edge, n(leg_head(leg, inner)), aside, "unseen", laid)
         yield Rule(n(uprights[inner]), n(leg_foot(leg, inner)), n(leg_head(leg, inner)), panel.out.family)
