@@ -48,8 +48,12 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "against_the_sun": desk_rooms.against_the_sun,
     "lighthouse_steps": desk_rooms.lighthouse_steps,
     "by_lamplight": desk_rooms.by_lamplight,
+    "masters_room_by_lamp": desk_rooms.masters_room_by_lamp,
+    "shadow_over_steps": desk_rooms.shadow_over_steps,
     "star_through": desk_rooms.star_through,
 }
+LONGER_S = {"masters_room_by_lamp": 360}
+"""Bars of exercises that are as much as several."""
 
 
 def main() -> None:
@@ -74,7 +78,8 @@ def main() -> None:
 
 def _report(name: str, seconds: float, hand: Teacher, what: str) -> None:
     on = f"{hand.acts} acts, {PAUSE_S} s before each and {TYPED_S} s a character; {what}"
-    report(f"at_the_desk.{name}", seconds, "s", f"<={BAR_S}", seconds <= BAR_S, on)
+    bar = LONGER_S.get(name, BAR_S)
+    report(f"at_the_desk.{name}", seconds, "s", f"<={bar}", seconds <= bar, on)
 
 
 if __name__ == "__main__":

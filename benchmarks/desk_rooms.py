@@ -136,6 +136,82 @@ def by_lamplight(hand: Teacher) -> None:
     hand.drag("Move the place under the lamp", 5, 5)
 
 
+def masters_room_by_lamp(hand: Teacher) -> None:
+    """From the empty sheet: tiles, worktops, a table, three stools, shelves, a window, a lamp, and their shadows."""
+    things = hand.page.locator("article.thing")
+    hand.type("the viewing distance", "330")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    hand.pick_last("how far back the back wall is", "measured")
+    hand.type("how far back the back wall is", "110")
+    for number, (along, up) in enumerate([("9:3:0", "0:9:3"), ("3:6:3", "0:2:10")], start=1):
+        hand.press("Add a raised block")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+    hand.press("Add a table")
+    things.nth(3).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.type("how its plan lies along the floor", "12:7:9")
+    hand.type("how its plan lies up the floor", "15:9:6")
+    for number, up in enumerate(("10:2:12", "14:2:8", "18:2:4"), start=4):
+        hand.press("Add a round body")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its square lies along the top", "3:2:19")
+        hand.type("how its square lies up the top", up)
+        hand.type("the height", "34")
+    for number, wall in enumerate(("the back wall", "the left wall"), start=7):
+        hand.press("Add windows")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.pick_last("the face it lies on", wall)
+    hand.press("Add a division")
+    things.nth(9).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.pick_last("the face it lies on", "the floor")
+    hand.pick_last("how it is divided", "in square tiles")
+    hand.pick("where the light comes from", "a lamp in the room")
+    hand.type("how far the light is to the side", "30")
+    hand.type("how high the light is", "66")
+    hand.type("how low the place under the lamp lies", "83")
+    for number, caster in enumerate(("Table", "Round body 1", "Round body 2", "Round body 3"), start=10):
+        hand.press("Add a cast shadow")
+        things.nth(number).wait_for()
+        hand.pick_last("what it lies on", caster)
+
+
+def shadow_over_steps(hand: Teacher) -> None:
+    """A low deck in two points, steps with a handrail, a post, its shadow, and what of that falls on the steps."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    hand.type("the height", "10")
+    hand.type("the left side", "130")
+    hand.type("the right side", "140")
+    hand.press("Add stairs")
+    things.nth(1).wait_for()
+    hand.type("how their plan lies along the floor", "6:8:2")
+    hand.type("how their plan lies up the floor", "3:6:3")
+    hand.press("Add a handrail")
+    things.nth(2).wait_for()
+    hand.press("Add a raised block")
+    things.nth(3).wait_for()
+    hand.pick_last("what it lies on", "Box 1")
+    hand.type("how its plan lies along the top", "2:1:13")
+    hand.type("how its plan lies up the top", "6:1:5")
+    hand.type("the height over its nearest corner", "60")
+    hand.pick("where the light comes from", "the sun behind you")
+    hand.type("how far the light is to the side", "180")
+    hand.type("how high the light is", "90")
+    hand.press("Add a cast shadow")
+    things.nth(4).wait_for()
+    hand.press("Add a shadow upon a thing")
+    things.nth(5).wait_for()
+    hand.pick_last("what it lies on", "Stairs")
+
+
 def star_through(hand: Teacher) -> None:
     """A thin board with a star that is cut right through it."""
     things = hand.page.locator("article.thing")

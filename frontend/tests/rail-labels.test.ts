@@ -55,6 +55,10 @@ describe('names of points along the eye level', () => {
       [on(30, 'left point'), on(480, 'shadow point'), on(603, 'right point'), off(480, 'light point, 96 mm below')],
     ],
     [
+      'a sun so near to the right end that no name has room beside the other',
+      [on(44, 'left point'), on(556, 'shadow point'), on(596, 'right point'), off(556, 'light point, 90 mm below')],
+    ],
+    [
       'two off the line at one place',
       [off(300, 'upper slope point, 90 mm above'), off(300, 'lower slope point, 40 mm below')],
     ],

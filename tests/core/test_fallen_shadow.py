@@ -11,10 +11,10 @@ from scenes import assert_same_point, falling, solved
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.things.shadow.fallen import FallenShadow
-from orthopsis.core.things.shadow.shape import ShadowShape
 
 TWO_POINT = {"kind": "two_point", "left_mm": -140.0, "right_mm": 580.0}
 DECK = {**box("Deck", 200.0, 10.0, 10.0, 8.0), "left_by": "measured", "left_length": 150.0, "right_by": "measured",
@@ -225,8 +225,28 @@ def test_the_ground_of_a_deck_is_not_that_of_the_sheet() -> None:
     assert not standing(exercise).falls
 
 
-def test_a_new_one_falls_on_the_block_that_is_there() -> None:
-    exercise = add_thing(over_chest(), "fallen_shadow")
-    added = exercise.things[-1]
-    assert added.joined_by == "face_ground"
-    assert isinstance(solved(exercise).prepared.things[2].standing, ShadowShape)
+def test_a_new_one_falls_on_what_a_shadow_reaches_be_it_first_or_last_in_the_list() -> None:
+    things = [{k: v for k, v in t.model_dump(mode="json").items() if k != "id"} for t in over_chest().things[:2]]
+    light = {"light": "left", "rays": "30", "eye_level": {"height_mm": 150.0}}
+    for order in (things, things[::-1]):
+        exercise = add_thing(exercise_of(*order, cast("Tall"), views=[TWO_POINT], **light), "fallen_shadow")
+        names = {thing.id: thing.name for thing in exercise.things}
+        assert names[exercise.things[-1].joined_to] == "Low"
+        assert draw(exercise).faces
+
+
+def test_where_no_shadow_reaches_anything_it_lies_on_the_last_block_and_says_so() -> None:
+    things = [{k: v for k, v in t.model_dump(mode="json").items() if k != "id"} for t in over_chest().things[:2]]
+    alone = exercise_of(*things, views=[TWO_POINT], eye_level={"height_mm": 150.0})
+    exercise = add_thing(alone, "fallen_shadow")
+    assert exercise.things[-1].joined_to == exercise.things[1].id
+    assert "no_shadow_upon" in codes(exercise)
+
+
+def test_moved_to_stairs_it_falls_on_the_steps() -> None:
+    """Another host has other faces: it comes to lie on one that there is."""
+    exercise = over_steps()
+    index, steps = len(exercise.things) - 1, exercise.things[1]
+    on_post = set_at(exercise, f"things.{index}.joined_to", float(exercise.things[2].id))
+    assert on_post.things[index].joined_by == "face_ground"
+    assert set_at(on_post, f"things.{index}.joined_to", float(steps.id)).things[index].joined_by == "face_steps"

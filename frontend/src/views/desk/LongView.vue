@@ -13,7 +13,7 @@ const props = defineProps<{ picture: Picture }>()
 const wide = defineModel<boolean>('wide', { default: true })
 const WIDTH = 640
 const HEIGHT = 46
-const RIM = 40
+const RIM = 56
 const scene = computed(() => {
   const { width_mm: sheet } = props.picture.sheet
   const level = props.picture.eye_level_mm

@@ -19,6 +19,8 @@ export const ASIDE = 9
 const LETTER = 5.2
 /** Names nearer to each other than this read as one. */
 const GAP = 4
+/** So many times as bad as a name that goes beyond the end of the drawing is one that lies over another. */
+const UNREADABLE = 3
 
 interface Span {
   row: Label['row']
@@ -56,7 +58,7 @@ export function placed(points: Named[], width: number): Label[] {
     const own = span(point, place)
     const beyond = Math.max(-own.from, 0) + Math.max(own.to - width, 0)
     const others = [...result].filter(([other]) => other !== point)
-    return beyond + others.reduce((sum, [other, label]) => sum + over(own, span(other, label)), 0)
+    return beyond + UNREADABLE * others.reduce((sum, [other, label]) => sum + over(own, span(other, label)), 0)
   }
   const order = [...points].sort((a, b) => Number(b.isOff) - Number(a.isOff))
   for (let round = 0; round < ROUNDS; round += 1) {

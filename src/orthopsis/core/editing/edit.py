@@ -37,6 +37,7 @@ from orthopsis.core.editing.places import choices, read_over_ground, read_view_t
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.light.light import dragged, foot_dragged
 from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.scene.joining import faces_for
 from orthopsis.core.scene.placed import GAP, Placed
 from orthopsis.core.scene.prepared import prepare, setting_of, sheet_of
 from orthopsis.core.scene.views import VIEWS
@@ -47,6 +48,7 @@ from orthopsis.core.sheet.ruler import round_to, usual_division
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.outline import parse_outline, scaled, size
 from orthopsis.core.things.parameters import Choice, Length, Shape, Text, Value
+from orthopsis.core.things.registry import KINDS
 
 HALF_WAY_MM = 2.0
 """An eye level this near to half the sheet's height is meant to be half way, and stays so on another paper."""
@@ -119,11 +121,27 @@ def _followers(exercise: Exercise, place: PlaceRef, value: Value | None) -> dict
     """Return what else changes of a thing so that its drawing stays as it is; nothing if it cannot be drawn now."""
     if value is None:
         return {}
+    if place.name == "joined_to":
+        return _other_face(exercise, place, int(float(value)))  # type: ignore[arg-type]
     try:
         follow = _standing(exercise, place).standing.follow(place.name, value)
     except (GeometryError, KeyError):
         return {}
     return {place.of(name): held for name, held in follow.items()}
+
+
+def _other_face(exercise: Exercise, place: PlaceRef, host: int) -> dict[PlaceRef, Value]:
+    """Return on which face of another thing one comes to lie: on one that is called the same, else on the first."""
+    thing = exercise.things[place.number]
+    kind = KINDS[thing.kind]
+    if not kind.lies_on_face:
+        return {}
+    try:
+        other = prepare(exercise).by_id.get(host)
+    except GeometryError:
+        return {}
+    faces = [] if other is None else [key for key, panel in faces_for(kind, other).items() if not panel.is_part]
+    return {} if not faces or thing.joined_by in faces else {place.of("joined_by"): faces[0]}
 
 
 def drag(exercise: Exercise, handle_id: str, x: float, y: float, *, snap: bool = True) -> Exercise:

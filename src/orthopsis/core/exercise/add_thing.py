@@ -1,5 +1,8 @@
 """What becomes of the exercise when a thing is added?"""
 
+from collections.abc import Mapping
+
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise
 from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
@@ -7,6 +10,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.scene.joining import faces_for, row_joints
+from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.scene.views import VIEWS
 from orthopsis.core.sheet.ruler import round_to
@@ -47,14 +51,39 @@ def add_thing(exercise: Exercise, kind: str) -> Exercise:
 
 
 def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
-    """Return the exercise with one more thing on a face: the first one of the last thing that has any."""
-    for host in reversed(prepare(exercise).things):
-        panels = {key: panel for key, panel in faces_for(KINDS[kind], host).items() if not panel.is_part}
-        if panels and host.setting.frame.kind in KINDS[kind].in_view:
-            break
-    else:
+    """Return the exercise with one more thing on a face: the first one of the last thing that has any.
+
+    Raises:
+        GeometryError: there is no such face.
+    """
+    hosts = [(host, panels) for host in reversed(prepare(exercise).things) if (panels := _free_faces(kind, host))]
+    if not hosts:
         fix = f"Add {KINDS[kind].lies_on} first."
         raise GeometryError("no_face", f"There is nothing that {KINDS[kind].adds} can stand or lie on.", fix)
+    if KINDS[kind].goes_on_with:
+        # What goes on in it reaches some things only: there it is of use.
+        tried = (_lying(exercise, kind, *host) for host in hosts)
+        return next((made for made in tried if _is_drawn(made)), _lying(exercise, kind, *hosts[0]))
+    return _lying(exercise, kind, *hosts[0])
+
+
+def _free_faces(kind: str, host: Placed) -> Mapping[str, Panel]:
+    """Return the whole faces of a thing on which one of a kind can lie, where such a kind can stand."""
+    if host.setting.frame.kind not in KINDS[kind].in_view:
+        return {}
+    return {key: panel for key, panel in faces_for(KINDS[kind], host).items() if not panel.is_part}
+
+
+def _is_drawn(exercise: Exercise) -> bool:
+    """Tell whether something of the last thing is there."""
+    try:
+        return bool(prepare(exercise).things[-1].standing.solid.faces)
+    except GeometryError:
+        return False
+
+
+def _lying(exercise: Exercise, kind: str, host: Placed, panels: Mapping[str, Panel]) -> Exercise:
+    """Return the exercise with one more thing on a face of another one, a free one if there is any."""
     name = free_name(KINDS[kind].title, {thing.name for thing in exercise.things})
     host_id = exercise.things[host.index].id
     taken = {t.joined_by for t in exercise.things if t.joined_to == host_id}

@@ -17,7 +17,7 @@ def falls_on(host: str, face: str = "ground") -> dict[str, Any]:
     return {"kind": "fallen_shadow", "name": f"Shadow upon {host}", "joined_to": host, "joined_by": f"face_{face}"}
 
 
-SHELVES = {"columns": "1", "rows": "3", "wide": "whole", "tall": "fifth", "relief": "out", "deep": 14}
+SHELVES = {"columns": "1", "rows": "2", "wide": "whole", "tall": "fifth", "relief": "out", "deep": 14}
 
 SHADOWS: tuple[dict[str, Any], ...] = (
     {
@@ -242,11 +242,11 @@ SHADOWS: tuple[dict[str, Any], ...] = (
             on_floor("Worktop", "9:3:0", "0:9:3", 64),
             on_floor("Side top", "3:6:3", "0:2:10", 64),
             {**on_floor("Table", "12:7:9", "15:9:6", 56), "kind": "table", "thick": 5},
-            round_body("First stool", "Room", "3:2:19", "10:2:12", 34, face="floor"),
-            round_body("Second stool", "Room", "3:2:19", "14:2:8", 34, face="floor"),
-            round_body("Third stool", "Room", "3:2:19", "18:2:4", 34, face="floor"),
+            round_body("First stool", "Room", "3:2:19", "10:2:12", 36, face="floor"),
+            round_body("Second stool", "Room", "3:2:19", "14:2:8", 36, face="floor"),
+            round_body("Third stool", "Room", "3:2:19", "18:2:4", 36, face="floor"),
             windows("Window", "back_wall", "2:3:4", "4:3:2", "Room", **ALONE, relief="in", deep=8),
-            windows("Shelves", "left_wall", "3:5:2", "5:3:2", "Room", **SHELVES),
+            windows("Shelves", "left_wall", "3:5:2", "6:3:1", "Room", **SHELVES),
             division("Tiles", "Room", "floor", way="tiles", bay=30),
             shadow("Table"),
             shadow("First stool"),
