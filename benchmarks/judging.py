@@ -84,7 +84,20 @@ ROUND = (
     "The light tower on the mole, two points", "The boathouse with barrels, one point",
     "Drum and pipe lying by a crate, one point",
 )  # fmt: skip
-TITLES = {"letters": LETTERS, "streets": STREETS, "rooms": ROOMS, "stairs": STAIRS, "round": ROUND}
+SHADOWS = (
+    "Two stores in the evening sun, two points", "Rope chests whose shadows climb the wall, one point",
+    "A tall crate's shadow over a low chest, two points",
+    "A mooring post's shadow over the harbour steps, two points",
+    "The harbour master's room by lamplight, one point", "The watch tower's stairs with a handrail, two points",
+)  # fmt: skip
+TITLES = {
+    "letters": LETTERS,
+    "streets": STREETS,
+    "rooms": ROOMS,
+    "stairs": STAIRS,
+    "round": ROUND,
+    "shadows": SHADOWS,
+}
 
 
 def exercises(pile: str) -> list[Exercise]:
@@ -204,7 +217,7 @@ def main() -> None:
     parser = argparse.ArgumentParser()
     parser.add_argument("--sheets", type=int, default=60)
     parser.add_argument("--seed", type=int, default=70_000)
-    parser.add_argument("--only", default="", help="one pile: letters, streets, rooms, stairs or round")
+    parser.add_argument("--only", default="", help="one pile: letters, streets, rooms, stairs, round or shadows")
     parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
     options = parser.parse_args()
     if options.only:
@@ -214,7 +227,7 @@ def main() -> None:
     slips = _boxes(options.sheets, options.seed)
     slips += _lines_of("letters", options.sheets // 2, options.seed + 1_000)
     slips += _lines_of("streets", options.sheets // 2, options.seed + 3_000)
-    for shift, pile in enumerate(("rooms", "stairs", "round"), start=4):
+    for shift, pile in enumerate(("rooms", "stairs", "round", "shadows"), start=4):
         slips += _lines_of(pile, options.sheets // 2, options.seed + 1_000 * shift)
     slips += _tones(options.sheets // 3, options.seed + 2_000)
     if options.slips:

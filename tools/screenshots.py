@@ -60,7 +60,7 @@ def desk_letters(page: Page) -> None:
 
 
 def desk_shadows(page: Page) -> None:
-    page.goto(f"/desk/{number('Fish boxes against the sun')}")
+    page.goto(f"""/desk/{number("A mooring post's shadow")}""")
     page.locator(".handle").first.wait_for()
     page.locator("article.thing").last.scroll_into_view_if_needed()
 
@@ -73,7 +73,7 @@ def desk_division(page: Page) -> None:
 
 
 def desk_room(page: Page) -> None:
-    page.goto(f"""/desk/{number("The harbour master's room")}""")
+    page.goto(f"""/desk/{number("The harbour master's room by lamplight")}""")
     page.locator(".handle").first.wait_for()
     page.get_by_role("button", name="Add a box").scroll_into_view_if_needed()
 
