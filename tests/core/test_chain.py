@@ -9,7 +9,8 @@ from hypothesis import strategies as st
 
 from conftest import box, exercise_of
 from orthopsis.core.document.chain import FAMILY, NEWEST, upgraded
-from orthopsis.core.document.document import Exercise, StepRef, read_exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.parts import StepRef
 from orthopsis.core.document.ready import READY
 from orthopsis.core.editing import edit, edit_things
 from orthopsis.core.errors import UnreadableExercise

@@ -321,18 +321,26 @@ def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
 
 
 def _is_broken(longer: Stroke, other: Stroke, strokes: Sequence[Stroke]) -> bool:
-    """Tell whether a stroke goes on in another one, behind the place where a third one crosses at a small angle."""
-    if min(longer.length_mm, other.length_mm) < BROKEN_MM:
+    """Tell whether a stroke goes on in another one, behind the place where a third one crosses at a small angle.
+
+    In plain floats, since it is asked of all pairs.
+    """
+    length = longer.length_mm
+    if min(length, other.length_mm) < BROKEN_MM:
         return False
-    start, d, length = _run(np.array([longer.start.xy, longer.end.xy]))
-    normal = np.array([-d[1], d[0]])
-    ends = np.array([other.start.xy, other.end.xy]) - start
-    along, across = ends @ d, np.abs(ends @ normal)
-    gap = along.min() - length if along.mean() > length / 2 else -along.max()
-    if across.max() >= SAME_CARRIER_MM or gap > CROSSED_GAP_MM:
+    x, y = longer.start.xy
+    dx, dy = (longer.end.x - x) / length, (longer.end.y - y) / length
+    ends = [(at.x - x, at.y - y) for at in (other.start, other.end)]
+    if any(abs(b * dx - a * dy) >= SAME_CARRIER_MM for a, b in ends):
         return False
-    middle = start + d * (length + gap / 2 if along.mean() > length / 2 else -gap / 2)
-    return any(_crosses(s, middle, d) for s in strokes if s is not other)
+    low, high = sorted(a * dx + b * dy for a, b in ends)
+    is_beyond = low + high > length
+    gap = low - length if is_beyond else -high
+    if gap > CROSSED_GAP_MM:
+        return False
+    at = length + gap / 2 if is_beyond else -gap / 2
+    middle, way = np.array([x + at * dx, y + at * dy]), np.array([dx, dy])
+    return any(_crosses(s, middle, way) for s in strokes if s is not other)
 
 
 def _crosses(stroke: Stroke, at: Real, way: Real) -> bool:

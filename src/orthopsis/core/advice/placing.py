@@ -5,7 +5,8 @@ from collections.abc import Iterator, Sequence
 
 from orthopsis.core.advice.keep import same_in_the_world
 from orthopsis.core.advice.piece import drawn_points, piece
-from orthopsis.core.document.document import LOWEST_SUN_MM, Exercise
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import LOWEST_SUN_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.editing.edit import set_all, set_at

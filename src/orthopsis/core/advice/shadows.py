@@ -7,7 +7,7 @@ import shapely
 
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM
+from orthopsis.core.document.parts import FARTHEST_SUN_MM, LOWEST_SUN_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.light.light import Rays

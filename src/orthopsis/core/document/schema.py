@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from orthopsis.core.document.document import SCHEMA, THING_MODELS, Exercise
+from orthopsis.core.document.document import SCHEMA, Exercise
+from orthopsis.core.document.thing_models import THING_MODELS
 
 
 def exercise_schema() -> dict[str, Any]:

@@ -8,7 +8,8 @@ import math
 from collections.abc import Mapping, Sequence
 from typing import Any
 
-from orthopsis.core.document.document import FARTHEST_SUN_MM, LOWEST_SUN_MM, Exercise
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import FARTHEST_SUN_MM, LOWEST_SUN_MM
 from orthopsis.core.document.place import (
     DIVISION,
     EYE_LEVEL,

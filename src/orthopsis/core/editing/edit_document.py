@@ -6,9 +6,10 @@ from typing import Any
 
 from pydantic import BaseModel, ValidationError
 
-from orthopsis.core.document.document import Exercise, values_of
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.faults import fault_words
 from orthopsis.core.document.place import PlaceRef, no_place, thing_place
+from orthopsis.core.document.thing_models import values_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import setting_of, sheet_of

@@ -2,7 +2,8 @@
 
 from typing import Literal
 
-from orthopsis.core.document.document import Exercise, Hides
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import Hides
 from orthopsis.core.editing.edit_document import check_index
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import prepare

@@ -3,7 +3,8 @@
 from collections.abc import Mapping
 from typing import Any
 
-from orthopsis.core.document.document import MOST_VIEWS, Exercise
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import MOST_VIEWS
 from orthopsis.core.document.place import PlaceRef, no_place, thing_place, view_place
 from orthopsis.core.editing.edit_document import changed_at, placed_at
 from orthopsis.core.errors import GeometryError

@@ -1,7 +1,8 @@
 """Which things of an exercise stand for each student's own, and what becomes of them for a name?"""
 
-from orthopsis.core.document.document import Exercise, values_of
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.place import PlaceRef, thing_place
+from orthopsis.core.document.thing_models import values_of
 from orthopsis.core.editing.edit_document import changed_at
 from orthopsis.core.scene.placed import placed_errors
 from orthopsis.core.scene.prepared import prepare

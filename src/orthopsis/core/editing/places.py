@@ -8,8 +8,9 @@ from collections.abc import Callable, Mapping
 from functools import lru_cache
 from typing import Any
 
-from orthopsis.core.document.document import Exercise, ThingDocument
+from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.place import DIVISION, LENGTHS, MINUTES, OVER_GROUND, PAPER, PlaceRef
+from orthopsis.core.document.thing_models import ThingDocument
 from orthopsis.core.drawing.answer import PlaceOption, SentencePiece
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.joining import faces_for

@@ -3,7 +3,8 @@
 from collections.abc import Mapping
 
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise
+from orthopsis.core.document.document import MOST_THINGS, Exercise
+from orthopsis.core.document.thing_models import THING_MODELS
 from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError

@@ -2,7 +2,8 @@
 
 from typing import Any
 
-from orthopsis.core.document.document import MOST_LATER, Exercise, StepChange, StepRef
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import MOST_LATER, StepChange, StepRef
 from orthopsis.core.drawing.answer import StepAct
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError

@@ -11,7 +11,8 @@ from orthopsis.core.advice.advise import on_each
 from orthopsis.core.advice.piece import drawn_points
 from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.sheet import on_marks
-from orthopsis.core.document.document import Exercise, ThingDocument
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.thing_models import ThingDocument
 from orthopsis.core.drawing.solved import Solved, solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point

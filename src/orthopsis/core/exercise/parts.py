@@ -5,7 +5,8 @@ A part is an exercise of its own: the sheet, eye level and points with which its
 
 from collections.abc import Sequence
 
-from orthopsis.core.document.document import Exercise, ThingDocument
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.thing_models import ThingDocument
 from orthopsis.core.editing.edit_document import check_index
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.scene.prepared import Prepared, prepare

@@ -9,7 +9,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from orthopsis.core.document.document import MOST_THINGS, THING_MODELS, Exercise, JoinedBy, ThingDocument
+from orthopsis.core.document.document import MOST_THINGS, Exercise
+from orthopsis.core.document.parts import JoinedBy
+from orthopsis.core.document.thing_models import THING_MODELS, ThingDocument
 from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError

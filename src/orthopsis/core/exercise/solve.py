@@ -3,7 +3,8 @@
 from dataclasses import replace
 
 from orthopsis.core.advice.advise import advise
-from orthopsis.core.document.document import Exercise, StepChange
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import StepChange
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve

@@ -11,7 +11,7 @@ from dataclasses import replace
 from orthopsis.core.construct.hidden_face import drawn_through
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.document.document import ThingDocument
+from orthopsis.core.document.thing_models import ThingDocument
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance, join, meet
 from orthopsis.core.scene.placed import Placed, placed_errors

@@ -5,7 +5,8 @@ from dataclasses import dataclass, replace
 
 from propcache.api import cached_property
 
-from orthopsis.core.document.document import Exercise, values_of
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.thing_models import values_of
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.aims import aims_of

@@ -6,7 +6,7 @@ from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
 from orthopsis.core.construct.steps import Breath, breaths
-from orthopsis.core.document.document import StepRef
+from orthopsis.core.document.parts import StepRef
 from orthopsis.core.drawing.answer import PointLetter, Scale, Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES

@@ -10,7 +10,8 @@ from dataclasses import dataclass
 
 from orthopsis.core.construct.moves import inputs
 from orthopsis.core.construct.steps import Breath
-from orthopsis.core.document.document import Exercise, StepChange, StepRef
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.parts import StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.behind import with_what_lies_behind

@@ -1,7 +1,5 @@
 """What a teacher says while a face is divided."""
 
-from dataclasses import replace
-
 from orthopsis.core.wording.step import StepPhrases
 
 FACE: dict[str, StepPhrases] = {
@@ -197,83 +195,6 @@ FACE: dict[str, StepPhrases] = {
         "Shrinking the parts by the same amount, or by the same share, each time.",
         "ruler, pencil light",
     ),
-    "face.tiles": StepPhrases(
-        "tick the {edge}, every {tile}",
-        (
-            "On the {edge} of {other} measure from its {tick_start} and make a small tick every {tile}.",
-            "Tick the {edge} of {other} every {tile}, from its {tick_start}.",
-            "Tick the {edge} of {other} every {tile}, from its {tick_start}.",
-        ),
-        "Only an edge that does not go away is measured.",
-        "Measuring each tile from the one before: slips add up.",
-        "ruler",
-    ),
-    "face.distance": StepPhrases(
-        "depth of the tiles, by the {tile_point}",
-        (
-            "Lay the ruler on the {first_end} of the {edge} and on the {tile_point}. Draw a light line over the "
-            "{face}. Where it crosses the light lines, draw light lines {upward}.{again} Count: {count}.",
-            "Draw a light line from the {first_end} of the {edge} toward the {tile_point}. Where it crosses the light "
-            "lines are the ends of the tiles: draw light lines {upward}.{again} {lines}.",
-            "The line from the {first_end} of the {edge} to the {tile_point} crosses the light lines at the depths of "
-            "square tiles; rule them {upward}.{again} {lines}.",
-        ),
-        "The diagonal of a square tile runs to a [distance point]: as far from the [vanishing point] as the eye is.",
-        "Letting the rows shrink by the same amount each time.",
-        "ruler and set square, pencil light",
-    ),
-    "face.tiles_laid": StepPhrases(
-        "lay tiles of {tile} off on a level line",
-        (
-            "From the {first_end} of the {edge} of {other} draw a light level line to both sides. Mark {tile} on it "
-            "again and again from there: {tile_sides}.",
-            "Draw a level line through the {first_end} of the {edge} of {other}. From there mark {tile} on it again "
-            "and again: {tile_sides}.",
-            "On a measuring line through the {first_end} of the {edge} of {other} lay off {tile}, {tile_sides}.",
-        ),
-        "True lengths are measured on a line that does not go away.",
-        "Measuring on the edges that go away.",
-        "ruler, pencil light",
-    ),
-    "face.tiles_over_foot": StepPhrases(
-        "carry them over to the edge {along}",
-        (
-            "Lay the ruler on each of the marks on one side and on the {tile_point}. Where it crosses the edge of the "
-            "{face} that runs {along} make a mark. Count: {count}.",
-            "Rule from the marks on one side to the {tile_point}. Where these lines cross the edge of the {face} that "
-            "runs {along} are the ends of the tiles: {lines}.",
-            "To the edge of the {face} that runs {along}, by the {tile_point}: {lines}.",
-        ),
-        "A [measuring point] carries true lengths over to the lines of one direction.",
-        "Taking the other [measuring point].",
-        "ruler, pencil light",
-    ),
-    "face.tiles_over_start": StepPhrases(
-        "carry them over to the {edge}",
-        (
-            "Lay the ruler on each of the marks on the other side and on the {second_point}. Where it crosses the "
-            "{edge} make a mark. Count: {count}.",
-            "Rule from the marks on the other side to the {second_point}. Where these lines cross the {edge} are the "
-            "ends of the tiles: {lines}.",
-            "To the {edge}, by the {second_point}: {lines}.",
-        ),
-        "A [measuring point] carries true lengths over to the lines of one direction.",
-        "Taking the same [measuring point] again.",
-        "ruler, pencil light",
-    ),
-    "face.checkered": StepPhrases(
-        "draw {lines} on the {face}, checkered",
-        (
-            "Draw the lines on the {face} of {other}. Count: {count}. In the end fill every other tile: dark in front, "
-            "lighter farther away.",
-            "Draw the lines through the marks over the {face} of {other}: {lines}. In the end every other tile is "
-            "darkened, strongest in front.",
-            "Rule the tiles over the {face} of {other}: {lines}. Darken every other one, fading with distance.",
-        ),
-        "Contrast is strongest in front and fades with distance.",
-        "Filling two tiles side by side: dark ones touch only at corners.",
-        "ruler and set square",
-    ),
     "face.by_ruler": StepPhrases(
         "measure the parts",
         (
@@ -307,38 +228,6 @@ FACE: dict[str, StepPhrases] = {
         "Lines that lean: they run like the edges of the face.",
         "ruler and set square",
     ),
-    "lettering.counted": StepPhrases(
-        "the letter on the {face}, {rules}",
-        (
-            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
-            "Mark "
-            "the corners where they cross: {crossings}. Draw {thing}: {rule_count} lines.",
-            "Count the light lines on the {face} of {other} along from the {edge} and from its {first_end}, which are "
-            "0. "
-            "Corners of {thing}: {crossings}. Mark them, and draw the outline: {rules}.",
-            "Draw the outline of {thing} on the {face} of {other} from crossing to crossing: {crossings}; {rules}. "
-            "Light lines are counted along from the {edge} and from its {first_end}, which are 0.",
-        ),
-        "Strokes are equally thick in perspective: wider near, narrower far.",
-        "Losing the place among the light lines: mark the corners first.",
-        "ruler",
-    ),
-    "lettering.measured": StepPhrases(
-        "the letter on the {face}, {rules}",
-        (
-            "From the lower left of the {face} of {other} measure out the corners of {thing}, across and up: "
-            "{offsets}. "
-            "Draw it with the ruler.",
-            "From the lower left of the {face} of {other} measure the corners of {thing}, across and up: {offsets}. "
-            "Draw "
-            "the outline: {rules}.",
-            "Draw {thing} true on the {face} of {other}, its corners across and up from the lower left: {offsets}; "
-            "{rules}.",
-        ),
-        "What lies on a face that is drawn true is drawn true.",
-        "Adding up measures: measure each corner from the same edge.",
-        "ruler and set square",
-    ),
     "face.light": StepPhrases(
         "{lines} on the {face}, light",
         (
@@ -351,95 +240,3 @@ FACE: dict[str, StepPhrases] = {
         "ruler, pencil light",
     ),
 }
-FACE |= {
-    "figure.block": StepPhrases(
-        "a light block about it, {deep}",
-        (
-            "Draw the rectangle about the figure, lightly. From its first corner measure {deep}, with the ruler "
-            "{outward}. Draw the same rectangle there, like the other end of a block, lightly too. Count: {count}.",
-            "Draw the rectangle about the figure, lightly. Carry its first corner by {deep}, {outward}, and draw the "
-            "rectangle again from there, like the other end of a block: {lines}, all light.",
-            "The rectangle about it, carried by {deep}, {outward}, as the other end of a light block: {lines}.",
-        ),
-        "What is carved is first a block.",
-        "Drawing the second rectangle as large as the first one, where it comes nearer or goes away.",
-        "ruler and set square, pencil light",
-    ),
-    "figure.block_through": StepPhrases(
-        "a light block about it, through the body",
-        (
-            "Draw the rectangle about the figure, lightly. Under or over it, at the edge of the {face}, lay the ruler "
-            "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From "
-            "there go on {upward}, to the line that runs {outward} from the first corner. Draw the same rectangle "
-            "there, lightly. Count: {count}.",
-            "Draw the rectangle about the figure, lightly. Now find its first corner at the far end. Start at the edge "
-            "of the {face}, over or under it. Go {outward}, to the line that runs {along} from the {behind} corner "
-            "behind. From there go {upward}, to the line {outward} from its own corner. Draw the rectangle again from "
-            "there: {lines}, all light.",
-            "The rectangle about it, and where it ends behind: from the edge of the {face} {outward}, to the line "
-            "{along} from the {behind} corner behind, then {upward} to the line {outward} from its own corner: "
-            "{lines}, light.",
-        ),
-        "What goes right through a body ends in the plane where the body ends.",
-        "Guessing the thickness: it is that of the whole body.",
-        "ruler and set square, pencil light",
-    ),
-    "figure.block_through_at_edge": StepPhrases(
-        "a light block about it, through the body",
-        (
-            "Draw the rectangle about the figure, lightly. Lay the ruler on its first corner so that it runs "
-            "{outward}. It meets the line that runs {along} from the {behind} corner behind. Draw the same rectangle "
-            "there, lightly. Count: {count}.",
-            "Draw the rectangle about the figure, lightly, and again on the far face: its first corner lies {outward}, "
-            "on the line that runs {along} from the {behind} corner behind: {lines}, all light.",
-            "The rectangle about it, and again behind, its first corner {outward} on the line {along} from the "
-            "{behind} corner behind: {lines}, light.",
-        ),
-        "What goes right through a body ends in the plane where the body ends.",
-        "Guessing the thickness: it is that of the whole body.",
-        "ruler and set square, pencil light",
-    ),
-    "figure.rows": StepPhrases(
-        "light lines across the block",
-        (
-            "From each inner corner go straight to the side of the rectangle. From there go over the side of the "
-            "block, {outward}, and then across its other end, lightly. Count: {count}.",
-            "Carry the heights of the inner corners over the side of the block, {outward}, and across its other end, "
-            "lightly: {lines}.",
-            "The inner corners' heights over the side of the block, {outward}, and across its other end: {lines}.",
-        ),
-        "What is equally high on one end of a block is so on the other.",
-        "Measuring these heights again: at the other end they are not as long.",
-        "ruler, pencil light",
-    ),
-    "figure.depths": StepPhrases(
-        "its corners carried over, {lines}",
-        (
-            "From each corner of the figure lay the ruler {outward}. Draw up to its own line at the other end of the "
-            "block; lightly where it will not show. Count: {count}.",
-            "From each corner of the figure draw {outward}, up to its own line at the other end of the block: {lines}, "
-            "lightly where they will not show.",
-            "From the corners {outward}, each to its own line at the other end: {lines}.",
-        ),
-        "All edges that lead out of a face share one point.",
-        "Stopping at the line of another corner.",
-        "ruler on the point",
-    ),
-    "figure.front": StepPhrases(
-        "the figure at the other end, {rules}",
-        (
-            "Join the new corners in the same order as on the {face}. Count: {count}.",
-            "Join the new corners in the same order as on the {face}: {lines}.",
-            "The outline at the other end, corner by corner: {lines}.",
-        ),
-        "Both ends of what is carved have the same corners.",
-        "Leaving out a corner.",
-        "ruler",
-    ),
-}
-for _how in ("counted", "measured"):
-    FACE[f"figure.{_how}"] = replace(
-        FACE[f"lettering.{_how}"],
-        title="the figure on the {face}, {rules}",
-        rule="What is equal on a face that goes away grows smaller with distance, as the face does.",
-    )

@@ -6,6 +6,7 @@ from orthopsis.core.wording.eaves_steps import EAVES
 from orthopsis.core.wording.face_steps import FACE
 from orthopsis.core.wording.fallen_shadow_steps import FALLEN_SHADOW
 from orthopsis.core.wording.finish_steps import FINISH
+from orthopsis.core.wording.flat_steps import FLAT
 from orthopsis.core.wording.form_steps import FORM
 from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.ground_steps import GROUND
@@ -29,6 +30,7 @@ from orthopsis.core.wording.stairs_steps import STAIRS
 from orthopsis.core.wording.step import StepPhrases
 from orthopsis.core.wording.table_shadow_steps import TABLE_SHADOW
 from orthopsis.core.wording.table_steps import TABLE
+from orthopsis.core.wording.tile_steps import TILES
 
 STEPS: dict[str, StepPhrases] = {
     **SETUP,
@@ -39,6 +41,8 @@ STEPS: dict[str, StepPhrases] = {
     **ROUND,
     **ROW,
     **FACE,
+    **TILES,
+    **FLAT,
     **LEVEL,
     **FORM,
     **RECTANGLE,
