@@ -37,6 +37,8 @@ def tiles(host: str, face: str, wide_mm: float) -> dict[str, Any]:
     return division("Tiles", host, face, way="tiles", bay=wide_mm, fields="checkered")
 
 
+SHELVES = {"columns": "1", "wide": "whole", "tall": "fifth", "relief": "out"}
+"""Boards that stand out of a wall, over each other."""
 AT_EDGE = {"reach": "edge"}
 """A height that is measured at the edge of the floor, so that it is as tall in truth as others that are."""
 
@@ -240,6 +242,22 @@ ROOMS: tuple[dict[str, Any], ...] = (
                 "bars": "two",
                 "on": "both",
             },
+        ],
+        "minutes": 165,
+    },
+    {
+        **HEAD,
+        "title": "The rope store with shelves, one point",
+        "eye_level": {"height_mm": 156, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 232}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 116),
+            windows("Shelves", "back_wall", "1:6:1", "2:8:1", "Room", **SHELVES, rows="3", deep=16),
+            windows("Side shelves", "left_wall", "1:5:1", "3:8:1", "Room", **SHELVES, rows="2", deep=34),
+            windows("Door", "right_wall", "1:2:3", "0:3:1", "Room", **ALONE, relief="in", deep=6),
+            on_floor("Counter", "3:3:6", "8:3:1", 62),
+            on_floor("Crate", "8:3:1", "4:2:6", 38),
+            {**on_floor("Keg", "2:2:8", "2:2:8", 48), "kind": "round_body", "form": "cylinder"},
         ],
         "minutes": 165,
     },
