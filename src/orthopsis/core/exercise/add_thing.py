@@ -19,6 +19,8 @@ from orthopsis.core.things.registry import KINDS
 
 FIRST_SPACE = 0.28
 """A new row begins at this share of the way to its point (no source)."""
+MOST_TRIED = 24
+"""On so many things a new one is tried, the last ones first; each asks for the whole exercise."""
 
 
 def add_thing(exercise: Exercise, kind: str) -> Exercise:
@@ -61,9 +63,9 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     if not hosts:
         fix = f"Add {KINDS[kind].lies_on} first."
         raise GeometryError("no_face", f"There is nothing that {KINDS[kind].adds} can stand or lie on.", fix)
-    if KINDS[kind].goes_on_with:
+    if any(thing.kind == KINDS[kind].goes_on_with for thing in exercise.things):
         # What goes on in it reaches some things only: there it is of use.
-        tried = (_lying(exercise, kind, *host) for host in hosts)
+        tried = (_lying(exercise, kind, *host) for host in hosts[:MOST_TRIED])
         return next((made for made in tried if _is_drawn(made)), _lying(exercise, kind, *hosts[0]))
     return _lying(exercise, kind, *hosts[0])
 
