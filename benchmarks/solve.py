@@ -60,6 +60,11 @@ def main() -> None:
     whole = statistics.median(times_ms(lambda: first_time(town, draw), 12))
     on = "a street of 12 houses with 200 windows, steps, hidden lines, advice, first time"
     report("solve.street_12", whole, "ms", "<=30", whole <= 30, on)
+    room = next(d for d in READY if str(d["title"]).startswith("The harbour master's room by lamplight"))
+    lit = read_exercise(room)
+    whole = statistics.median(times_ms(lambda: first_time(lit, draw), 12))
+    on = "the harbour master's room with a lamp and shadows, steps, hidden lines, advice, first time"
+    report("solve.room_by_lamp", whole, "ms", "<=40", whole <= 40, on)
     for form, bar in (("block", 30), ("round", 60)):
         long_word = word("BREAKWATERS8", form)
         first = statistics.median(times_ms(lambda e=long_word: first_time(e, draw), 12))

@@ -8,7 +8,7 @@ from orthopsis.core.advice.piece import drawn_points, piece
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.document.parts import LOWEST_SUN_MM
 from orthopsis.core.drawing.answer import Advice, CureEdit
-from orthopsis.core.drawing.solved import Solved, solve
+from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.editing.edit import set_all, set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.lesson.materials import RULERS_MM, ruler_for
@@ -266,17 +266,19 @@ def _far_enough(solved: Solved, number: int, field: str, first_mm: float) -> flo
     """Return the viewing distance at which nothing lies outside the cone any more.
 
     From farther away what is as deep in the world reaches elsewhere on the page, so it is tried, and put off further.
+    Where its corners come to lie the eye alone tells: nothing need be drawn for it.
     """
     exercise, mm = solved.prepared.exercise, first_mm
     division = solved.prepared.sheet.division_mm
     for _ in range(MOST_ROUNDS):
         try:
-            after = solve(prepare(set_at(exercise, f"views.{number}.{field}", mm)))
+            after = prepare(set_at(exercise, f"views.{number}.{field}", mm))
+            frame = after.frames[number]
+            things = [p for p in after.things if p.setting.frame == frame and p.standing.is_body]
+            corners = [Point(*at) for p in things for at in p.standing.solid.picture(frame.eye).values()]
         except GeometryError:
             return mm
-        frame = after.prepared.frames[number]
-        things = [p for p in after.prepared.things if p.setting.frame == frame and p.standing.is_body]
-        off = max((_off_axis_deg(after, p) for p in things), default=0.0)
+        off = max((angle_off_axis_deg(at, frame.eye.principal, frame.distance_mm) for at in corners), default=0.0)
         if off <= COMFORTABLE_CONE_DEG / 2:
             return mm
         needed = cone_radius_mm(frame.distance_mm, 2 * off) / cone_radius_mm(1.0, COMFORTABLE_CONE_DEG)

@@ -70,9 +70,13 @@ class _Body:
         for loops, normal in other.faces:
             above = (self.ends - loops[0][0]) @ normal
             through = (above.min(axis=1) < -DEEP_MM) & (above.max(axis=1) > DEEP_MM)
-            for (a, b), (p, q) in zip(self.ends[through], above[through], strict=True):
-                if _is_inside(a + (b - a) * p / (p - q), loops, normal):
-                    return True
+            starts, ends, (near, far) = self.ends[through, 0], self.ends[through, 1], above[through].T
+            places = starts + (ends - starts) * (near / (near - far))[:, None]
+            # Most pass the face by: only those within the box about it are looked at.
+            low, high = loops[0].min(axis=0) - DEEP_MM, loops[0].max(axis=0) + DEEP_MM
+            close = np.all((places >= low) & (places <= high), axis=1)
+            if any(_is_inside(at, loops, normal) for at in places[close]):
+                return True
         return False
 
 
