@@ -126,6 +126,20 @@ def test_the_chest_lies_before_its_shadow_where_they_overlap() -> None:
     assert last["Room"] < last["Shadow"] < last["Chest"]
 
 
+@pytest.mark.parametrize("aside", [20.0, 90.0, 150.0])
+def test_of_a_chest_that_stands_at_the_wall_the_shadow_goes_up_from_its_foot(aside: float) -> None:
+    """Nothing of it lies on the floor between foot and wall: there is no edge, and the drawing is not refused."""
+    lamp = {"stands": "lamp", "aside_mm": aside, "height_mm": 80.0, "foot_mm": 100.0}
+    exercise = chest("5:3:4", "0:2:10", 50.0, sun=lamp, light="right")
+    found = solved(exercise)
+    for name, at in found.seen[-1].solid.picture(found.seen[-1].eye).items():
+        assert_same_point(found.board.points[f"Shadow.{name}"].xy, at, name)
+    names = {line.name for line in edges(exercise)}
+    assert {"from.2", "up.2", "up.0"} <= names
+    assert "from.0" not in names
+    assert_found_right(exercise)
+
+
 def test_away_from_all_walls_it_stays_on_the_floor() -> None:
     exercise = chest("5:3:4", "2:2:8", 30.0)
     assert standing(exercise).climb is None

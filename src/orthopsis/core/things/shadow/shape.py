@@ -224,10 +224,17 @@ class ShadowShape(GroundShadow):
         foot, shade = Vertex("foot", (corner,)).name, cast_of(corner, self.climb)
         if shade.is_on_wall:
             base, up = Vertex("base", (corner,)).name, self.setting.frame.way("up").family
-            yield Edge(f"from.{corner}", base, foot, self.setting.shadows.family, feature=Feature("side"))
+            if not self._is_at_wall(corner):
+                yield Edge(f"from.{corner}", base, foot, self.setting.shadows.family, feature=Feature("side"))
             yield Edge(f"up.{corner}", base, shade.name, up, feature=Feature("side"))
         else:
             yield Edge(f"from.{corner}", shade.name, foot, self.setting.shadows.family, feature=Feature("side"))
+
+    def _is_at_wall(self, corner: int) -> bool:
+        """Tell whether a foot stands at the wall itself, so that nothing of its shadow lies on the ground."""
+        assert self.climb is not None
+        at, foot = self.climb.places[Vertex("base", (corner,))], self.feet[corner]
+        return float(np.linalg.norm(at - foot)) <= SAME_LINE_MM * (1 + float(np.linalg.norm(foot)))
 
     def _far_edges(self, pair: tuple[int, int]) -> Iterator[Edge]:
         """Yield the edge between the shadows of two tops; where it bends at the foot of a wall, its two parts."""
