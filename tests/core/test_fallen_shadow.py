@@ -167,13 +167,9 @@ def test_the_areas_contrast_with_the_faces_on_which_they_lie() -> None:
 
 
 def test_it_is_drawn_after_the_shadow_on_the_ground_wherever_it_stands_in_the_list() -> None:
-    things = [thing.model_dump(mode="json") for thing in over_chest().things]
-    names = {thing["id"]: thing["name"] for thing in things}
-    things = [{**thing, "joined_to": names.get(thing["joined_to"], "")} for thing in things]
-    first = [{k: v for k, v in things[i].items() if k != "id"} for i in (3, 0, 1, 2)]
-    first = [{**thing, **({"joined_to": thing["joined_to"]} if thing["joined_to"] else {})} for thing in first]
-    light = {"light": "left", "rays": "30", "eye_level": {"height_mm": 150.0}}
-    drawing = draw(exercise_of(*first, views=[TWO_POINT], **light))
+    exercise = over_chest()
+    *others, last = exercise.things
+    drawing = draw(exercise.model_copy(update={"things": (last, *others)}))
     order = [step.thing for step in drawing.steps]
     assert order.index("Shadow of Tall") < order.index("Upon")
 

@@ -99,13 +99,13 @@ def test_between_a_foot_and_the_shadow_of_the_top_is_light() -> None:
     assert len({face.tone for face in faces}) == 1
 
 
-def test_a_corner_straight_under_the_lamp_is_found_by_the_edge_beside_it() -> None:
-    """Its upright points at the lamp: line and ray lie on each other, and the edge of the top tells the place."""
+def test_a_corner_straight_under_the_light_is_found_by_the_edge_beside_it() -> None:
+    """Its upright points at the sun: line and ray lie on each other, and the edge of the top tells the place."""
     corner = standing(table_on_deck(**BEHIND)).table.page["foot.0"]
     found = set()
     for aside in np.linspace(-6, 6, 13):
-        lamp = {"stands": "ahead", "aside_mm": float(abs(corner.x - 220.0 + aside)), "height_mm": 160.0}
-        exercise = table_on_deck(sun=lamp, light="left" if corner.x + aside < 220.0 else "right")
+        sun = {"stands": "ahead", "aside_mm": float(abs(corner.x - 220.0 + aside)), "height_mm": 160.0}
+        exercise = table_on_deck(sun=sun, light="left" if corner.x + aside < 220.0 else "right")
         drawing = draw(exercise)
         if any(step.short == "the corner under the light" for step in drawing.steps):
             found.add(aside)

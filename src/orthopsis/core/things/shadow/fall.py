@@ -8,7 +8,7 @@ from orthopsis.core.things.shadow.falling import Border, Bound, Caster, Spot
 from orthopsis.core.things.shadow.shape import ShadowShape
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Fall:
     """What of one cast shadow falls on one face.
 

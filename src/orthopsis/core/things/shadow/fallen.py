@@ -17,25 +17,25 @@ from orthopsis.core.light.tone import ON_WALL
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import NOTHING, Edge, Face, Solid, Topology
-from orthopsis.core.things.answers import Clause, Spoken
+from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.fall import Fall, is_found
 from orthopsis.core.things.shadow.fallen_recipe import recipe
 from orthopsis.core.things.shadow.falling import LEAST_SHARE, Caster, fallen, height_of
-from orthopsis.core.things.shadow.ground import words_of_light
+from orthopsis.core.things.shadow.ground import Shaded
 from orthopsis.core.things.shadow.shape import ShadowShape
-from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import Feature
 
 HEIGHT_DIGITS = 6
+"""Faces are put in order by their heights above the ground to so many digits: what is level with it is at 0."""
 
 
-class FallenShadow(Standing):
+class FallenShadow(Shaded):
     """The shadow of others on a block or on steps."""
 
-    sentence: tuple[Clause, ...] = (Clause("It is all of the cast shadows on the sheet that reaches it."),)
+    sentence: tuple[Clause, ...] = (Clause("It shows the cast shadows of blocks that reach this thing."),)
 
     @classmethod
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
@@ -53,19 +53,9 @@ class FallenShadow(Standing):
         return True
 
     @property
-    def has_depth(self) -> bool:
-        """It is flat."""
-        return False
-
-    @property
-    def may_be_thin(self) -> bool:
-        """What just reaches a thing is thin there."""
-        return True
-
-    @property
     def needs(self) -> frozenset[AimRole]:
-        """The points of a light that does not stand beside the picture."""
-        return self.setting.light.needs if self.falls else frozenset()
+        """The points of its light, once something falls."""
+        return super().needs if self.falls else frozenset()
 
     @cached_property
     def falls(self) -> tuple[Fall, ...]:
@@ -95,7 +85,7 @@ class FallenShadow(Standing):
         steps = [corner for at, high in flight.shares for corner in ((at, high - flight.shares[0][1]), (at, high))]
         stepped = shapely.Polygon([*steps, (1.0, 1.0), (1.0, 0.0)])
         over = np.array(self.panel.start) + np.array(flight.wide), -np.array(self.panel.outward)
-        other = replace(self.panel, start=vector(over[0]), outward=vector(over[1]), is_level=False)
+        other = replace(self.panel, start=vector(over[0]), outward=vector(over[1]))
         for side in (self.panel, other):
             is_toward = float(np.array(side.outward) @ np.array(side.start)) < 0
             spots = fallen(side, caster) if is_toward else ()
@@ -148,8 +138,3 @@ class FallenShadow(Standing):
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves."""
         return tuple(recipe(self.values, self.falls))
-
-    @property
-    def spoken(self) -> Mapping[str, Spoken]:
-        """How the light falls."""
-        return words_of_light(self.setting)

@@ -80,7 +80,7 @@ class Spot:
         return borders[0] if len(borders) == 1 else None
 
 
-@dataclass(frozen=True, slots=True)
+@dataclass(frozen=True, slots=True, eq=False)
 class Caster:
     """What casts a shadow, in the world of the thing on which it falls.
 

@@ -1,4 +1,4 @@
-"""What all shadows on the ground have in common: how the light casts them, and that they are flat."""
+"""What all shadows have in common, and how the light casts those on the ground."""
 
 from collections.abc import Callable, Iterable, Iterator, Mapping
 
@@ -10,7 +10,6 @@ from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.answers import Called, Spoken
-from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.view.eye import Array
@@ -35,13 +34,8 @@ def moved_by(up: Array, falls: Array) -> Array:
     return np.asarray(up + times * falls)
 
 
-class GroundShadow(Standing):
-    """A shadow on the ground."""
-
-    @property
-    def lies_on_ground(self) -> bool:
-        """Whatever stands there hides it."""
-        return True
+class Shaded(Standing):
+    """What light casts, on the ground or on another thing."""
 
     @property
     def has_depth(self) -> bool:
@@ -57,6 +51,29 @@ class GroundShadow(Standing):
     def needs(self) -> frozenset[AimRole]:
         """The points of a light that does not stand beside the picture."""
         return self.setting.light.needs
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """To which side shadows fall, and how rays are drawn: at an angle, or from and to which points."""
+        light = self.setting.light
+        side = "right" if light.side == "left" else "left"
+        points = {}
+        if not light.is_beside:
+            points = {
+                "light_point": Called(self.setting.rays.family),
+                "shadow_point": Called(self.setting.shadows.family),
+            }
+        sense = "toward" if light.stands == "behind" else "away from"
+        return {"shadow_side": side, "ray": f"{light.rays}°", "sense": sense, **points}
+
+
+class GroundShadow(Shaded):
+    """A shadow on the ground."""
+
+    @property
+    def lies_on_ground(self) -> bool:
+        """Whatever stands there hides it."""
+        return True
 
     def cast(self, feet: Array, up: Array) -> Array:
         """Return where the shadow of what stands over places of the ground falls, in the world.
@@ -174,19 +191,3 @@ class GroundShadow(Standing):
         """What the words of steps are called by that differ with the light."""
         light = self.setting.light
         return "" if light.is_beside else "_of_lamp" if light.is_lamp else "_to_points"
-
-    @property
-    def spoken(self) -> Mapping[str, Spoken]:
-        """How the light falls."""
-        return words_of_light(self.setting)
-
-
-def words_of_light(setting: Setting) -> Mapping[str, Spoken]:
-    """Return to which side shadows fall, and how rays are drawn: at an angle, or from and to which points."""
-    light = setting.light
-    side = "right" if light.side == "left" else "left"
-    points = {}
-    if not light.is_beside:
-        points = {"light_point": Called(setting.rays.family), "shadow_point": Called(setting.shadows.family)}
-    sense = "toward" if light.stands == "behind" else "away from"
-    return {"shadow_side": side, "ray": f"{light.rays}°", "sense": sense, **points}

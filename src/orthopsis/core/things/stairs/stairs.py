@@ -11,9 +11,9 @@ from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.stairs.faces import side_of, steps_of
 from orthopsis.core.things.stairs.recipe import recipe
 from orthopsis.core.things.stairs.shape import StairsShape
-from orthopsis.core.things.stairs.side import side_of, steps_of
 
 
 class Stairs(StairsShape):
