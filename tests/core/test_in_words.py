@@ -74,7 +74,7 @@ def test_letters_run_round_the_outline_and_each_hole_has_a_run_of_its_own() -> N
     for step in steps:
         assert "a to d on the picture" in step.text
     step = next(step for step in oldest.steps if step.title.startswith("N of Knot: its gaps"))
-    assert "a to e, then on its own f to j, on the picture" in step.text
+    assert "a to e, and apart from them f to j, on the picture" in step.text
     drawn = {frozenset((line.start, line.end)) for line in drawing.lines if line.id in steps[0].draws}
     at = {letter.text: letter.at for letter in steps[0].letters}
     for loop in ("abcd",):

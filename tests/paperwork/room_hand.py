@@ -4,7 +4,7 @@ import re
 from collections.abc import Callable
 
 from street_hand import Face, StreetHand, counted, find_columns, first_form, level
-from student_hand import MM, SENTENCES, Place, back_face, depth, front_face
+from student_hand import CORNER, MM, SENTENCES, Place, back_face, corner_called, depth, front_face
 
 EDGES = {
     "floor": ("bottom left", "bottom right"), "left wall": ("bottom left", "top left"),
@@ -82,8 +82,8 @@ def plan(hand: RoomHand, crossings: str) -> None:
         hand.rule(a, b)
 
 
-def risers(hand: RoomHand, tall: str, each: str, count: str) -> None:
-    x, y = hand.plan[0]
+def risers(hand: RoomHand, look: str, tall: str, each: str, count: str) -> None:
+    x, y = corner_called(look, hand.plan)
     assert abs(float(each) * int(count) - float(tall)) < 1e-6
     hand.marked = [(x, y + float(each) * i) for i in range(int(count) + 1)]
 
@@ -96,8 +96,8 @@ def from_the_marks(hand: RoomHand, ahead: str, count: str) -> None:
     assert len(hand.marked) == int(count), "a line from each mark, and the upright at the end"
 
 
-def slope_line(hand: RoomHand) -> None:
-    hand.near = [hand.plan[0]]
+def slope_line(hand: RoomHand, look: str) -> None:
+    hand.near = [corner_called(look, hand.plan)]
 
 
 def step_by_step(hand: RoomHand, ahead: str, again: str, count: str) -> None:
@@ -170,7 +170,8 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
         first_form,
     ),
     (
-        rf"From the first corner of the plan draw a light upright, {MM} tall, and mark every {MM} on it: (\d+) marks\.",
+        rf"From the {CORNER} corner of the plan draw a light upright, {MM} tall, and mark every {MM} on it: (\d+) "
+        r"marks\.",
         risers,
     ),
     (
@@ -178,7 +179,7 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
         r"the other marks to it: (\d+) lines\.",
         from_the_marks,
     ),
-    (r"Join the first corner of the plan with the end of the top line, lightly: the slope line\.", slope_line),
+    (rf"Join the {CORNER} corner of the plan with the end of the top line, lightly: the slope line\.", slope_line),
     (
         rf"Go up to the first mark, {WAY} until the slope line, up to the next line, {WAY} until the slope line, and "
         r"so on: (\d+) lines\.",

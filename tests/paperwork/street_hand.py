@@ -4,7 +4,7 @@ import re
 from collections.abc import Callable
 from dataclasses import dataclass, field
 
-from student_hand import MM, SENTENCES, Hand, Place, back_face, depth, front_face, nearest_edge
+from student_hand import CORNER, MM, SENTENCES, Hand, Place, back_face, corner_called, depth, front_face, nearest_edge
 
 Line = tuple[Place, Place]
 
@@ -294,7 +294,8 @@ def dormer_ridge(hand: StreetHand, wall: str) -> None:
         hand.rule(a, b)
 
 
-def chimney_upright(hand: StreetHand, mm: str) -> None:
+def chimney_upright(hand: StreetHand, look: str, mm: str) -> None:
+    assert corner_called(look, hand.quad) == hand.quad[0], "the sides go out from where the first upright stands"
     x, y = hand.quad[0]
     hand.quad.append((x, y + float(mm)))
     hand.rule(hand.quad[0], hand.quad[4])
@@ -386,9 +387,9 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
     ),
     (r"Draw the ridge to its end, and the far slope: 2 lines\.", far_slope),
     (
-        r"Lay the length of the sloping edge of the gable of Roof off on a level line from its near end, with marks at "
-        r"([\d%, and]+)\. The line from the last mark over the edge's far end meets the level line through the edge's "
-        r"point; from there carry the marks over to the edge\.",
+        r"From the near end of the sloping edge of the gable of Roof draw a level line, as long as that edge, with "
+        r"marks at ([\d%, and]+)\. Rule from its end over the edge's far end, to the level line through the edge's "
+        r"point\. From there turn the ruler to each mark, and mark where it crosses the edge\.",
         lay_off,
     ),
     (
@@ -412,7 +413,7 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
         r"with the upper corners\.",
         dormer_ridge,
     ),
-    (rf"From the first corner of the foot draw its upright, {MM} tall\.", chimney_upright),
+    (rf"From the {CORNER} corner of the foot draw its upright, {MM} tall\.", chimney_upright),
     (
         rf"From its top draw a line to the {SIDE} point and one to the {SIDE} point, until they stand over the next "
         r"corners of the foot; draw the uprights there: 4 lines\.",

@@ -217,9 +217,25 @@ def to_the_crossing(hand: Hand, count: str) -> None:
         hand.rule(hand.at[end], hand.at["back corner"])
 
 
+CORNER = r"(nearest|near left|near right|lower left|lower right)"
+
+
+def corner_called(look: str, corners: list[Place]) -> Place:
+    """Return which of the four corners of something under the eye level a pupil takes by its name."""
+    if look == "nearest":
+        return min(corners, key=lambda at: at[1])
+    how, side = look.split()
+    is_right = side == "right"
+    if how == "near":
+        low = sorted(corners, key=lambda at: at[1])[:2]
+        return sorted(low)[is_right]
+    beside = sorted(corners)[2:] if is_right else sorted(corners)[:2]
+    return min(beside, key=lambda at: at[1])
+
+
 def _loops(corners: str) -> list[list[Place]]:
     """Return the places that a list of corners says, across and up, loop by loop."""
-    loops = corners.replace(" and ", " ").replace(" mm", "").replace(", then ", "; ").split("; then on its own ")
+    loops = corners.replace(" and ", " ").replace(" mm", "").replace(", then ", "; ").split("; apart from them ")
     return [[(float(pair.split()[0]), float(pair.split()[1])) for pair in loop.split(";")] for loop in loops]
 
 

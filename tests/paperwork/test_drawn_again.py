@@ -38,7 +38,7 @@ BEHIND = re.compile(r" What lies behind [\w ,]+ is drawn very lightly: it goes a
 
 
 SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
-LETTERED = re.compile(rf"({SPAN}(?:, then on its own {SPAN})*),? on the picture")
+LETTERED = re.compile(rf"({SPAN}(?:, and apart from them {SPAN})*),? on the picture")
 CORNER = re.compile(r"the corner ([a-z])( of [\w ]+ of \w+)\b")
 MEASURED = re.compile(r"(?:at )?the \d+ measures on the picture")
 
@@ -85,14 +85,14 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
     beside = [[mark.text for mark in scale.marks] for scale in step.scales]
     if (found := LETTERED.search(text)) is not None:
         loops = []
-        for span in found[1].split(", then on its own "):
+        for span in found[1].split(", and apart from them "):
             first, _, last = span.partition(" to ")
             loop = names[names.index(first) : names.index(last or first) + 1]
             loops.append("; ".join(" ".join(figures[name]) for name in loop))
             scaled = {figure for one in beside for figure in one}
             assert {figure for name in loop for figure in figures[name]} <= scaled | {"0"}, "read off the scales"
             assert {*loop} <= shown
-        text = text.replace(found[0], "; then on its own ".join(loops))
+        text = text.replace(found[0], "; apart from them ".join(loops))
     if (corner := CORNER.search(text)) is not None:
         across, up = figures[corner[1]]
         assert corner[1] in shown

@@ -116,7 +116,7 @@ def loops_of(acts: Sequence[Act]) -> list[list[int]]:
 
 
 def letter_words(acts: Sequence[Act]) -> str:
-    """Return by which letters the words name a step's points: ``a to d, then on its own e to h, on the picture``."""
+    """Return by which letters the words name a step's points: ``a to d, and apart from them e to h``."""
     return _spans([loop for loop in loops_of(acts) if loop])
 
 
@@ -126,7 +126,7 @@ def _spans(loops: Sequence[Sequence[int]]) -> str:
     said = [first if first == last else f"{first} to {last}" for first, last in spans]
     if len(said) == 1:
         return f"{said[0]} on the picture"
-    return f"{', then on its own '.join(said)}, on the picture"
+    return f"{', and apart from them '.join(said)}, on the picture"
 
 
 def pairs_words(acts: Sequence[Act]) -> str:

@@ -160,10 +160,10 @@ class CarriedHeight(OnPlan):
     def spoken(self) -> Mapping[str, Spoken]:
         """Where a height that is carried is measured, and which way it is carried first."""
         if not self.is_carried:
-            return {}
+            return super().spoken
         first = self.panel.first_says
         if self.panel.up.goal.is_ideal:
-            where = f"on the {first}, where the light line of the first corner begins"
+            where = f"on the {first}, where the light line of the {self.first_look} corner begins"
         else:
             where = f"at the nearer end of the {first}"
-        return {"measured_where": where, "edge_way": self.panel.up}
+        return {**super().spoken, "measured_where": where, "edge_way": self.panel.up}

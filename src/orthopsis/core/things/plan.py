@@ -3,7 +3,7 @@
 Corners are numbered as in ``things.raised``, from the face's low one on.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Mapping
 
 import numpy as np
 from propcache.api import cached_property
@@ -13,6 +13,8 @@ from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.things.answers import Spoken
+from orthopsis.core.things.corner_look import corner_look
 from orthopsis.core.things.face_part import WAYS, OnFacePart, taken
 from orthopsis.core.things.face_part import Way as OfFace
 from orthopsis.core.things.raised import foot_name
@@ -39,6 +41,17 @@ class OnPlan(Seamed, OnFacePart):
     def foot_shares(self) -> Corners:
         """The corners of that from which it rises, as shares of the face."""
         return self.taken_shares
+
+    @cached_property
+    def first_look(self) -> str:
+        """How the first corner of its foot is told from the others at sight."""
+        at, level = self._seen(self.panel.places(self.foot_shares)), self.setting.frame.level_mm
+        return corner_look(at, 0, level if self.panel.is_level else None)
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Which corner of its foot is the first."""
+        return {**super().spoken, "first_look": self.first_look}
 
     @property
     def plan_shares(self) -> tuple[tuple[float, float], tuple[float, float]]:

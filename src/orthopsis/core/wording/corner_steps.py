@@ -198,12 +198,11 @@ CORNER: dict[str, StepPhrases] = {
         "divide the nearest edge by a level line",
         (
             "Draw a level line from the nearer end of the nearest edge, as long as that edge. Mark it at {ticks} of "
-            "its "
-            "length. Put the ruler on its last end and on the other end of the edge: follow it to the level line "
+            "its length. Put the ruler on its last end and on the other end of the edge. Follow it to the level line "
             "through the [third point]. From there carry the marks over to the edge.",
-            "Lay the length of the nearest edge off on a level line from its nearer end, with marks at {ticks}. The "
-            "line from the last mark over the edge's other end meets the level line through the [third point]; from "
-            "there carry the marks over to the edge.",
+            "From the nearer end of the nearest edge draw a level line, as long as that edge, with marks at {ticks}. "
+            "Rule from its end over the edge's other end, to the level line through the [third point]. From there "
+            "turn the ruler to each mark, and mark where it crosses the edge.",
             "Divide the nearest edge at {ticks} by a measuring line through its nearer end.",
         ),
         "Equal parts of a level line stay equal; carried over they shrink as they must.",

@@ -4,7 +4,7 @@ from orthopsis.core.wording.step import StepPhrases
 
 EAVES: dict[str, StepPhrases] = {
     "eaves.corner": StepPhrases(
-        "their first corner, {over} out",
+        "their {low_corner}, {over} out",
         (
             "Draw two light lines across the top of {other}, from corner to corner. Carry the one through the "
             "{low_corner} on, out of the house. Measure {over} there. Make a mark.",
@@ -44,9 +44,9 @@ EAVES: dict[str, StepPhrases] = {
     "eaves.thick": StepPhrases(
         "how thick they are, {thick}",
         (
-            "Go {upright} from the first corner of the eaves and measure {thick}. Draw this line.",
-            "From the first corner of the eaves draw an [upright], {thick} tall.",
-            "The [upright] at the first corner: {thick}.",
+            "Go {upright} from the {low_corner} of the eaves and measure {thick}. Draw this line.",
+            "From the {low_corner} of the eaves draw an [upright], {thick} tall.",
+            "The [upright] at the {low_corner}: {thick}.",
         ),
         "Eaves are a slab: they have a thickness.",
         "Drawing them as thick as they are wide.",

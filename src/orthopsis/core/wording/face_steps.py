@@ -31,11 +31,11 @@ FACE: dict[str, StepPhrases] = {
         "divide the {edge} by a level line",
         (
             "Draw a level line from the near end of the {edge} of {other}, as long as that edge. Mark it at {ticks} "
-            "of its length. Put the ruler on its last end and on the far end of the edge: follow it to the level "
+            "of its length. Put the ruler on its last end and on the far end of the edge. Follow it to the level "
             "line through the point to which the edge runs. From there carry the marks over to the edge.",
-            "Lay the length of the {edge} of {other} off on a level line from its near end, with marks at {ticks}. "
-            "The line from the last mark over the edge's far end meets the level line through the edge's point; from "
-            "there carry the marks over to the edge.",
+            "From the near end of the {edge} of {other} draw a level line, as long as that edge, with marks at "
+            "{ticks}. Rule from its end over the edge's far end, to the level line through the edge's point. From "
+            "there turn the ruler to each mark, and mark where it crosses the edge.",
             "Divide the {edge} of {other} at {ticks} by a measuring line through its near end.",
         ),
         "Equal parts of a level line stay equal; carried over they shrink as they must.",

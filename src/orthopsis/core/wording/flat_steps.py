@@ -40,10 +40,10 @@ FLAT: dict[str, StepPhrases] = {
     "figure.block": StepPhrases(
         "a light block about it, {deep}",
         (
-            "Draw the rectangle about the figure, lightly. From its first corner measure {deep}, with the ruler "
+            "Draw the rectangle about the figure, lightly. From its {first_look} corner measure {deep}, with the ruler "
             "{outward}. Draw the same rectangle there, like the other end of a block, lightly too. Count: {count}.",
-            "Draw the rectangle about the figure, lightly. Carry its first corner by {deep}, {outward}, and draw the "
-            "rectangle again from there, like the other end of a block: {lines}, all light.",
+            "Draw the rectangle about the figure, lightly. Carry its {first_look} corner by {deep}, {outward}, and "
+            "draw the rectangle again from there, like the other end of a block: {lines}, all light.",
             "The rectangle about it, carried by {deep}, {outward}, as the other end of a light block: {lines}.",
         ),
         "What is carved is first a block.",
@@ -55,12 +55,12 @@ FLAT: dict[str, StepPhrases] = {
         (
             "Draw the rectangle about the figure, lightly. Under or over it, at the edge of the {face}, lay the ruler "
             "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From "
-            "there go on {upward}, to the line that runs {outward} from the first corner. Draw the same rectangle "
-            "there, lightly. Count: {count}.",
-            "Draw the rectangle about the figure, lightly. Now find its first corner at the far end. Start at the edge "
-            "of the {face}, over or under it. Go {outward}, to the line that runs {along} from the {behind} corner "
-            "behind. From there go {upward}, to the line {outward} from its own corner. Draw the rectangle again from "
-            "there: {lines}, all light.",
+            "there go on {upward}, to the line that runs {outward} from the {first_look} corner. Draw the same "
+            "rectangle there, lightly. Count: {count}.",
+            "Draw the rectangle about the figure, lightly. Now find its {first_look} corner at the far end. Start at "
+            "the edge of the {face}, over or under it. Go {outward}, to the line that runs {along} from the {behind} "
+            "corner behind. From there go {upward}, to the line {outward} from its own corner. Draw the rectangle "
+            "again from there: {lines}, all light.",
             "The rectangle about it, and where it ends behind: from the edge of the {face} {outward}, to the line "
             "{along} from the {behind} corner behind, then {upward} to the line {outward} from its own corner: "
             "{lines}, light.",
@@ -72,12 +72,12 @@ FLAT: dict[str, StepPhrases] = {
     "figure.block_through_at_edge": StepPhrases(
         "a light block about it, through the body",
         (
-            "Draw the rectangle about the figure, lightly. Lay the ruler on its first corner so that it runs "
+            "Draw the rectangle about the figure, lightly. Lay the ruler on its {first_look} corner so that it runs "
             "{outward}. It meets the line that runs {along} from the {behind} corner behind. Draw the same rectangle "
             "there, lightly. Count: {count}.",
-            "Draw the rectangle about the figure, lightly, and again on the far face: its first corner lies {outward}, "
-            "on the line that runs {along} from the {behind} corner behind: {lines}, all light.",
-            "The rectangle about it, and again behind, its first corner {outward} on the line {along} from the "
+            "Draw the rectangle about the figure, lightly, and again on the far face: its {first_look} corner lies "
+            "{outward}, on the line that runs {along} from the {behind} corner behind: {lines}, all light.",
+            "The rectangle about it, and again behind, its {first_look} corner {outward} on the line {along} from the "
             "{behind} corner behind: {lines}, light.",
         ),
         "What goes right through a body ends in the plane where the body ends.",

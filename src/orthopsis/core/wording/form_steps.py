@@ -188,10 +188,10 @@ FORM: dict[str, StepPhrases] = {
     "forms.first_out": StepPhrases(
         "how far the first one stands out",
         (
-            "Put the ruler on the first corner so that it runs {outward}. Measure {deep} out from the {face}. From "
-            "there draw the light rectangle once more. Count: {count} lines.",
-            "From the first corner measure {deep} out, along the line that runs {outward}. From there draw the light "
-            "rectangle once more, like the one on the {face}: {lines}.",
+            "Put the ruler on the {first_look} corner so that it runs {outward}. Measure {deep} out from the {face}. "
+            "From there draw the light rectangle once more. Count: {count} lines.",
+            "From the {first_look} corner measure {deep} out, along the line that runs {outward}. From there draw the "
+            "light rectangle once more, like the one on the {face}: {lines}.",
             "It stands out by {deep}, along the line that runs {outward}; its rectangle there likewise, lightly: "
             "{lines}.",
         ),
@@ -202,10 +202,10 @@ FORM: dict[str, StepPhrases] = {
     "forms.first_in": StepPhrases(
         "how thick the wall is at the first one",
         (
-            "Put the ruler on the first corner so that it runs {outward}. Measure {deep} into the wall. From there "
-            "draw the light rectangle once more. Count: {count} lines.",
-            "From the first corner measure {deep} into the wall, along the line that runs {outward}. From there draw "
-            "the light rectangle once more, like the one in front: {lines}.",
+            "Put the ruler on the {first_look} corner so that it runs {outward}. Measure {deep} into the wall. From "
+            "there draw the light rectangle once more. Count: {count} lines.",
+            "From the {first_look} corner measure {deep} into the wall, along the line that runs {outward}. From there "
+            "draw the light rectangle once more, like the one in front: {lines}.",
             "The reveal: {deep} along the line that runs {outward}; the rectangle at its end likewise, lightly: "
             "{lines}.",
         ),
@@ -255,9 +255,9 @@ _THROUGH = (
     "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From there go "
     "on {upward}, until you meet the line that runs {outward} from its own corner. Draw the far rectangle from "
     "there. Count: {count} lines.",
-    "Find its first corner on the far face: from the edge of the {face} over or under it {outward}, to the line that "
-    "runs {along} from the {behind} corner behind; from there {upward}, to the line that runs {outward} from its own "
-    "corner. From there draw the far rectangle: {lines}.",
+    "Find its {first_look} corner on the far face: from the edge of the {face} over or under it {outward}, to the line "
+    "that runs {along} from the {behind} corner behind; from there {upward}, to the line that runs {outward} from its "
+    "own corner. From there draw the far rectangle: {lines}.",
     "Its far corner: from the edge of the {face} {outward}, to the line {along} from the {behind} corner behind, and "
     "{upward} to the line {outward} from its own corner; the far rectangle from there: {lines}.",
 )
@@ -286,9 +286,9 @@ for _how in ("corners", "touching", "joined"):
         _RULER,
     )
 _AT_EDGE = (
-    "Lay the ruler on the first corner so that it runs {outward}. It meets the line that runs {along} from the "
+    "Lay the ruler on the {first_look} corner so that it runs {outward}. It meets the line that runs {along} from the "
     "{behind} corner behind. From there draw the far rectangle like the one on the {face}. Count: {count} lines.",
-    "Its first corner on the far face: {outward} from its own corner, to the line that runs {along} from the "
+    "Its {first_look} corner on the far face: {outward} from its own corner, to the line that runs {along} from the "
     "{behind} corner behind. From there draw the far rectangle: {lines}.",
     "Its far corner, {outward} from its own to the line {along} from the {behind} corner behind; the far rectangle: "
     "{lines}.",

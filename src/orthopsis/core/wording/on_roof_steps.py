@@ -21,9 +21,9 @@ ON_ROOF: dict[str, StepPhrases] = {
     "chimney.height": StepPhrases(
         "its first upright, {rise} tall",
         (
-            "Go {upright} from the first corner of the foot and measure {rise}. Draw this line.",
-            "From the first corner of the foot draw its [upright], {rise} tall.",
-            "The first [upright] over the lowest corner: {rise}.",
+            "Go {upright} from the {first_look} corner of the foot and measure {rise}. Draw this line.",
+            "From the {first_look} corner of the foot draw its [upright], {rise} tall.",
+            "The first [upright] over the {first_look} corner: {rise}.",
         ),
         "A chimney stands upright, whatever the slope.",
         "Drawing it square to the slope, so that it leans.",
@@ -73,7 +73,7 @@ ON_ROOF: dict[str, StepPhrases] = {
         "its front",
         (
             "Lay the ruler on the upper corner that belongs to the {edge}, so that it runs {pitch_way}. Draw toward "
-            "you, until you are over the first corner. Draw the line {upright} there. Do the same on the other "
+            "you, until you are over the {first_look} corner. Draw the line {upright} there. Do the same on the other "
             "side, and join both tops {along}. Count: {count}.",
             "From the upper corners of the rectangle come forward on lines that run {pitch_way}, until they stand over "
             "the lower corners; draw the uprights there and join them {along}: {lines}.",

@@ -21,9 +21,9 @@ RAISED: dict[str, StepPhrases] = {
     "raised.height": StepPhrases(
         "its first upright, {rise} tall",
         (
-            "Go {upright} from the first corner of the plan and measure {rise}. Draw this line.",
-            "From the first corner of the plan draw its [upright], {rise} tall.",
-            "The first [upright] over the nearest corner: {rise}.",
+            "Go {upright} from the {first_look} corner of the plan and measure {rise}. Draw this line.",
+            "From the {first_look} corner of the plan draw its [upright], {rise} tall.",
+            "The first [upright] over the {first_look} corner: {rise}.",
         ),
         "The height is measured at the nearest corner, where it is largest.",
         "Measuring the same height at a corner farther away.",
@@ -33,11 +33,11 @@ RAISED: dict[str, StepPhrases] = {
         "its first upright, {rise} at the edge",
         (
             "Measure its height {measured_where}: go {upright} {rise}, lightly. From there lay the ruler {along}. Draw "
-            "a light line until it stands over the first corner of the plan. Draw the upright up to it. Count: {count} "
-            "lines.",
+            "a light line until it stands over the {first_look} corner of the plan. Draw the upright up to it. Count: "
+            "{count} lines.",
             "Measure {rise} {upright}, lightly, {measured_where}. Carry this height {along}, until it stands over the "
-            "first corner of the plan; draw the [upright] up to it: {lines}.",
-            "The height, {rise}, {measured_where}, carried {along} over the first corner of the plan: {lines}.",
+            "{first_look} corner of the plan; draw the [upright] up to it: {lines}.",
+            "The height, {rise}, {measured_where}, carried {along} over the {first_look} corner of the plan: {lines}.",
         ),
         "What is measured at one edge is equally tall in truth, wherever it is carried.",
         "Measuring the same height again over the plan: there it is smaller.",
@@ -48,11 +48,12 @@ RAISED: dict[str, StepPhrases] = {
         (
             "Measure its height {measured_where}: go {upright} {rise}, lightly. From there lay the ruler {edge_way}, "
             "and draw a light line until it stands over the light line of the plan. From there lay it {along}, until "
-            "it stands over the first corner. Draw the upright up to it. Count: {count} lines.",
+            "it stands over the {first_look} corner. Draw the upright up to it. Count: {count} lines.",
             "Measure {rise} {upright}, lightly, {measured_where}. Carry this height {edge_way} until it stands over "
-            "the light line of the plan, and from there {along} until it stands over the first corner. Draw the "
+            "the light line of the plan, and from there {along} until it stands over the {first_look} corner. Draw the "
             "[upright] up to it: {lines}.",
-            "The height, {rise}, {measured_where}, carried {edge_way} and then {along} over the first corner: {lines}.",
+            "The height, {rise}, {measured_where}, carried {edge_way} and then {along} over the {first_look} corner: "
+            "{lines}.",
         ),
         "What is measured at one corner is equally tall in truth, wherever it is carried.",
         "Measuring the same height again over the plan: there it is smaller.",
@@ -61,14 +62,14 @@ RAISED: dict[str, StepPhrases] = {
     "raised.to_ceiling": StepPhrases(
         "its first upright, up to the ceiling",
         (
-            "From the first corner of the plan lay the ruler {along}: draw a light line on the floor to the wall. Go "
-            "straight up the wall to the ceiling. From there lay the ruler {along} again and draw back. Where this "
-            "line stands over the first corner the upright ends: draw it. Count: {count} lines.",
-            "From the first corner of the plan draw a light line {along} to the wall, straight up the wall to the "
-            "ceiling, and back along the ceiling, until it stands over the first corner; draw the [upright] up to it: "
-            "{lines}.",
-            "The first [upright]: on the floor {along} to the wall, up it, and back along the ceiling over the first "
-            "corner: {lines}.",
+            "From the {first_look} corner of the plan lay the ruler {along}. Draw a light line as far as the "
+            "wall. Go straight up the wall to the ceiling. From there lay the ruler {along} again and draw back. Where "
+            "this line stands over the {first_look} corner the upright ends: draw it. Count: {count} lines.",
+            "From the {first_look} corner of the plan draw a light line {along}, as far as the wall. Go straight "
+            "up the wall to the ceiling, and back along the ceiling, until you are over the {first_look} corner. Draw "
+            "the [upright] up to there: {lines}.",
+            "The first [upright]: on the floor {along} to the wall, up it, and back along the ceiling over the "
+            "{first_look} corner: {lines}.",
         ),
         "A height is carried over the surfaces of the room: floor, wall, ceiling.",
         "Guessing where the ceiling is over the middle of the room.",

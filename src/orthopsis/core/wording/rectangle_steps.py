@@ -110,10 +110,10 @@ RECTANGLE: dict[str, StepPhrases] = {
     "rectangles.first_out": StepPhrases(
         "the first one stands out",
         (
-            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} out from the {face}. From "
-            "there draw its front like the one on the {face}, and join the corners that show. Count: {count}.",
-            "From its first corner measure {deep} out, along the line that runs {outward}. Draw its front from there, "
-            "like the one on the {face}, and join the corners that show: {lines}.",
+            "Put the ruler on its {first_look} corner so that it runs {outward}. Measure {deep} out from the {face}. "
+            "From there draw its front like the one on the {face}, and join the corners that show. Count: {count}.",
+            "From its {first_look} corner measure {deep} out, along the line that runs {outward}. Draw its front from "
+            "there, like the one on the {face}, and join the corners that show: {lines}.",
             "It stands out by {deep}, along the line that runs {outward}; its front likewise, and the edges that "
             "show: {lines}.",
         ),
@@ -135,10 +135,10 @@ RECTANGLE: dict[str, StepPhrases] = {
     "rectangles.first_in": StepPhrases(
         "how thick the wall is at the first one",
         (
-            "Put the ruler on its first corner so that it runs {outward}. Measure {deep} into the wall. From "
+            "Put the ruler on its {first_look} corner so that it runs {outward}. Measure {deep} into the wall. From "
             "there draw "
             "its back like its front, and join the corners that show inside. Count: {count}.",
-            "From its first corner measure {deep} into the wall, along the line that runs {outward}. Draw the "
+            "From its {first_look} corner measure {deep} into the wall, along the line that runs {outward}. Draw the "
             "back from "
             "there, like the front, and join the corners that show inside: {lines}.",
             "The reveal: {deep} along the line that runs {outward}; the back likewise, and the edges that show: "

@@ -50,9 +50,10 @@ ROUND_BODY: dict[str, StepPhrases] = {
     "round_body.height": StepPhrases(
         "the first upright of its box, {rise} tall",
         (
-            "Go {upright} from the first corner of the {high_square} and measure {rise}. Draw this line, lightly.",
-            "From the first corner of the {high_square} draw an [upright] lightly, {rise} tall.",
-            "The first [upright] of its box, over the nearest corner of the {high_square}: {rise}, lightly.",
+            "Go {upright} from the {first_look} corner of the {high_square} and measure {rise}. Draw this line, "
+            "lightly.",
+            "From the {first_look} corner of the {high_square} draw an [upright] lightly, {rise} tall.",
+            "The first [upright] of its box, over the {first_look} corner of the {high_square}: {rise}, lightly.",
         ),
         "What is round stands in a box; the box is drawn first, and taken away in the end.",
         "Measuring the height at a corner farther away.",

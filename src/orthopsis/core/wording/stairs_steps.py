@@ -21,11 +21,11 @@ STAIRS: dict[str, StepPhrases] = {
     "stairs.risers": StepPhrases(
         "{steps_words} on an upright, {rise} in all",
         (
-            "Go straight up from the first corner of the plan, {rise}, lightly. Divide this line: a mark every "
+            "Go straight up from the {first_look} corner of the plan, {rise}, lightly. Divide this line: a mark every "
             "{riser}, {steps_count} marks.",
-            "From the first corner of the plan draw a light [upright], {rise} tall, and mark every {riser} on it: "
-            "{steps_count} marks.",
-            "A light [upright] at the first corner, {rise} tall, divided every {riser}: {steps_count} marks.",
+            "From the {first_look} corner of the plan draw a light [upright], {rise} tall, and mark every {riser} on "
+            "it: {steps_count} marks.",
+            "A light [upright] at the {first_look} corner, {rise} tall, divided every {riser}: {steps_count} marks.",
         ),
         "All risers are equally high: they are measured once, at the foot.",
         "Measuring the risers farther back: there they are smaller.",
@@ -35,12 +35,12 @@ STAIRS: dict[str, StepPhrases] = {
         "{steps_words} at the edge, {rise} in all",
         (
             "Measure the height {measured_where}: go straight up {rise}, lightly, and mark every {riser}, "
-            "{steps_count} marks. From the top one lay the ruler {along}, until it stands over the first corner of the "
-            "plan. Draw a light line up there. Then draw the other marks {along}, to this line. Count: {count}.",
+            "{steps_count} marks. From the top one lay the ruler {along}, until it stands over the {first_look} corner "
+            "of the plan. Draw a light line up there. Then draw the other marks {along}, to this line. Count: {count}.",
             "Draw a light [upright] {measured_where}, {rise} tall. Mark every {riser} on it: {steps_count} marks. "
-            "Carry them {along}, to a light [upright] over the first corner of the plan: {lines}.",
+            "Carry them {along}, to a light [upright] over the {first_look} corner of the plan: {lines}.",
             "A light [upright] {measured_where}, {rise} tall, divided every {riser}; the marks carried {along} to the "
-            "[upright] over the first corner: {lines}.",
+            "[upright] over the {first_look} corner: {lines}.",
         ),
         "All risers are equally high: they are measured once, where a ruler measures.",
         "Measuring the risers over the plan: there they are smaller.",
@@ -51,12 +51,12 @@ STAIRS: dict[str, StepPhrases] = {
         (
             "Measure the height {measured_where}: go straight up {rise}, lightly, and mark every {riser}, "
             "{steps_count} marks. Carry them {edge_way}, to a light line straight over the light line of the plan. "
-            "From there carry them {along}, to a light line over the first corner. Count: {count}.",
+            "From there carry them {along}, to a light line over the {first_look} corner. Count: {count}.",
             "Draw a light [upright] {measured_where}, {rise} tall. Mark every {riser} on it: {steps_count} marks. "
             "Carry them {edge_way}, to an [upright] over the light line of the plan. From there carry them {along}, to "
-            "the [upright] over the first corner: {lines}, all light.",
+            "the [upright] over the {first_look} corner: {lines}, all light.",
             "A light [upright] {measured_where}, {rise} tall, divided every {riser}; the marks carried {edge_way}, "
-            "then {along}, to the [upright] over the first corner: {lines}.",
+            "then {along}, to the [upright] over the {first_look} corner: {lines}.",
         ),
         "All risers are equally high: they are measured once, where a ruler measures.",
         "Measuring the risers over the plan: there they are smaller.",
@@ -78,9 +78,9 @@ STAIRS: dict[str, StepPhrases] = {
     "stairs.slope": StepPhrases(
         "the slope line",
         (
-            "Draw a light line from the first corner of the plan up to the end of the top line.",
-            "Join the first corner of the plan with the end of the top line, lightly: the slope line.",
-            "The slope line, from the first corner of the plan to the end of the top line.",
+            "Draw a light line from the {first_look} corner of the plan up to the end of the top line.",
+            "Join the {first_look} corner of the plan with the end of the top line, lightly: the slope line.",
+            "The slope line, from the {first_look} corner of the plan to the end of the top line.",
         ),
         "Where a tread meets the next riser, the corner lies on the slope line.",
         "Ending it at another line than the top one.",

@@ -20,6 +20,8 @@ from orthopsis.core.plane.homogeneous import Point, unit_toward
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
+from orthopsis.core.things.answers import Spoken
+from orthopsis.core.things.corner_look import corner_look
 from orthopsis.core.things.face_part import WAYS
 from orthopsis.core.things.flat import Corner, FlatOutlines, family
 from orthopsis.core.things.outward import Outward
@@ -138,6 +140,12 @@ class CarriedFigure(GoesThrough, FlatOutlines):
             self.values.mm("deep"),
             lambda most: self.refused("too_deep", "would be deeper than there is room", most, "deep", is_least=False),
         )
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Which corner of the rectangle about it is carried."""
+        level = self.setting.frame.level_mm if self.panel.is_level else None
+        return {**super().spoken, "first_look": corner_look(self.page, 0, level)}
 
     def _seen(self, place: FacePlace, *, is_out: bool = False) -> Point:
         at = self.panel.places([place]) + (self.carried if is_out else 0.0)

@@ -12,7 +12,8 @@ from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Solid, Topology
-from orthopsis.core.things.answers import Spans
+from orthopsis.core.things.answers import Spans, Spoken
+from orthopsis.core.things.corner_look import corner_look
 from orthopsis.core.things.outward import Outward
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import PLACES
@@ -161,6 +162,12 @@ class CarriedShapes(RectangleShapes):
         corner = self.panel.places([self.layout.rectangles[0][0]])
         x, y = self.setting.frame.eye.see(corner + self.carried)[0].tolist()
         return distance(self.page[0][0], Point(x, y))
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Which corner of the first one its depth begins at."""
+        level = self.setting.frame.level_mm if self.panel.is_level else None
+        return {**super().spoken, "first_look": corner_look(self.page[0], 0, level)}
 
     @property
     def first_place(self) -> FacePlace:

@@ -127,8 +127,9 @@ class RoundShape(RaisedBlock):
     def spoken(self) -> Mapping[str, Spoken]:
         """From which square its box rises."""
         if self.form.is_straight:
-            return {"high_square": "square"}
-        return {"high_square": "smaller square" if self.form.has_narrow_rim else "larger square"}
+            return {**super().spoken, "high_square": "square"}
+        square = "smaller square" if self.form.has_narrow_rim else "larger square"
+        return {**super().spoken, "high_square": square}
 
     def box_acts(self) -> Iterator[Act]:
         """Yield the acts that draw its box up from the first upright."""
