@@ -9,6 +9,7 @@ from hypothesis import strategies as st
 from scenes import (
     benches,
     beside_walls,
+    carved,
     corner_rooms,
     divided,
     eaved,
@@ -62,6 +63,7 @@ ANY = st.one_of(
     patterned(),
     tiled(),
     figured(),
+    carved(),
     roofed(),
     rows(),
     roads(),

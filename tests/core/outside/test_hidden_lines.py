@@ -9,9 +9,9 @@ from collections.abc import Sequence
 import numpy as np
 import pytest
 from cad import Segments, set_back, visible_segments
-from hypothesis import given, settings
+from hypothesis import HealthCheck, given, settings
 from numpy.typing import NDArray
-from scenes import VIEWS, profiles, words
+from scenes import VIEWS, carved, profiles, solved, words
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -34,14 +34,14 @@ def compare(exercise: Exercise, *, as_they_stand: bool = False) -> int:
     solved = solve(prepare(exercise))
     solids = on_the_ground(solved) if as_they_stand else set_back(solved.seen)
     kernel = without_seams(visible_segments(solids, solved.seen[0].eye), solved.seen)
-    return compared(solved, kernel, seen_segments(solved.seen))
+    return compared(solved.seen, kernel, seen_segments(solved.seen))
 
 
-def compared(solved: Solved, kernel: Segments, ours: Segments) -> int:
+def compared(things: Sequence[Seen], kernel: Segments, ours: Segments) -> int:
     """Compare samples of every edge of the solids; return how many were compared."""
     shares = np.linspace(0.013, 0.987, SAMPLES)[:, None]
     names, places = list[str](), []
-    for seen in solved.seen:
+    for seen in things:
         page = seen.solid.picture(seen.eye)
         for edge in seen.solid.edges:
             a, b = np.array(page[edge.start]), np.array(page[edge.end])
@@ -184,3 +184,13 @@ def test_boxes_on_the_ground_hide_each_other_as_they_stand_there(view: str, seed
         height = float(rng.uniform(20, 120))
         things.append({"kind": "box", "name": f"Box {i}", "left": left, "bottom": foot, "height": height, **more})
     assert compare(exercise_of(*things, views=[VIEWS[view]]), as_they_stand=True) > 300
+
+
+@settings(max_examples=60, suppress_health_check=[HealthCheck.filter_too_much, HealthCheck.too_slow])
+@given(carved())
+def test_what_is_seen_of_a_shape_that_is_carved_from_a_block(exercise: Exercise) -> None:
+    """It has notches, so that parts of it hide other parts."""
+    mark = solved(exercise).seen[-1]
+    if mark.see_through:
+        return
+    assert compared([mark], visible_segments([mark.solid], mark.eye), seen_segments([mark])) > 100

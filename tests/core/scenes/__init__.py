@@ -2,7 +2,7 @@
 
 from scenes.alone import benches, exercises, laid_out, profiles, rounded, words
 from scenes.base import CORNER, ROW, VIEWS, assert_same_point, deck_in, drawn_faces_of, faces_of, solved
-from scenes.furniture import corner_rooms, flights, railed, raised, rooms, round_bodies, tables
+from scenes.furniture import carved, corner_rooms, flights, railed, raised, rooms, round_bodies, tables
 from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
 from scenes.roofs import eaved, hipped, roofed, topped
@@ -16,6 +16,7 @@ __all__ = [
     "assert_same_point",
     "benches",
     "beside_walls",
+    "carved",
     "corner_rooms",
     "deck_in",
     "divided",

@@ -100,9 +100,9 @@ def faces_of(exercise: Exercise, index: int = 0) -> dict[str, Panel]:
         return {}
 
 
-def drawn_faces_of(exercise: Exercise) -> list[str]:
-    """Return the faces of the first thing whose edges are drawn."""
-    return [key for key, panel in faces_of(exercise).items() if panel.is_drawn]
+def drawn_faces_of(exercise: Exercise, index: int = 0) -> list[str]:
+    """Return the faces of a thing, the first one, whose edges are drawn."""
+    return [key for key, panel in faces_of(exercise, index).items() if panel.is_drawn]
 
 
 def views_of(exercise: Exercise) -> list[dict[str, Any]]:

@@ -12,6 +12,7 @@ from orthopsis.core.things.round_body.shape import INSIDE, NARROW
 from orthopsis.core.things.table.shape import LEGS as TABLE_LEGS
 from scenes.alone import exercises
 from scenes.base import VIEWS, drawn_faces_of, faces_of, is_unheld, views_of
+from scenes.on_faces import FIGURES
 
 
 @st.composite
@@ -36,6 +37,24 @@ def raised(draw: Any, views: tuple[str, ...] = tuple(VIEWS), more: tuple[str, ..
         kind = draw(st.sampled_from([{"kind": "rectangles", "columns": "2"}, {"kind": "gable_roof", "rise": 18.0}]))
         things.append({**kind, "name": "Over", "joined_to": "Upon", "joined_by": f"face_{wall}"})
     made = exercise_of(*things, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def carved(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a box anywhere, or a block raised on one, from which a figure on one of its walls is carved."""
+    exercise = draw(raised(views=views, more=("",))) if draw(st.booleans()) else draw(exercises(most=1, views=views))
+    things = [thing.model_dump(mode="json") for thing in exercise.things]
+    faces = sorted(drawn_faces_of(exercise, len(things) - 1))
+    assume(faces)
+    figure = {
+        "kind": "figure", "name": "Mark", "joined_to": things[-1]["name"], "relief": "carved",
+        "joined_by": f"face_{draw(st.sampled_from(faces))}", "outline": FIGURES[draw(st.sampled_from(sorted(FIGURES)))],
+    }  # fmt: skip
+    if len(things) > 1:
+        things[1]["joined_to"] = things[0]["name"]
+    made = exercise_of(*things, figure, views=views_of(exercise))
     assume(not is_unheld(made))
     return made
 

@@ -39,6 +39,10 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         yield piece(solved, "shadow_within", about, 0, 1, "things", {**shown, "other": caster.values.name}, edits)
         return
     yield from _lamp_outside(solved, shadow, caster)
+    for carved in solved.prepared.things:
+        if carved.standing.replaces_host and carved.standing.host is caster.standing:
+            named = {**shown, "carved": carved.values.name, "other": caster.values.name}
+            yield piece(solved, "shadow_of_block", about, 0, 1, "things", named, [])
     edits = _other_sun(solved, STEEPER, HIGHER)
     reached = next((other for other in _reached(solved, shadow, caster) if not _climbs(solved, shadow, other)), None)
     if reached is not None:

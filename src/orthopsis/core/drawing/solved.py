@@ -21,6 +21,7 @@ from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS, light_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
 from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.sight.solid import NOTHING
 from orthopsis.core.things.answers import WHOLE, Spans
 from orthopsis.core.view.aim import AimRole
 
@@ -146,6 +147,8 @@ def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[See
         if other.setting.anchor is not None and other.standing.holes:
             bearer = bearer_of(prepared, other)
             solids[bearer] = pierced(solids[bearer], other.standing)
+        if other.setting.anchor is not None and other.standing.replaces_host:
+            solids[other.setting.anchor.thing] = NOTHING
     result = []
     for placed, solid, layer, scale in zip(prepared.things, solids.values(), order.layers, order.scales, strict=True):
         factor = placed.factor * (scale if layer in shared else 1.0)

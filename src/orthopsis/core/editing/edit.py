@@ -125,7 +125,9 @@ def _followers(exercise: Exercise, place: PlaceRef, value: Value | None) -> dict
     if place.name == "joined_to":
         return _other_face(exercise, place, int(float(value)))  # type: ignore[arg-type]
     try:
-        follow = _standing(exercise, place).standing.follow(place.name, value)
+        standing = _standing(exercise, place).standing
+        # What is chosen once more is no change, and nothing follows.
+        follow = {} if standing.values.held.get(place.name) == value else standing.follow(place.name, value)
     except (GeometryError, KeyError):
         return {}
     return {place.of(name): held for name, held in follow.items()}

@@ -54,7 +54,9 @@ def members_of(things: Sequence[Placed]) -> dict[int, list[int]]:
 
 def whole_of(things: Sequence[Placed], members: Sequence[int]) -> Whole:
     """Return the whole that some things make which hang together."""
-    bodies = [things[i] for i in members if things[i].standing.is_body]
+    own = [things[i] for i in members]
+    gone = {p.setting.anchor.thing for p in own if p.standing.replaces_host and p.setting.anchor is not None}
+    bodies = [placed for placed in own if placed.standing.is_body and placed.values.name not in gone]
     return Whole(
         things[members[0]].layer,
         tuple(members),

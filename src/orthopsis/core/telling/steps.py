@@ -29,7 +29,7 @@ from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.answers import WHOLE
 from orthopsis.core.wording.figures import SIGNS
-from orthopsis.core.wording.finish_steps import FAR_LIGHTER, OPENINGS
+from orthopsis.core.wording.finish_steps import CARVED, FAR_LIGHTER, OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, counted
@@ -217,11 +217,15 @@ def _finish(solved: Solved) -> list[Step]:
     bodies = [p for p in solved.prepared.things if p.standing.is_body and not p.kind.is_late]
     opaque = [p for p in bodies if not p.standing.is_see_through]
     kept = "" if len(opaque) == len(bodies) else "_some" if opaque else "_none"
-    has_openings = any(spans != WHOLE for p in bodies for spans in p.standing.takes_away.values())
+    more = ""
+    if any(spans != WHOLE for p in bodies for spans in p.standing.takes_away.values()):
+        more += OPENINGS[LEVELS.index(level)]
+    if any(p.standing.replaces_host for p in bodies):
+        more += CARVED[LEVELS.index(level)]
     take_away = _plain(
         solved,
         "take_away",
-        {"openings": OPENINGS[LEVELS.index(level)] if has_openings else ""},
+        {"more": more},
         step_minutes("take_away", len(lines), level),
         draws=[line.id for line in final],
         takes=lines,

@@ -99,6 +99,11 @@ class Standing:
         """What it cuts out of faces of the thing it hangs on: by the face, the corners of each hole in the world."""
         return {}
 
+    @property
+    def replaces_host(self) -> bool:
+        """Whether nothing stays of the other thing but this one, such as a chair of the block from which it is cut."""
+        return False
+
     @cached_property
     def takes_away(self) -> Mapping[frozenset[str], Spans]:
         """Edges of the other thing that go because of this one: by the full names of their ends, from where to where.

@@ -33,6 +33,11 @@ class GoesThrough(OutOfFace):
         raise NotImplementedError
 
     @property
+    def way_says(self) -> str:
+        """What it does to the body: how an error calls that."""
+        return f"go through {self.anchor.thing}"
+
+    @property
     def through(self) -> Back:
         """Where the body ends through which it goes.
 
@@ -43,7 +48,7 @@ class GoesThrough(OutOfFace):
             return self.panel.back
         raise GeometryError(
             "no_way_through",
-            f"“{self.values.name}” cannot go through {self.anchor.thing}: what is behind this face is not known.",
+            f"“{self.values.name}” cannot {self.way_says}: what is behind this face is not known.",
             "Sink it in, by a measure, or choose another face.",
             about="relief",
             nearest="in",
@@ -68,7 +73,7 @@ class GoesThrough(OutOfFace):
         if not found:
             raise GeometryError(
                 "no_way_through",
-                f"“{self.values.name}” cannot go through {self.anchor.thing}: no corner behind this face is drawn.",
+                f"“{self.values.name}” cannot {self.way_says}: no corner behind this face is drawn.",
                 "Sink it in, by a measure, or move the block so that a side of it shows.",
                 about="relief",
                 nearest="in",

@@ -145,6 +145,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "A shadow follows what it falls on: up a wall it is upright, where the light comes from the side.",
         ("Let the light fall more steeply",),
     ),
+    "shadow_of_block": AdvicePhrases(
+        "“{thing}” is the shadow of the whole block {other}, not of {carved}, which is carved from it.",
+        "What is cut away casts no shadow.",
+        ("Leave the shadow out, or let it be drawn by eye",),
+    ),
     "no_shadow_upon": AdvicePhrases(
         "“{thing}” is empty: no cast shadow of a block reaches {other}.",
         "A shadow falls on another thing where that stands in its way.",

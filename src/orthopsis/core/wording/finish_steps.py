@@ -9,6 +9,13 @@ OPENINGS = (
 )
 """What else is taken away where a wall is open down to the ground, for each level."""
 
+CARVED = (
+    " Rub out what is left of the blocks.",
+    " Erase what is left of the blocks from which things were carved.",
+    " Erase also the rest of the blocks that were carved.",
+)
+"""What else is taken away where a thing was carved from a block, for each level."""
+
 FAR_LIGHTER = (
     " Shade things that are far away a little less.",
     " Tone things that are far away a step lighter: the air between makes them pale.",
@@ -20,11 +27,11 @@ FINISH: dict[str, StepPhrases] = {
     "take_away": StepPhrases(
         "Take away what is not seen",
         (
-            "Rub out the light lines behind the things and the lines that go on to the [vanishing point].{openings}",
+            "Rub out the light lines behind the things and the lines that go on to the [vanishing point].{more}",
             "Erase what cannot be seen: the [guide lines] beyond the back, hidden edges, the [eye level] behind "
-            "things.{openings}",
+            "things.{more}",
             "Erase the rest of the [guide lines], hidden edges, and the [eye level] where a thing stands before "
-            "it.{openings}",
+            "it.{more}",
         ),
         "Nothing shows through a solid thing.",
         "Rubbing out edges that stay: cover them with a slip of paper.",
@@ -34,11 +41,11 @@ FINISH: dict[str, StepPhrases] = {
         "Take away what is not seen",
         (
             "Rub out the lines that go on to the [vanishing point], and what is behind the solid things. What one "
-            "sees through stays.{openings}",
+            "sees through stays.{more}",
             "Erase the [guide lines] beyond the back, and of the solid things what cannot be seen. What is "
-            "see-through or open keeps its inner edges.{openings}",
+            "see-through or open keeps its inner edges.{more}",
             "Erase the rest of the [guide lines], and, of the solid things only, the hidden edges and the [eye level] "
-            "behind them; the others keep all their edges.{openings}",
+            "behind them; the others keep all their edges.{more}",
         ),
         "Nothing shows through a solid thing; through the others all does.",
         "Rubbing out edges that stay: cover them with a slip of paper.",
@@ -47,11 +54,11 @@ FINISH: dict[str, StepPhrases] = {
     "take_away_none": StepPhrases(
         "Take away the light lines",
         (
-            "Rub out the lines that go on to the [vanishing point]. All edges stay, those behind too.{openings}",
+            "Rub out the lines that go on to the [vanishing point]. All edges stay, those behind too.{more}",
             "Erase the [guide lines] beyond the back. All edges stay, also those behind: everything must "
-            "connect.{openings}",
+            "connect.{more}",
             "Erase the rest of the [guide lines]. All edges stay, the hidden ones too: they show whether everything "
-            "connects.{openings}",
+            "connects.{more}",
         ),
         "What is see-through shows all its edges.",
         "Rubbing out edges that stay: cover them with a slip of paper.",

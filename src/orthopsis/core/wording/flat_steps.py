@@ -84,6 +84,19 @@ FLAT: dict[str, StepPhrases] = {
         "Guessing the thickness: it is that of the whole body.",
         "ruler and set square, pencil light",
     ),
+    "figure.block_carved": StepPhrases(
+        "the far end of the block",
+        (
+            "{other} is the block from which it is carved. Draw its far end, as light as you can, as if the block were "
+            "of glass. Each line runs like the edge over against it. Count: {count}.",
+            "{other} is the block from which it is carved. Draw its far end lightly, as if through glass: {lines}. "
+            "Each runs like the edge over against it.",
+            "{other} is the block about it: its far end, as if through glass: {lines}.",
+        ),
+        "Anything with corners is first its block.",
+        "Pressing hard: these lines go away again.",
+        "ruler and set square, pencil light",
+    ),
     "figure.rows": StepPhrases(
         "light lines across the block",
         (
@@ -119,6 +132,19 @@ FLAT: dict[str, StepPhrases] = {
         ),
         "Both ends of what is carved have the same corners.",
         "Leaving out a corner.",
+        "ruler",
+    ),
+    "figure.carved": StepPhrases(
+        "the figure at the other end, {rules}",
+        (
+            "Join the new corners that show, in the same order as on the {face}. What is left of the block goes away "
+            "in the end. Count: {count}.",
+            "Join the new corners that show, in the same order as on the {face}: {lines}. What is left of the block "
+            "goes away in the end.",
+            "The outline at the other end, where it shows: {lines}. The rest of the block goes away in the end.",
+        ),
+        "Anything with corners is first its block, and then carved.",
+        "Joining corners behind the figure: they do not show.",
         "ruler",
     ),
 }

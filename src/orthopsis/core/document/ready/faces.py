@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import HEAD, block, division, sign, word
+from orthopsis.core.document.ready.written import HEAD, block, carved, division, sign, word
 from orthopsis.core.things.figure.figure import READY as OUTLINES
 
 
@@ -86,5 +86,13 @@ FACES: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 150,
         "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "A fish van carved from its box, two points",
+        "eye_level": {"height_mm": 196, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 540}],
+        "things": [block("Box", 262, 42, 104, 164, 66), carved("Van", "van", "Box", "left")],
+        "minutes": 60,
     },
 )

@@ -2,7 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, division, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, carved, division, measured, raised, windows
 
 
 def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
@@ -260,5 +260,20 @@ ROOMS: tuple[dict[str, Any], ...] = (
             {**on_floor("Keg", "2:2:8", "2:2:8", 48), "kind": "round_body", "form": "cylinder"},
         ],
         "minutes": 165,
+    },
+    {
+        **HEAD,
+        "title": "The pilots' room with a sofa and a chair, two points",
+        "eye_level": {"height_mm": 200, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -160, "right_mm": 600}],
+        "things": [
+            corner_room("Room", 216, 112, 126, 138, 132),
+            on_floor("Long box", "1:4:1", "5:3:1", 46),
+            carved("Sofa", "sofa", "Long box", "left"),
+            on_floor("Box", "3:2:3", "1:2:5", 62),
+            carved("Chair", "chair", "Box", "left"),
+            windows("Window", "left_wall", "2:3:2", "3:4:2", "Room", **ALONE),
+        ],
+        "minutes": 150,
     },
 )

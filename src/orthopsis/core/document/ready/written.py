@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from orthopsis.core.things.figure.figure import READY as FIGURES
 from orthopsis.core.things.outline import on_marks, scaled
 from orthopsis.core.things.profile.shapes import READY as OUTLINES
 
@@ -101,6 +102,12 @@ def raised(name: str, host: str, along: str, up: str, rise: float) -> dict[str, 
 def hip(name: str, host: str, rise: float, **more: Any) -> dict[str, Any]:
     """Return a hip roof on the top of a block."""
     return on_top(name, "hip_roof", host, rise=rise, **more)
+
+
+def carved(name: str, outline: str, host: str, face: str) -> dict[str, Any]:
+    """Return what is carved from a block: one of the ready outlines on a wall of it, and all else cut away."""
+    on = {"joined_to": host, "joined_by": f"face_{face}"}
+    return {"kind": "figure", "name": name, "outline": FIGURES[outline], "relief": "carved", **on}
 
 
 def road(name: str, left: float, width: float, **more: Any) -> dict[str, Any]:

@@ -1,5 +1,5 @@
 """A figure on a face: any outline of straight edges, flat on a wall, a top, a slope, standing out, sunk in
-or cut right through.
+cut right through, or carved from the whole body.
 
 It knows its outline and which part of the face it fills; whose face it is does not matter.
 """

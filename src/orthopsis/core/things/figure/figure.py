@@ -10,7 +10,8 @@ from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.face_part import WAYS, Way, shares_on_marks, taken
-from orthopsis.core.things.figure.relief import CarriedFigure
+from orthopsis.core.things.figure.drawn import DrawnFigure
+from orthopsis.core.things.figure.relief import RELIEFS
 from orthopsis.core.things.flat import Loops, reading
 from orthopsis.core.things.outline import Outline, scaled, size, with_corner
 from orthopsis.core.things.parameters import Value
@@ -24,23 +25,48 @@ _TWELFTHS: dict[str, tuple[tuple[tuple[int, int], ...], ...]] = {
     "sail": (((0, 0), (12, 0), (4, 12)),),
     "arrow": (((0, 4), (7, 4), (7, 1), (12, 6), (7, 11), (7, 8), (0, 8)),),
     "frame": (((0, 0), (12, 0), (12, 12), (0, 12)), ((2, 2), (2, 10), (10, 10), (10, 2))),
+    "sofa": (((0, 0), (12, 0), (12, 5), (4, 5), (3, 12), (0, 12)),),
+    "bench": (((0, 0), (2, 0), (2, 7), (10, 7), (10, 0), (12, 0), (12, 10), (0, 10)),),
+    "chair": (((0, 0), (2, 0), (2, 4), (10, 4), (10, 0), (12, 0), (12, 6), (2, 6), (2, 12), (0, 12)),),
+    "hood": (((0, 0), (12, 0), (12, 3), (8, 12), (4, 12), (0, 3)),),
+    "van": (
+        (
+            (0, 3),
+            (2, 3),
+            (2, 0),
+            (4, 0),
+            (4, 3),
+            (8, 3),
+            (8, 0),
+            (10, 0),
+            (10, 3),
+            (12, 3),
+            (12, 7),
+            (7, 7),
+            (6, 12),
+            (0, 12),
+        ),
+    ),
     "steps": (((0, 0), (12, 0), (12, 12), (9, 12), (9, 9), (6, 9), (6, 6), (3, 6), (3, 3), (0, 3)),),
 }
 READY: dict[str, Outline] = {name: scaled(loops, 1 / 12, 1 / 12) for name, loops in _TWELFTHS.items()}
 """Ready outlines in a square of 1 by 1, each drawn once round; a piece anticlockwise, a hole clockwise."""
+_ON_PART = tuple(relief for relief in RELIEFS if relief != "carved")
+"""The reliefs in which it fills a part of the face that is said."""
 
 
-class Figure(CarriedFigure):
+class Figure(DrawnFigure):
     """A figure on a face."""
 
     told = "figure"
     sentence: tuple[Clause, ...] = (
         Clause("A figure with {outline}. "),
-        Clause("Free, taken, free: {along} along the face, {up} up. "),
+        Clause("Free, taken, free: {along} along the face, {up} up. ", {"relief": _ON_PART}),
         Clause("It lies {relief}.", {"relief": ("flat",)}),
         Clause("It stands {relief}, {deep}.", {"relief": ("out",)}),
         Clause("It is {relief}, {deep} deep.", {"relief": ("in",)}),
         Clause("It goes {relief}.", {"relief": ("through",)}),
+        Clause("It is {relief}.", {"relief": ("carved",)}),
     )
 
     @classmethod
@@ -85,12 +111,16 @@ class Figure(CarriedFigure):
         places = [turned.on_face((corner[0] / wide, corner[1] / tall)) for loop in outline for corner in loop]
         result: dict[Way, Mapping[float, float]] = {}
         for number, way in enumerate(WAYS):
-            start, end = taken(self.values, way, self.ruler)
+            start, end = self._filled(way)
             spread = {place[number]: start + place[number] * (end - start) for place in places}
             marks = self.ruler.marks[number]
             on_mark = shares_on_marks(sorted(spread.values()), 1 / marks) if marks else {}
             result[way] = {share: on_mark.get(at, at) for share, at in spread.items()}
         return result
+
+    def _filled(self, way: Way) -> tuple[float, float]:
+        """Return from where to where it fills the face: all of it where it is carved from the body."""
+        return (0.0, 1.0) if self.is_carved else taken(self.values, way, self.ruler)
 
     @property
     def handles(self) -> Mapping[str, Handle]:
@@ -103,6 +133,8 @@ class Figure(CarriedFigure):
             )
             for number, (x, y) in enumerate(seen, start=1)
         }
+        if self.is_carved:
+            return corners
         if not self.is_measured:
             return {**self.part_handles, **corners}
         says = "Change how deep it is" if self.relief == "in" else "Change how far it stands out"
@@ -126,7 +158,7 @@ class Figure(CarriedFigure):
         place, outline = self.share_at(at), self.values.outline("outline")
         if place is None:
             return {}
-        (left, right), (low, high) = (taken(self.values, way, self.ruler) for way in WAYS)
+        (left, right), (low, high) = (self._filled(way) for way in WAYS)
         x, y = reading(self.panel).read(((place[0] - left) / (right - left), (place[1] - low) / (high - low)))
         wide, tall = size(outline)
         corner = tuple(round(min(max(share, 0.0), 1.0) * 12) / 12 * mm for share, mm in ((x, wide), (y, tall)))
