@@ -13,6 +13,7 @@ from scenes import assert_same_point, figured, solved
 from test_figure import FACES, OUTLINES, figure
 
 from conftest import exercise_of
+from orthopsis.core.construct.moves import Run
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
@@ -65,13 +66,23 @@ def test_its_body_is_as_large_as_its_outline_times_how_far_it_stands_out(face: t
 def test_a_finished_one_is_found_right_and_told(face: tuple[str, str], relief: str) -> None:
     drawing = assert_found_right(figure(*face, OUTLINES["arrow"], relief=relief, deep=7.0))
     keys = [step.key for step in drawing.steps if step.thing == "Mark"]
-    assert [key.split("/")[1] for key in keys if "figure." in key][-3:] == [
-        "figure.rows",
-        "figure.depths",
-        "figure.front",
-    ]
+    *_, lines, depths, front = [key.split("/")[1] for key in keys if "figure." in key]
+    assert lines in ("figure.rows", "figure.columns")
+    assert (depths, front) == ("figure.depths", "figure.front")
     assert any("7 mm" in step.text for step in drawing.steps if step.thing == "Mark")
     assert [line for line in drawing.lines if line.thing == "Mark" and line.visible and line.role == "edge"]
+
+
+@settings(max_examples=120, suppress_health_check=SLOW)
+@given(figured())
+def test_light_lines_across_the_block_run_as_their_step_says(exercise: Exercise) -> None:
+    """Rows over its side and along its far end, columns under it and up that."""
+    found = solved(exercise)
+    panel = found.prepared.things[1].standing.panel
+    runs = {"figure.rows": panel.along.family, "figure.columns": panel.up.family}
+    for move in found.moves:
+        if move.breath in runs and isinstance(move.act, Run):
+            assert move.act.runs in (panel.out.family, runs[move.breath]), move.act.makes
 
 
 def test_one_sees_into_a_sunk_one_and_not_through_one_that_stands_out() -> None:

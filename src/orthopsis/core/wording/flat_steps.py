@@ -110,6 +110,19 @@ FLAT: dict[str, StepPhrases] = {
         "Measuring these heights again: at the other end they are not as long.",
         "ruler, pencil light",
     ),
+    "figure.columns": StepPhrases(
+        "light lines under the block and up its other end",
+        (
+            "From each inner corner go straight to the lower edge of the rectangle. From there go along the block, "
+            "{outward}, and then up its other end, lightly. Count: {count}.",
+            "Carry the places of the inner corners from the lower edge of the rectangle along the block, {outward}, "
+            "and up its other end, lightly: {lines}.",
+            "The inner corners' places from the lower edge along the block, {outward}, and up its other end: {lines}.",
+        ),
+        "What stands over one place of an end of a block does so at the other.",
+        "Measuring these places again: at the other end they are not as far apart.",
+        "ruler, pencil light",
+    ),
     "figure.depths": StepPhrases(
         "its corners carried over, {lines}",
         (

@@ -56,7 +56,8 @@ class DrawnFigure(CarriedFigure):
         elif self.is_through:
             block += "_through_at_edge" if self.is_at_edge else "_through"
         told += [(block, act) for act in self._block(grid)]
-        told += [("figure.rows", act) for act in self._helps(grid)]
+        for breath, is_row in (("figure.rows", True), ("figure.columns", False)):
+            told += [(breath, act) for act in self._helps(grid, is_row=is_row)]
         told += [("figure.depths", act) for act in self._depths()]
         far = "figure.carved" if self.is_carved else "figure.front"
         told += [(far, act) for act in self._outline("front", "front_edge", is_far=self.is_carved)]
@@ -130,13 +131,17 @@ class DrawnFigure(CarriedFigure):
             found[k] = line
         return found
 
-    def _helps(self, grid: Grid) -> Iterator[Act]:
-        """Yield the acts that draw those lines: from the side of the part over to the block, and across its face."""
+    def _helps(self, grid: Grid, *, is_row: bool) -> Iterator[Act]:
+        """Yield the acts that draw the rows or the columns: from the part's side over the block, and across its face.
+
+        Args:
+            is_row: which of them.
+        """
         n, out = self.values.full, self.panel.out.family
         (left, low), *_ = self.part
-        for line in dict.fromkeys(self._lines.values()):
-            at = (left, line.share) if line.is_row else (line.share, low)
-            side, until, way = ("near", "far", self.panel.along) if line.is_row else ("low", "high", self.panel.up)
+        for line in (line for line in dict.fromkeys(self._lines.values()) if line.is_row == is_row):
+            at = (left, line.share) if is_row else (line.share, low)
+            side, until, way = ("near", "far", self.panel.along) if is_row else ("low", "high", self.panel.up)
             mark, over = f"measure.at.{line.number}", n(f"measure.over.{line.number}")
             yield grid.mark(mark, at)
             yield Run(n(f"construction.over.{line.number}"), over, n(mark), out, n(f"block.{side}"), "construction")
