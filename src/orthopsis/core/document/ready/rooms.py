@@ -276,4 +276,14 @@ ROOMS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 150,
     },
+    {
+        **HEAD,
+        "title": "Harbour steps carved from a block, three points",
+        "sheet": {"paper": "A3", "orientation": "portrait"},
+        "eye_level": {"height_mm": 372, "school": "composition"},
+        "views": [{"kind": "three_point", "left_mm": -156, "right_mm": 458, "third_x_mm": 156, "third_y_mm": -224}],
+        "things": [block("Block", 150, 248, 96, 72, 96), carved("Steps", "steps", "Block", "right")],
+        "minutes": 60,
+        "wording": {"level": "oldest"},
+    },
 )
