@@ -51,6 +51,8 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "masters_room_by_lamp": desk_rooms.masters_room_by_lamp,
     "shadow_over_steps": desk_rooms.shadow_over_steps,
     "star_through": desk_rooms.star_through,
+    "carved_van": desk_rooms.carved_van,
+    "sofa_and_chair": desk_rooms.sofa_and_chair,
 }
 LONGER_S = {"masters_room_by_lamp": 360}
 """Bars of exercises that are as much as several."""

@@ -224,6 +224,46 @@ def star_through(hand: Teacher) -> None:
     hand.pick_last("whether it stands out, is sunk in or goes through", "right through it")
 
 
+def carve(hand: Teacher, outline: str, host: str) -> None:
+    """Carve the last figure from the left side of a block."""
+    hand.pick_last("what it lies on", host)
+    hand.pick_last("the face it lies on", "left side")
+    hand.look()
+    hand.page.get_by_role("button", name="the outline").last.click()
+    hand.press(outline, exact=True)
+    hand.pick_last("whether it stands out, is sunk in or goes through", "carved from the whole body")
+
+
+def carved_van(hand: Teacher) -> None:
+    """A box in two points, and a van carved from it."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    things.nth(0).wait_for()
+    hand.type("the left side", "120")
+    hand.press("Add a figure")
+    things.nth(1).wait_for()
+    carve(hand, "van", "Box 1")
+
+
+def sofa_and_chair(hand: Teacher) -> None:
+    """A room about its back corner in two points, a sofa and a chair carved from blocks on its floor."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    plans = [("1:4:1", "5:3:1", "sofa"), ("3:2:3", "1:2:5", "chair")]
+    for number, (along, up, outline) in enumerate(plans, start=1):
+        hand.press("Add a raised block")
+        things.nth(2 * number - 1).wait_for()
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its plan lies along the top", along)
+        hand.type("how its plan lies up the top", up)
+        hand.press("Add a figure")
+        things.nth(2 * number).wait_for()
+        carve(hand, outline, f"Raised block {number}")
+
+
 def lighthouse_steps(hand: Teacher) -> None:
     """A low rock, a landing on it and a flight of steps up to that, both measured at the rock's edge."""
     things = hand.page.locator("article.thing")
