@@ -15,7 +15,7 @@ from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.things.hip.lean import HIGH, OVER
+from orthopsis.core.things.hip.at_edge import HIGH, OVER
 from orthopsis.core.view.eye import Array
 
 HOUSE = {

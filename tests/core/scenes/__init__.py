@@ -5,7 +5,7 @@ from scenes.base import CORNER, ROW, VIEWS, assert_same_point, deck_in, drawn_fa
 from scenes.furniture import carved, corner_rooms, flights, railed, raised, rooms, round_bodies, tables
 from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
-from scenes.roofs import eaved, hipped, roofed, topped
+from scenes.roofs import eaved, hipped, leaning, roofed, topped
 from scenes.streets import roads, rows, silhouettes, tracks
 
 __all__ = [
@@ -30,6 +30,7 @@ __all__ = [
     "hipped",
     "laid_out",
     "lamplit",
+    "leaning",
     "patterned",
     "profiles",
     "railed",

@@ -8,7 +8,7 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.things.gable import GABLE_ROOF
-from orthopsis.core.things.hip.lean import HIGH, OVER
+from orthopsis.core.things.hip.at_edge import HIGH, OVER
 from scenes.alone import exercises
 from scenes.base import VIEWS, faces_of, is_unheld, views_of
 
@@ -63,6 +63,28 @@ def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     roofed = exercise_of(exercise.things[0].model_dump(mode="json"), roof, views=views_of(exercise))
     assume(not is_unheld(roofed))
     return roofed
+
+
+@st.composite
+def leaning(
+    draw: Any, views: tuple[str, ...] = ("two_point", "two_point_free", "from_above", "from_below")
+) -> Exercise:
+    """Return two boxes anywhere, one with a gable roof, the other with a lean-to that runs with that."""
+    exercise = draw(exercises(least=2, most=2, views=views))
+    walls = sorted(key for key, panel in faces_of(exercise).items() if GABLE_ROOF.can_lie_on(panel))
+    assume(walls)
+    gable = {
+        "kind": "gable_roof", "name": "Gable", "joined_to": "Box 1", "far_by": "slope",
+        "joined_by": f"face_{draw(st.sampled_from(walls))}", "rise": draw(st.floats(4.0, 60.0)),
+    }  # fmt: skip
+    lean = {
+        "kind": "lean_to", "name": "Roof", "joined_to": "Box 2", "joined_by": "face_top", "pitch": "with_roof",
+        "over": draw(st.sampled_from(sorted(OVER))),
+    }  # fmt: skip
+    boxes = [thing.model_dump(mode="json") for thing in exercise.things]
+    made = exercise_of(*boxes, *draw(st.permutations([gable, lean])), views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
 
 
 @st.composite

@@ -46,7 +46,7 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
 def _going_on(placed: Placed, others: Iterable[Placed]) -> Placed:
     """Return a thing where it stands, where others go on in it with these: on a crate the shadows that reach it."""
     kind, frame = placed.kind.goes_on_with, placed.setting.frame
-    if not kind:
+    if not kind or not placed.standing.goes_on:
         return placed
     casts = sorted((p for p in others if p.kind.kind == kind and p.setting.frame == frame), key=lambda p: p.index)
     for cast in casts:

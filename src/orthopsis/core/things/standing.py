@@ -100,6 +100,11 @@ class Standing:
         return {}
 
     @property
+    def goes_on(self) -> bool:
+        """Whether the things that its kind goes on with are of use to it."""
+        return True
+
+    @property
     def replaces_host(self) -> bool:
         """Whether nothing stays of the other thing but this one, such as a chair of the block from which it is cut."""
         return False

@@ -112,6 +112,35 @@ HIP: dict[str, StepPhrases] = {
         "Taking the middle of the edge with the ruler.",
         "ruler, pencil light",
     ),
+    "lean.with_roof": StepPhrases(
+        "its slope, to the {slope_point}",
+        (
+            "Put the ruler on the {slope_point} and on the {low_look} corner of the top of {other}. Go up over the "
+            "{high_look} corner, lightly, until you meet the ruler. From there draw a light line {high_way}, until it "
+            "is over the next corner. Count: {count}.",
+            "Lay the ruler on the {slope_point} and on the {low_look} corner of the top of {other}. Go up over the "
+            "{high_look} corner, lightly, until you meet it. From there draw {high_way}, lightly, until you are over "
+            "the next corner: {lines}.",
+            "From the {low_look} corner of the top of {other} aim at the {slope_point}, up to the [upright] over the "
+            "{high_look} corner; from there {high_way}, over the next corner: {lines}, lightly.",
+        ),
+        "Slopes that are equally steep, and rise the same way, run to one slope point.",
+        "Guessing its height: then the two roofs run apart.",
+        "ruler on the slope point, pencil light",
+    ),
+    "lean.edges_with_roof": StepPhrases(
+        "{lines} of the roof",
+        (
+            "Draw the high wall up to this line, {high_words}, the edge on its top, and the two slanted lines down to "
+            "the other corners, as far as they are seen. Count: {count}.",
+            "Draw the high wall up to there, {high_words}, the edge on its top, and from its ends the slopes down to "
+            "the other corners of {other}, as far as they are seen: {lines}.",
+            "The high wall, {high_words}, its top, and both slopes down to the other corners of the top: {lines}.",
+        ),
+        "One slope rises from one edge of the top, to an edge that lies over the opposite one.",
+        "Sending the second slope to another point than the first.",
+        "ruler and set square",
+    ),
     "lean.edges": StepPhrases(
         "{lines} of the roof",
         (

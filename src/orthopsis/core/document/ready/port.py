@@ -216,4 +216,19 @@ PORT: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 180,
     },
+    {
+        **HEAD,
+        "title": "A boat shed whose roof runs with the house's, two points",
+        "eye_level": {"height_mm": 168, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 590}],
+        "things": [
+            block("House", 186, 52, 82, 92, 100),
+            {**block("Boat shed", 186, 52, 46, 40, 66), "joined_to": "House", "joined_by": "against_right"},
+            gable("Roof", "House", "left", 54),
+            on_top("Shed roof", "lean_to", "Boat shed", over="left_back", pitch="with_roof"),
+            windows("Gate", "right", "1:3:1", "0:4:1", "Boat shed", **ALONE),
+            windows("Window", "left", "1:1:1", "2:2:1", "House", **ALONE),
+        ],
+        "minutes": 180,
+    },
 )

@@ -17,6 +17,7 @@ from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import Aim, AimRole
+from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
@@ -126,6 +127,11 @@ class GableShape(Standing):
             for slope, foot in zip(SLOPES, names[:2], strict=True):
                 edges.append(Edge(f"{end}.slope.{slope}", foot, names[2], self.family(slope), feature=Feature("slope")))
         return Topology((*front, *back), tuple(faces), tuple(edges), is_convex=True)
+
+    def way_up(self, slope: Slope) -> Array:
+        """Return the way up a slope in the world, from its lower edge to the ridge."""
+        places = self.solid.places
+        return np.asarray(places[2] - places[SLOPES.index(slope)])
 
     def family(self, slope: Slope) -> str:
         """Return the name of the point to which a slope runs; where the hand marks none it is free."""

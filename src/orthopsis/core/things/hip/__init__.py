@@ -4,10 +4,14 @@ It stands on the top of a block, whether that is seen or not. The hand draws a b
 lid, and takes the box away.
 """
 
+from dataclasses import replace
+
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.declare import ThingKind
+from orthopsis.core.things.gable import GABLE_ROOF
+from orthopsis.core.things.hip.at_edge import HIGH, OVER
 from orthopsis.core.things.hip.half import CornerHalfPyramid, FrontHalfPyramid
-from orthopsis.core.things.hip.lean import HIGH, OVER, CornerLeanTo, FrontLeanTo
+from orthopsis.core.things.hip.lean_to import PITCHES, CornerLeanTo, FrontLeanTo
 from orthopsis.core.things.hip.roof import HipRoof
 from orthopsis.core.things.hip.shape import RIDGES
 from orthopsis.core.things.parameters import Choice, Length, Parameter
@@ -46,5 +50,11 @@ _HIGH = (Choice("high", "where it is highest", HIGH, "back"), Choice("over", "wh
 HIP_ROOF = _on_top(
     "hip_roof", "Hip roof", (HipRoof, HipRoof), Choice("ridge", "what its slopes rise to", RIDGES, "ridge")
 )
-LEAN_TO = _on_top("lean_to", "Lean-to roof", (FrontLeanTo, CornerLeanTo), *_HIGH)
+LEAN_TO = replace(
+    _on_top(
+        "lean_to", "Lean-to roof", (FrontLeanTo, CornerLeanTo), *_HIGH,
+        Choice("pitch", "how steep it is", PITCHES, "measured"),
+    ),
+    goes_on_with=GABLE_ROOF.kind,
+)  # fmt: skip
 HALF_PYRAMID = _on_top("half_pyramid", "Half pyramid roof", (FrontHalfPyramid, CornerHalfPyramid), *_HIGH)

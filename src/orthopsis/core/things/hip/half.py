@@ -10,7 +10,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Act, Move, Run
 from orthopsis.core.things.answers import WHOLE, Clause, Spans
-from orthopsis.core.things.hip.lean import CornerHigh, FrontHigh, HighAtEdge, corner_name
+from orthopsis.core.things.hip.at_edge import CornerHigh, FrontHigh, HighAtEdge, corner_name
 from orthopsis.core.things.hip.lid import EDGES
 from orthopsis.core.things.hip.recipe import diagonal_acts, lid_moves
 from orthopsis.core.things.seamed import Seam

@@ -18,13 +18,13 @@ def recipe(roof: HipShape) -> list[Move]:
 
 def lid_moves(roof: LidShape) -> list[Move]:
     """Return the moves that draw a box on the house, up to its lid."""
-    told: list[tuple[str, Act]] = [("", act) for act in _corners(roof)]
+    told: list[tuple[str, Act]] = [("", act) for act in corner_acts(roof)]
     told += [("hip.rise", act) for act in _rise(roof)]
     told += [("hip.lid", act) for act in _lid(roof)]
     return [roof.values.move("divide", breath, act) for breath, act in told]
 
 
-def _corners(roof: LidShape) -> Iterator[Act]:
+def corner_acts(roof: LidShape) -> Iterator[Act]:
     """Yield the acts that call the corners of the top, which are there, by the roof's own names."""
     panel = roof.panel
     for i, name in enumerate((panel.low, panel.far_low, panel.far_high, panel.high)):
