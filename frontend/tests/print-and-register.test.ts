@@ -48,6 +48,7 @@ describe('printing', () => {
 
   let strips: object[] = []
   let extra = false
+  let counts: Record<string, unknown> = {}
 
   async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4', level = 'middle'): Promise<void> {
     const sheet = { width_mm: 419.1, height_mm: 266.7, units, division_mm: 1, fold_mm: null }
@@ -60,6 +61,7 @@ describe('printing', () => {
         { level: 'youngest', says: 'the youngest', type_pt: 14 },
         { level: 'middle', says: 'middle', type_pt: 11 },
       ],
+      ...counts,
     })
     view = await shown(PrintView, { id: '4' }, at)
   }
@@ -67,6 +69,7 @@ describe('printing', () => {
   beforeEach(() => {
     strips = []
     extra = false
+    counts = {}
   })
 
   const choose = (kind: string) => view.find(`input[value=${kind}]`).setValue(true)
@@ -94,6 +97,26 @@ describe('printing', () => {
     view.unmount()
     await open()
     expect(address().searchParams.get('tiled')).toBe('true')
+  })
+
+  it('asks how many pages come where only the application can count them', async () => {
+    strips = [{ side: 'left', aims: ['left'], at: [-130, 110], width_mm: 130, height_mm: 80 }]
+    counts = {
+      'GET /api/exercises/4/print/answer/pages': { pages: 6 },
+      'GET /api/exercises/4/print/strips/pages': { pages: 1 },
+    }
+    await open()
+    await choose('answer')
+    expect(says(), 'a sheet in one piece needs no counting').toContain('1 page on paper of 419 × 267 mm.')
+    select('Large sheet').vm.$emit('update:value', 'tiled')
+    await flushPromises()
+    expect(says()).toContain('6 pages on A4 paper.')
+    await choose('strips')
+    await flushPromises()
+    expect(says()).toContain('1 page on A4 paper.')
+    await choose('ticks')
+    await flushPromises()
+    expect(says(), 'nobody has counted these').toContain('As many pages as the pieces take on A4 paper.')
   })
 
   it('prints strips and ticks only where points lie off the sheet, for nobody in particular', async () => {

@@ -202,6 +202,7 @@ def test_nobody_sees_what_is_another_s(teacher: TestClient, second: TestClient, 
         f"/api/exercises/{exercise}",
         f"/api/exercises/{exercise}/versions",
         f"/api/exercises/{exercise}/print/answer.pdf",
+        f"/api/exercises/{exercise}/print/answer/pages",
         f"/api/exercises/{exercise}/file.json",
         f"/api/classes/{school_class}",
         f"/api/classes/{school_class}/register.csv",
@@ -276,6 +277,25 @@ def test_step_sheets_begin_where_they_are_wanted_on_the_printers_paper(teacher: 
     assert sides == pytest.approx([8.5, 11.0], abs=0.01)
     shown = teacher.get(f"/api/exercises/{number}/print/steps.png?first=4&paper=letter")
     assert shown.content != teacher.get(f"/api/exercises/{number}/print/steps.png?paper=letter").content
+
+
+@pytest.mark.parametrize(
+    "what",
+    [
+        "starter?copies=3", "steps?per_page=2", "steps?type_pt=18", "answer?tiled=true&paper=a4", "lesson?copies=24",
+        "strips?paper=a4", "ticks?paper=letter",
+    ],
+)  # fmt: skip
+def test_so_many_pages_are_said_to_come_as_the_pdf_has(teacher: TestClient, what: str) -> None:
+    """Pages as an independent reader counts them (pypdf)."""
+    two_point = {"kind": "two_point", "left_mm": -110, "right_mm": 540}
+    crate = {"kind": "box", "name": "Crate", "left": 200, "bottom": 40, "height": 80}
+    number = added(teacher, exercise_of(crate, views=[two_point]))
+    kind, _, query = what.partition("?")
+    printed = teacher.get(f"/api/exercises/{number}/print/{kind}.pdf?{query}")
+    pages = pypdf.PdfReader(io.BytesIO(printed.content)).pages
+    assert teacher.get(f"/api/exercises/{number}/print/{kind}/pages?{query}").json() == {"pages": len(pages)}
+    assert len(pages) > 1 or kind in ("lesson", "strips", "ticks")
 
 
 def test_a_lesson_sheet_is_for_a_class_or_for_so_many(teacher: TestClient, crates: Exercise) -> None:

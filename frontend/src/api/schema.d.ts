@@ -503,6 +503,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/exercises/{exercise_id}/print/{kind}/pages": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Print Pages
+         * @description Return how many pages would be printed.
+         */
+        get: operations["print_pages_api_exercises__exercise_id__print__kind__pages_get"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/exercises/{exercise_id}/print/{kind}.png": {
         parameters: {
             query?: never;
@@ -2313,6 +2333,14 @@ export interface components {
             is_personal: boolean;
             /** Students */
             students: number[];
+        };
+        /**
+         * PageCount
+         * @description How many pages are printed.
+         */
+        PageCount: {
+            /** Pages */
+            pages: number;
         };
         /**
          * PartLine
@@ -5762,6 +5790,115 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Too Many Requests */
+            429: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Service Unavailable */
+            503: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    print_pages_api_exercises__exercise_id__print__kind__pages_get: {
+        parameters: {
+            query?: {
+                class_id?: number | null;
+                student_id?: number | null;
+                copies?: number;
+                tiled?: boolean;
+                level?: ("youngest" | "middle" | "oldest") | null;
+                per_page?: number;
+                first?: number;
+                without_starter?: boolean;
+                paper?: ("a4" | "letter") | null;
+                type_pt?: number;
+                only_required?: boolean;
+            };
+            header?: never;
+            path: {
+                exercise_id: number;
+                kind: "starter" | "steps" | "answer" | "overlay" | "strips" | "ticks" | "whole" | "lesson";
+            };
+            cookie?: {
+                orthopsis_session?: string | null;
+            };
+        };
+        requestBody?: never;
+        responses: {
+            /** @description Successful Response */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PageCount"];
+                };
             };
             /** @description Unauthorized */
             401: {

@@ -27,7 +27,7 @@ const { data, failure } = useLoad(async () => {
   return { title: String(kept.exercise.title), drawing, classes, level, levels, isPersonal: drawing.is_personal }
 })
 const order = usePrintOrder(props.id, data, Number(route.query.class) || 0)
-const { kind, whose, ownSteps, isLesson, isPieces, hasSheet, isOwn, tiles, readOn, pages, addressFor } = order
+const { kind, whose, ownSteps, isLesson, isPieces, hasSheet, isOwn, tiles, readOn, pages, counted, addressFor } = order
 
 interface Choice {
   kind: Kind
@@ -74,7 +74,8 @@ const paper = computed(() => {
   return kind.value === 'whole' ? `${own}, the steps on ${read}` : own
 })
 const many = computed(() => {
-  if (pages.value) return `${pages.value} ${pages.value === 1 ? 'page' : 'pages'}`
+  const known = pages.value || counted.value
+  if (known) return `${known} ${known === 1 ? 'page' : 'pages'}`
   if (tiles.value) return 'Each sheet over several pages'
   if (isPieces.value) return 'As many pages as the pieces take'
   return `As many pages as the ${isOwn.value ? 'sheets' : 'steps'} take`

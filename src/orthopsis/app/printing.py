@@ -61,8 +61,8 @@ class PrintOrder:
     level: Level | None = None
 
 
-def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, only_first: bool = False) -> bytes:
-    """Return the PDF that was ordered.
+def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, only_first: bool = False) -> Pages:
+    """Return the pages that were ordered.
 
     Raises:
         Refused: the class is empty, or the student is in another one.
@@ -71,12 +71,12 @@ def printed(db: Session, owner_id: int, row: ExerciseRow, order: PrintOrder, *, 
     pages = Pages(row.title)
     if order.kind == "lesson":
         _add_lesson(pages, db, owner_id, row, order)
-        return pages.bytes()
+        return pages
     for drawing, title, students in _sheets(db, owner_id, row, order):
         _add(pages, drawing, title, students, row.code, order)
         if only_first:
             break
-    return pages.bytes()
+    return pages
 
 
 def _exercise(row: ExerciseRow, order: PrintOrder) -> Exercise:

@@ -215,6 +215,12 @@ def version(exercise_id: int, version: int, db: Db, teacher: Me) -> KeptExercise
     return KeptExercise(id=row.id, version=row.version, exercise=earlier.document)
 
 
+class PageCount(BaseModel):
+    """How many pages are printed."""
+
+    pages: int
+
+
 CopyCount = Annotated[int, Query(ge=1, le=40)]
 
 
@@ -254,14 +260,22 @@ def print_pdf(exercise_id: int, db: Db, teacher: Me, order: Order) -> Response:
     ``whole`` is starter, steps and answer together, for exercises in which each student has a sheet of their own.
     """
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    return _file(printed(db, teacher.id, row, order), "application/pdf", f"{row.title} {order.kind}.pdf", inline=True)
+    pdf = printed(db, teacher.id, row, order).bytes()
+    return _file(pdf, "application/pdf", f"{row.title} {order.kind}.pdf", inline=True)
+
+
+@router.get("/{exercise_id}/print/{kind}/pages")
+def print_pages(exercise_id: int, db: Db, teacher: Me, order: Order) -> PageCount:
+    """Return how many pages would be printed."""
+    row = exercises.get_exercise(db, teacher.id, exercise_id)
+    return PageCount(pages=printed(db, teacher.id, row, order).count)
 
 
 @router.get("/{exercise_id}/print/{kind}.png", response_class=Response)
 def print_preview(exercise_id: int, request: Request, db: Db, teacher: Me, order: Order) -> Response:
     """Return the first page of what would be printed, as a picture."""
     row = exercises.get_exercise(db, teacher.id, exercise_id)
-    pdf = printed(db, teacher.id, row, order, only_first=True)
+    pdf = printed(db, teacher.id, row, order, only_first=True).bytes()
     png = request.app.state.files.do(png_of_pdf, pdf, PREVIEW_DPI)
     return Response(png, media_type="image/png", headers={"Cache-Control": "no-store"})
 

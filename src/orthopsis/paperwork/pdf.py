@@ -41,6 +41,8 @@ class Pages:
         self.canvas.setTitle(title)
         self.canvas.setCreator("Orthopsis")
         self._forms = 0
+        self.count = 0
+        """So many pages are finished."""
 
     def begin(self, width_mm: float, height_mm: float) -> None:
         """Begin a page of this size; lengths after this are millimetres."""
@@ -51,6 +53,7 @@ class Pages:
     def end(self) -> None:
         """Finish the page."""
         self.canvas.showPage()
+        self.count += 1
 
     def bytes(self) -> bytes:
         """Return the whole PDF."""

@@ -2,10 +2,15 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref, watch, type Ref } from 'vue'
 
+import { api, ask } from '@/api/client'
+import type { paths } from '@/api/schema'
 import type { Drawing, LevelLine } from '@/api/types'
 
 export type Kind = 'starter' | 'steps' | 'answer' | 'overlay' | 'strips' | 'ticks' | 'whole' | 'lesson'
 export type Level = LevelLine['level']
+
+/** What the application is asked to print. */
+type Asked = NonNullable<paths['/api/exercises/{exercise_id}/print/{kind}/pages']['get']['parameters']['query']>
 
 export interface Printable {
   drawing: Drawing
@@ -78,30 +83,50 @@ export function usePrintOrder(id: string, data: Ref<Printable | null | undefined
     return steps.reduce((sum, count) => sum + Math.ceil((count - skipped.value) / perPage.value) + more, 0)
   })
 
-  function addressFor(student = 0): string {
-    const query = new URLSearchParams()
+  function asked(student = 0): Asked {
+    const query: Asked = {}
     if (hasSteps.value) {
-      query.set('per_page', String(perPage.value))
-      query.set('type_pt', String(type.value || usualType.value))
-      if (kind.value === 'whole' || begin.value === AFTER_STARTER) query.set('without_starter', 'true')
-      else if (begin.value > 1) query.set('first', String(begin.value))
-      if (onlyRequired.value && hasExtra.value) query.set('only_required', 'true')
+      query.per_page = perPage.value
+      query.type_pt = type.value || usualType.value
+      if (kind.value === 'whole' || begin.value === AFTER_STARTER) query.without_starter = true
+      else if (begin.value > 1) query.first = begin.value
+      if (onlyRequired.value && hasExtra.value) query.only_required = true
     }
-    if (hasWords.value && level.value) query.set('level', level.value)
-    if (hasWords.value || isPieces.value || tiles.value) query.set('paper', readOn.value)
-    if (tiles.value) query.set('tiled', 'true')
+    if (hasWords.value && level.value) query.level = level.value
+    if (hasWords.value || isPieces.value || tiles.value) query.paper = readOn.value
+    if (tiles.value) query.tiled = true
     if (!isPieces.value) {
-      if (whose.value && (!hasSteps.value || isOwn.value)) query.set('class_id', String(whose.value))
-      else if (!hasSteps.value) query.set('copies', String(isLesson.value ? students.value : copies.value))
+      if (whose.value && (!hasSteps.value || isOwn.value)) query.class_id = whose.value
+      else if (!hasSteps.value) query.copies = isLesson.value ? students.value : copies.value
     }
-    if (student) query.set('student_id', String(student))
+    if (student) query.student_id = student
+    return query
+  }
+
+  function addressFor(student = 0): string {
+    const query = new URLSearchParams(Object.entries(asked(student)).map(([name, value]) => [name, String(value)]))
     return `/api/exercises/${id}/print/${kind.value}.pdf?${query}`
   }
+
+  /** How many pages the application counts, where that is not known beforehand; 0 until it has. */
+  const counted = ref(0)
+  watch(
+    () => (data.value && !pages.value && !isOwn.value ? addressFor() : ''),
+    async (address) => {
+      counted.value = 0
+      if (!address) return
+      const params = { path: { exercise_id: Number(id), kind: kind.value }, query: asked() }
+      // What cannot be printed says so when it is opened: nothing is lost by not knowing how much it would be.
+      const answer = await ask(api.GET('/api/exercises/{exercise_id}/print/{kind}/pages', { params })).catch(() => null)
+      if (address === addressFor()) counted.value = answer?.pages ?? 0
+    },
+    { immediate: true },
+  )
 
   return {
     kind, perPage, begin, type, handout, isTiled, level, onlyRequired, copies, students, whose, ownSteps,
     isLesson, isPieces, hasSteps, hasWords, hasSheet, isOwn, isLarge, tiles, usualType, readOn, setUp, hasExtra, pages,
-    addressFor,
+    counted, addressFor,
   } // prettier-ignore
 }
 
