@@ -72,9 +72,9 @@ def test_letters_run_round_the_outline_and_each_hole_has_a_run_of_its_own() -> N
         for one in (drawing, oldest)
     ]
     for step in steps:
-        assert "a to d on the picture" in step.text
+        assert "a to d, in mm on the picture" in step.text
     step = next(step for step in oldest.steps if step.title.startswith("N of Knot: its gaps"))
-    assert "a to e, and apart from them f to j, on the picture" in step.text
+    assert "a to e, and apart from them f to j, in mm on the picture" in step.text
     drawn = {frozenset((line.start, line.end)) for line in drawing.lines if line.id in steps[0].draws}
     at = {letter.text: letter.at for letter in steps[0].letters}
     for loop in ("abcd",):
@@ -86,7 +86,7 @@ def test_few_figures_stay_in_the_words_and_ticks_that_are_many_go_to_the_picture
     ready = next(one for one in READY if one["title"] == "A net loft with windows, door and roof, two points")
     ticks = [step for step in draw(read_exercise(ready)).steps if step.title.endswith("tick the nearest edge")]
     many, few = ticks[0], ticks[1]
-    assert "at the 10 measures on the picture" in many.text
+    assert "at the 10 measures in mm on the picture" in many.text
     assert [len(scale.marks) for scale in many.scales] == [10]
     assert len(FIGURE.findall(few.text)) == 3
     # Three lengths from one place would lie on each other: the picture has a scale beside the ticks, and no lengths.
@@ -101,3 +101,15 @@ def test_two_ticks_are_two_lengths_in_the_picture() -> None:
     )
     assert ticks.scales == []
     assert {one.text for one in ticks.dimensions} == {"210 mm", "270 mm"}
+
+
+@pytest.mark.parametrize(("units", "said"), [("mm", "mm"), ("cm", "cm"), ("in", "inches")])
+def test_what_is_read_off_a_picture_has_its_unit_in_words(units: str, said: str) -> None:
+    sheet = {"units": units, "division": {"mm": "1 mm", "cm": "1 mm", "in": "1/16 in"}[units]}
+    knot = next(one for one in READY if one["title"] == "KNOT in block letters, one point")
+    loft = next(one for one in READY if one["title"] == "A net loft with windows, door and roof, two points")
+    read = [step.text for ready in (knot, loft) for step in draw(read_exercise({**ready, "sheet": sheet})).steps]
+    off_a_scale = [text for text in read if "on the picture" in text and "light lines" not in text.lower()]
+    assert len(off_a_scale) > 5
+    assert all(f" in {said} on the picture" in text for text in off_a_scale), off_a_scale
+    assert not any(f" in {said} on the picture" in text for text in read if "are counted from" in text)

@@ -38,9 +38,9 @@ BEHIND = re.compile(r" What lies behind [\w ,]+ is drawn very lightly: it goes a
 
 
 SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
-LETTERED = re.compile(rf"({SPAN}(?:, and apart from them {SPAN})*),? on the picture")
+LETTERED = re.compile(rf"({SPAN}(?:, and apart from them {SPAN})*),?(?: in mm)? on the picture")
 CORNER = re.compile(r"the corner ([a-z])( of [\w ]+ of \w+)\b")
-MEASURED = re.compile(r"(?:at )?the \d+ measures on the picture")
+MEASURED = re.compile(r"(?:at )?the \d+ measures in mm on the picture")
 
 
 SIGNS = re.compile(r" [+−] after a figure: a little (?:more|less) than that\.")

@@ -87,6 +87,12 @@ class Prepared:
         """Return a length that a hand lays off, by a mark that its ruler has."""
         return format_laid(*self._written(mm))
 
+    @property
+    def tick_unit(self) -> str:
+        """The unit of the measures on a picture, as it is read."""
+        units = self._written(0.0)[1]
+        return "inches" if units == "in" else units
+
     def tick(self, mm: float) -> str:
         """Return such a length as it stands on a picture, without its unit."""
         return "0" if abs(mm) <= SAME_POINT_MM else format_tick(*self._written(mm))

@@ -41,14 +41,16 @@ def ticks(solved: Solved, acts: Sequence[Act]) -> str:
     texts = [solved.prepared.laid(act.length_mm) for act in acts if isinstance(act, MeasureAlong)]
     shares = [f"{act.share:.0%}" for act in acts if isinstance(act, Divide)]
     if len(texts) > MOST_IN_WORDS:
-        return f"at the {len(texts)} measures on the picture"
+        return f"at the {len(texts)} measures in {solved.prepared.tick_unit} on the picture"
     return f"the {len(shares)} shares on the picture" if len(shares) > MOST_IN_WORDS else listed(texts + shares)
 
 
 def length_marks(solved: Solved, acts: Sequence[Act]) -> str:
     """Return the different lengths that are laid off on a level line; on the picture where they are many."""
     lengths = [solved.prepared.laid(mm) for mm in _laid_off(acts)]
-    return f"the {len(lengths)} measures on the picture" if len(lengths) > MOST_IN_WORDS else listed(lengths)
+    if len(lengths) > MOST_IN_WORDS:
+        return f"the {len(lengths)} measures in {solved.prepared.tick_unit} on the picture"
+    return listed(lengths)
 
 
 def curve_marks(solved: Solved, acts: Sequence[Act]) -> str:

@@ -115,18 +115,22 @@ def loops_of(acts: Sequence[Act]) -> list[list[int]]:
     return loops
 
 
-def letter_words(acts: Sequence[Act]) -> str:
+def letter_words(solved: Solved, acts: Sequence[Act]) -> str:
     """Return by which letters the words name a step's points: ``a to d, and apart from them e to h``."""
-    return _spans([loop for loop in loops_of(acts) if loop])
+    return _spans([loop for loop in loops_of(acts) if loop], _unit(solved, marks_of(acts)))
 
 
-def _spans(loops: Sequence[Sequence[int]]) -> str:
-    """Return the letters of some points by number, those together that are joined."""
+def _unit(solved: Solved, marks: Sequence[Mark]) -> str:
+    """Return in which unit the figures of marks are read off the picture; empty for counted light lines."""
+    return f"in {solved.prepared.tick_unit} " if any(isinstance(mark, Offset) for mark in marks) else ""
+
+
+def _spans(loops: Sequence[Sequence[int]], unit: str) -> str:
+    """Return the letters of some points by number, those together that are joined, and where they are read off."""
     spans = [(_LETTERS[loop[0]], _LETTERS[loop[-1]]) for loop in loops]
     said = [first if first == last else f"{first} to {last}" for first, last in spans]
-    if len(said) == 1:
-        return f"{said[0]} on the picture"
-    return f"{', and apart from them '.join(said)}, on the picture"
+    parted = ", " if unit or len(said) > 1 else " "
+    return f"{', and apart from them '.join(said)}{parted}{unit}on the picture"
 
 
 def pairs_words(acts: Sequence[Act]) -> str:
@@ -165,13 +169,13 @@ def lettered_path(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
     return [_lettered(solved, letter, marks[name]) for letter, name in zip(_LETTERS, points, strict=False)]
 
 
-def path_words(acts: Sequence[Act]) -> str:
+def path_words(solved: Solved, acts: Sequence[Act]) -> str:
     """Return by which letters words name the points over which the edges of a step run: ``a to d on the picture``."""
-    ends, spans = 0, list[range]()
-    for run in paths_of(acts):
+    ends, spans, runs = 0, list[range](), paths_of(acts)
+    for run in runs:
         spans.append(range(ends, ends + len(run)))
         ends += len(run)
-    return _spans(spans)
+    return _spans(spans, _unit(solved, [solved.corner_marks[name] for run in runs for name in run]))
 
 
 def _lettered(solved: Solved, letter: str, mark: Mark) -> PointLetter:

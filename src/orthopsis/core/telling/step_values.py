@@ -156,7 +156,7 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     ),
     "start": lambda solved, breath, acts: start_words(solved, breath),
     "offsets": lambda solved, breath, acts: _corners(solved, acts),
-    "path": lambda solved, breath, acts: path_words(acts),
+    "path": lambda solved, breath, acts: path_words(solved, acts),
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
     "pairs": lambda solved, breath, acts: pairs_words(acts),
     "rows": lambda solved, breath, acts: _rows(acts),
@@ -193,10 +193,10 @@ def _shape_lines(straight: int, curves: int) -> str:
 def _corners(solved: Solved, acts: Sequence[Act]) -> str:
     """Return the corners that are marked, each by its two figures, loop by loop; by letters where they are many."""
     if has_letters(acts):
-        return letter_words(acts)
+        return letter_words(solved, acts)
     marks = marks_of(acts)
     loops = [[" ".join(figures(solved, marks[i])) for i in loop] for loop in loops_of(acts)]
-    return "; then on its own ".join("; ".join(loop) for loop in loops)
+    return "; apart from them ".join("; ".join(loop) for loop in loops)
 
 
 def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
