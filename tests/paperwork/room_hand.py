@@ -156,7 +156,8 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
     (r"Run the ticks along the ([a-z ]+), to the point, lightly: (\d+) lines\.", run_on_face),
     (
         rf"Draw the diagonal of the [a-z ]+ from the (?:foot|left end) of the {FRAME_EDGE}\. Where it crosses the "
-        rf"light lines ([\d, and]+), counted from there, are the places: draw light lines like the {FRAME_EDGE}\.",
+        rf"light lines? ([\d, and]+), counted from there, (?:is|are) the places?: draw "
+        rf"(?:a light line|light lines) like the {FRAME_EDGE}\.",
         find_columns,
     ),
     (

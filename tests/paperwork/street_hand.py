@@ -353,8 +353,9 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
     (rf"Tick the (?:nearest edge|near upright) of {NAME}, ([\d. m,and]+) from its foot\.", tick_upright),
     (rf"Run the ticks along the ([a-z ]+), to the {SIDE} point, lightly: (\d+) lines\.", run_along),
     (
-        rf"Draw the diagonal of the [a-z ]+ from the foot of the {FIRST_EDGE}\. Where it crosses the light lines "
-        rf"([\d, and]+), counted from there, are the places: draw light lines like the {FIRST_EDGE}\.",
+        rf"Draw the diagonal of the [a-z ]+ from the foot of the {FIRST_EDGE}\. Where it crosses the light lines? "
+        rf"([\d, and]+), counted from there, (?:is|are) the places?: draw (?:a light line|light lines) like "
+        rf"the {FIRST_EDGE}\.",
         find_columns,
     ),
     (

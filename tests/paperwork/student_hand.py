@@ -552,8 +552,9 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
     (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
     (
-        r"Draw the side's diagonal from the foot of the nearest edge\. Where it crosses the light lines ([\d, and]+), "
-        r"counted from the foot, are the places along the side: draw lines upright there\.",
+        r"Draw the side's diagonal from the foot of the nearest edge\. Where it crosses the light lines? ([\d, and]+), "
+        r"counted from the foot, (?:is|are) the places? along the side: draw (?:a light line|light lines) "
+        r"upright there\.",
         columns,
     ),
     (

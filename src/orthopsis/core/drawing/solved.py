@@ -147,8 +147,7 @@ def _seen(prepared: Prepared, built: Sequence[Built], order: Order) -> tuple[See
         if other.setting.anchor is not None and other.standing.holes:
             bearer = bearer_of(prepared, other)
             solids[bearer] = pierced(solids[bearer], other.standing)
-        if other.setting.anchor is not None and other.standing.replaces_host:
-            solids[other.setting.anchor.thing] = NOTHING
+    solids |= dict.fromkeys(prepared.gone, NOTHING)
     result = []
     for placed, solid, layer, scale in zip(prepared.things, solids.values(), order.layers, order.scales, strict=True):
         factor = placed.factor * (scale if layer in shared else 1.0)

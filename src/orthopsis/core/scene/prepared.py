@@ -61,6 +61,12 @@ class Prepared:
             for name, words in placed.standing.corner_words.items()
         }
 
+    @cached_property
+    def gone(self) -> frozenset[str]:
+        """The names of the things of which nothing stays but what is carved from them."""
+        carved = (p.setting.anchor for p in self.things if p.standing.replaces_host)
+        return frozenset(anchor.thing for anchor in carved if anchor is not None)
+
     def frame(self, name: str) -> Frame:
         """Return the frame of a view."""
         return next(frame for frame in self.frames if frame.name == name)

@@ -39,9 +39,9 @@ def with_what_lies_behind(solved: Solved, steps: Sequence[Step]) -> list[Step]:
 
 def _before(solved: Solved) -> Mapping[str, tuple[str, ...]]:
     """Return for each thing that stands behind others the names of those that may hide it."""
-    things, found = solved.prepared.things, dict[str, tuple[str, ...]]()
+    things, gone, found = solved.prepared.things, solved.prepared.gone, dict[str, tuple[str, ...]]()
     for overlap in solved.order.overlaps:
-        nearer = tuple(placed.values.name for placed in things if placed.layer == overlap.nearer)
+        nearer = tuple(p.values.name for p in things if p.layer == overlap.nearer and p.values.name not in gone)
         for placed in things:
             if placed.layer == overlap.farther and placed.standing.is_body:
                 found[placed.values.name] = (*found.get(placed.values.name, ()), *nearer)

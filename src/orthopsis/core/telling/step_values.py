@@ -160,6 +160,8 @@ _VALUES: Mapping[str, Callable[[Solved, Breath, Sequence[Act]], object]] = {
     "crossings": lambda solved, breath, acts: _corners(solved, acts),
     "pairs": lambda solved, breath, acts: pairs_words(acts),
     "rows": lambda solved, breath, acts: _rows(acts),
+    "places_are": lambda solved, breath, acts: "is the place" if len(_counted_rows(acts)) == 1 else "are the places",
+    "light_lines": lambda solved, breath, acts: "a light line" if len(_counted_rows(acts)) == 1 else "light lines",
     "profile_corner": lambda solved, breath, acts: _profile_corner(solved, breath),
     "marks": lambda solved, breath, acts: curve_marks(solved, acts),
     "length_marks": lambda solved, breath, acts: length_marks(solved, acts),
@@ -221,9 +223,14 @@ def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
     return listed([counted(count, f"{like} line".strip()) + on for (like, on), count in counts.items()])
 
 
+def _counted_rows(acts: Sequence[Act]) -> list[str]:
+    """Return the numbers of the light lines that a diagonal cuts where places along are found."""
+    return [str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]
+
+
 def _rows(acts: Sequence[Act]) -> str:
-    """Return which light lines a diagonal cuts where places along are found: ``light lines 1 and 3``."""
-    numbers = [str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]
+    """Return which light lines those are: ``light lines 1 and 3``."""
+    numbers = _counted_rows(acts)
     if len(numbers) > MOST_IN_WORDS:
         return "numbered light lines"
     return f"light {'line' if len(numbers) == 1 else 'lines'} {listed(numbers)}"

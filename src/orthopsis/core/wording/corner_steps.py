@@ -226,7 +226,7 @@ CORNER: dict[str, StepPhrases] = {
             "Draw the diagonal of the side, from the foot of the nearest edge. Where it crosses the "
             "{rows}, counted from the foot, draw a line straight up and down.",
             "Draw the side's diagonal from the foot of the nearest edge. Where it crosses the {rows}, "
-            "counted from the foot, are the places along the side: draw lines {upright} there.",
+            "counted from the foot, {places_are} along the side: draw {light_lines} {upright} there.",
             "The side's diagonal cuts the {rows}, counted from the foot, at the true places along it; rule them "
             "{upright}.",
         ),

@@ -93,9 +93,9 @@ FACE: dict[str, StepPhrases] = {
         "places along, by the diagonal",
         (
             "Draw the diagonal of the {face}, from the {first_end} of the {edge}. Where it crosses the "
-            "{rows}, counted from there, draw light lines {upward}.",
+            "{rows}, counted from there, draw {light_lines} {upward}.",
             "Draw the diagonal of the {face} from the {first_end} of the {edge}. Where it crosses the "
-            "{rows}, counted from there, are the places: draw light lines {upward}.",
+            "{rows}, counted from there, {places_are}: draw {light_lines} {upward}.",
             "The diagonal of the {face} cuts the {rows}, counted from the {first_end} of the {edge}, at "
             "the "
             "true places along; rule them {upward}.",

@@ -8,6 +8,7 @@ from orthopsis.core.document.ready.written import (
     alley,
     block,
     box,
+    carved,
     gable,
     hip,
     measured,
@@ -230,5 +231,19 @@ PORT: tuple[dict[str, Any], ...] = (
             windows("Window", "left", "1:1:1", "2:2:1", "House", **ALONE),
         ],
         "minutes": 180,
+    },
+    {
+        **HEAD,
+        "title": "A signpost on the quay, two points",
+        "eye_level": {"height_mm": 112, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -150, "right_mm": 580}],
+        "things": [
+            block("Left board", 214, 196, 38, 104, 6),
+            carved("Ferry sign", "arrow to the left", "Left board", "left"),
+            block("Right board", 220, 150, 34, 6, 112),
+            carved("Town sign", "arrow", "Right board", "right"),
+            block("Post", 216, 34, 216, 9, 9),
+        ],
+        "minutes": 90,
     },
 )
