@@ -44,7 +44,7 @@ const KINDS: Choice[] = [
 /** Only where points lie off the sheet. */
 const PIECES: Choice[] = [
   { kind: 'strips', title: 'Strips to tape on', text: 'The points off the sheet, marked, true to size.' },
-  { kind: 'ticks', title: 'Ticks beside the sheet', text: 'Lines to far points without strips: join like numbers.' },
+  { kind: 'ticks', title: 'Ticks beside the sheet', text: 'Lines to far points, for those without strips.' },
 ]
 const WHOLE: Choice = {
   kind: 'whole',
