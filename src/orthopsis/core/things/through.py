@@ -10,7 +10,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act
+from orthopsis.core.construct.moves import Act, Rule, Shift
 from orthopsis.core.construct.panel import Back
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
@@ -20,8 +20,8 @@ from orthopsis.core.things.outward import OutOfFace
 
 FLAT_CROSSING = 0.2
 """Sine of the angle from which on two lines cross well enough (no source)."""
-HIGH = (2, 3)
-"""The corners of a face at its upper edge, by their numbers round it."""
+HIGH, FAR = (2, 3), (1, 2)
+"""The corners of a face at its upper edge, and at its far one, by their numbers round it."""
 
 
 class GoesThrough(OutOfFace):
@@ -78,8 +78,25 @@ class GoesThrough(OutOfFace):
                 about="relief",
                 nearest="in",
             )
-        corner = max(found)[-1]
+        own = next((corner for _, _, corner in found if self._is_behind_first(corner)), None)
+        corner = max(found)[-1] if own is None else own
         return corner, names[corner]
+
+    @property
+    def is_first_there(self) -> bool:
+        """Whether the first corner on the far face is the corner of that face that is there."""
+        return self._is_behind_first(self.known_behind[0])
+
+    @property
+    def is_over_first(self) -> bool:
+        """Whether that corner lies straight over or under the first one on the far face."""
+        return self._is_in_line(self.known_behind[0])
+
+    def _is_in_line(self, corner: int) -> bool:
+        return abs(self.first_place[0] - float(corner in FAR)) <= SAME_SHARE
+
+    def _is_behind_first(self, corner: int) -> bool:
+        return self._is_beside(corner) and self._is_in_line(corner)
 
     @property
     def is_at_edge(self) -> bool:
@@ -118,10 +135,19 @@ def through_acts(shape: GoesThrough, grid: Grid, wall: str, front: str) -> Itera
         wall, front: full names of the first corner on the near face, and on the far one.
     """
     n, panel, (corner, name) = shape.values.full, shape.panel, shape.known_behind
+    if shape.is_first_there:
+        yield Shift(front, name, 0.0)
+        yield Rule(n("construction.through.own"), wall, front, panel.out.family, "construction")
+        return
     there = (name, panel.along, n("construction.through.along"))
     own = (wall, panel.out, n("construction.through.own"))
     if shape.is_at_edge:
         yield from meeting(own, there, front, 0.0, "construction", n("construction.through.on"))
+        return
+    if shape.is_over_first:
+        at, there_at = shape.seen_at(shape.first_place), shape.seen_at((shape.first_place[0], float(corner in HIGH)))
+        rise, aside = (name, panel.up, n("construction.through.up")), at.x - there_at.x + at.y - there_at.y
+        yield from meeting(own, rise, front, aside, "construction", n("construction.through.helper"))
         return
     foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
     along, up = shape.first_place

@@ -115,7 +115,7 @@ class CarriedFigure(GoesThrough, FlatOutlines):
 
     def _check_block(self) -> None:
         """Refuse a block from which nobody can carve: from a hidden face, or one whose far end cannot be found."""
-        if not self.panel.is_seen:
+        if not (self.panel.is_seen or self.panel.is_inner):
             raise GeometryError(
                 "carved_from_hidden",
                 f"“{self.values.name}” cannot be carved from the {self.panel.says}: that is not seen.",
