@@ -54,6 +54,35 @@ def test_frames_stand_apart_on_the_sheet_in_order_with_their_titles_under_them(e
         assert f"{number} {' '.join(step.title.split())}".startswith(" ".join(title.split()))
 
 
+def shown_in(frame: Element, height_mm: float) -> tuple[float, float, float, float]:
+    """Which part of the sheet a frame shows: left, low, right, high."""
+    x, y, wide, tall = (float(figure) for figure in frame.attrib["viewBox"].split())
+    return x, height_mm - y - tall, x + wide, height_mm - y
+
+
+@pytest.mark.parametrize("exercise", EXERCISES)
+def test_what_is_small_is_shown_enlarged_with_the_whole_sheet_beside_it(exercise: Exercise) -> None:
+    drawing, strip = draw(exercise), strip_of(exercise)
+    size = drawing.sheet.width_mm, drawing.sheet.height_mm
+    beside = iter(strip.findall(f"{SVG}g[@data-name='whole sheet']"))
+    for step, frame in zip(drawing.steps, strip.findall(f"{SVG}svg"), strict=True):
+        left, low, right, high = shown = shown_in(frame, size[1])
+        assert -0.01 <= left < right <= size[0] + 0.01
+        assert -0.01 <= low < high <= size[1] + 0.01
+        if step.close_up is None:
+            assert shown == pytest.approx((0.0, 0.0, *size), abs=0.01)
+            continue
+        part = step.close_up
+        assert (left, low) <= (part[0] + 0.01, part[1] + 0.01)
+        assert (right, high) >= (part[2] - 0.01, part[3] - 0.01)
+        (whole,) = next(beside).findall(f"{SVG}svg")
+        assert shown_in(whole, size[1]) == pytest.approx((0.0, 0.0, *size), abs=0.01)
+        assert box_of(whole)[0] > box_of(frame)[2], "beside it, not over it"
+        (mark,) = whole.findall(f"{SVG}rect")
+        assert float(mark.attrib["width"]) == pytest.approx(right - left, abs=0.01)
+    assert next(beside, None) is None
+
+
 def test_a_title_that_would_break_the_file_is_only_text() -> None:
     exercise = read_exercise({**READY[0], "title": "<script>alert(1)</script> & “Gulls”"})
     strip = strip_of(exercise)

@@ -2,10 +2,12 @@
 
 import textwrap
 from collections.abc import Sequence
+from dataclasses import dataclass
 from itertools import groupby
 from xml.etree import ElementTree
 from xml.etree.ElementTree import Element
 
+from orthopsis.core.drawing.answer import Box
 from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art, ArtLine
 
 _NAMESPACE = "http://www.w3.org/2000/svg"
@@ -16,6 +18,8 @@ _TYPE_MM, _ROW_MM = 3.9, 5.0
 _TITLE_ROWS = 2
 _ROW_LETTERS = 40
 """So many letters of the type stand in a row under a picture."""
+_LARGE, _SMALL = 0.74, 0.24
+"""Of the width of a picture an enlarged part has this share, and the whole sheet beside it that one."""
 _PENS = 0.7
 """Of their width on the sheet itself the pens of a film strip have this share."""
 
@@ -27,25 +31,78 @@ def svg_bytes(art: Art, title: str) -> bytes:
     return _packed(root)
 
 
-def film_strip(frames: Sequence[tuple[str, Art]], title: str) -> bytes:
+@dataclass(frozen=True, slots=True)
+class Frame:
+    """A picture of a film strip.
+
+    Attributes:
+        said: what stands under it.
+        part: the part of the sheet that is shown enlarged, beside a small picture of the whole; none: all of it is.
+    """
+
+    said: str
+    art: Art
+    part: Box | None = None
+
+
+def film_strip(frames: Sequence[Frame], title: str) -> bytes:
     """Return pictures of one size with a title under each, row by row, as one SVG document in mm."""
-    _, first = frames[0]
-    scale = _FRAME_MM / first.width_mm
-    tall = scale * first.height_mm
+    first = frames[0].art
+    tall = _FRAME_MM / first.width_mm * first.height_mm
     wide, high = _FRAME_MM + _GAP_MM, tall + _TITLE_ROWS * _ROW_MM + _GAP_MM
     columns = min(_COLUMNS, len(frames))
     root = _root(columns * wide + _GAP_MM, -(-len(frames) // columns) * high + _GAP_MM, title)
-    for number, (said, art) in enumerate(frames):
+    for number, frame in enumerate(frames):
         left, top = _GAP_MM + number % columns * wide, _GAP_MM + number // columns * high
-        place = {"x": f"{left:.2f}", "y": f"{top:.2f}", "width": f"{_FRAME_MM:g}", "height": f"{tall:.2f}"}
-        frame = _add(root, "svg", place | {"viewBox": f"0 0 {art.width_mm:.4f} {art.height_mm:.4f}"})
-        _add_art(frame, art, _PENS / scale)
-        _add(root, "rect", place | {"fill": "none", "stroke": "#777", "stroke-width": "0.2"})
-        rows = textwrap.wrap(f"{number + 1}  {said}", _ROW_LETTERS, max_lines=_TITLE_ROWS, placeholder=" …")
+        whole = (0.0, 0.0, frame.art.width_mm, frame.art.height_mm)
+        if frame.part is None:
+            _add_window(root, frame.art, whole, (left, top, _FRAME_MM, tall))
+        else:
+            shown = _of_shape(frame.part, whole, _LARGE * _FRAME_MM / tall)
+            _add_window(root, frame.art, shown, (left, top, _LARGE * _FRAME_MM, tall))
+            beside = _group(root, "whole sheet")
+            small = (left + (1 - _SMALL) * _FRAME_MM, top, _SMALL * _FRAME_MM, _SMALL * tall)
+            _add_window(beside, frame.art, whole, small, mark=shown)
+        rows = textwrap.wrap(f"{number + 1}  {frame.said}", _ROW_LETTERS, max_lines=_TITLE_ROWS, placeholder=" …")
         for row, text in enumerate(rows, start=1):
-            look = {"x": place["x"], "y": f"{top + tall + row * _ROW_MM:.2f}", "font-size": f"{_TYPE_MM}"}
+            look = {"x": f"{left:.2f}", "y": f"{top + tall + row * _ROW_MM:.2f}", "font-size": f"{_TYPE_MM}"}
             _add(root, "text", look | {"font-family": "Andika, sans-serif", "fill": "#222"}).text = text
     return _packed(root)
+
+
+def _of_shape(part: Box, whole: Box, wide_to_tall: float) -> Box:
+    """Return the least part of a sheet about another one whose width is so many times its height, if there is room."""
+    (left, low, right, high), (_, _, most_wide, most_tall) = part, whole
+    wide, tall = max(right - left, wide_to_tall * (high - low)), max(high - low, (right - left) / wide_to_tall)
+    wide, tall = min(wide, most_wide), min(tall, most_tall)
+    x = min(max((left + right - wide) / 2, 0.0), most_wide - wide)
+    y = min(max((low + high - tall) / 2, 0.0), most_tall - tall)
+    return x, y, x + wide, y + tall
+
+
+def _add_window(
+    root: Element, art: Art, shown: Box, at: tuple[float, float, float, float], *, mark: Box | None = None
+) -> None:
+    """Add a part of a sheet in a frame.
+
+    Args:
+        at: left, top, width and height of the frame, mm; ``mark``: a part that is marked within it.
+    """
+    place = dict(zip(("x", "y", "width", "height"), (f"{mm:.2f}" for mm in at), strict=True))
+    scale = min(at[2] / (shown[2] - shown[0]), at[3] / (shown[3] - shown[1]))
+    window = _add(root, "svg", place | {"viewBox": _view(art, shown)})
+    _add_art(window, art, _PENS / scale)
+    if mark is not None:
+        x, y, wide, tall = _view(art, mark).split()
+        look = {"fill": "none", "stroke": "#222", "stroke-width": f"{0.4 * _PENS / scale:.4g}"}
+        _add(window, "rect", {"x": x, "y": y, "width": wide, "height": tall} | look)
+    _add(root, "rect", place | {"fill": "none", "stroke": "#777", "stroke-width": "0.2"})
+
+
+def _view(art: Art, shown: Box) -> str:
+    """Return which part of a sheet is seen, as SVG says it: left, top, width, height."""
+    left, low, right, high = shown
+    return f"{left:.4f} {art.height_mm - high:.4f} {right - left:.4f} {high - low:.4f}"
 
 
 def _root(width: float, height: float, title: str) -> Element:

@@ -8,7 +8,7 @@ from orthopsis.paperwork.art import answer_art, full_art, step_art
 from orthopsis.paperwork.obj import obj_bytes
 from orthopsis.paperwork.pdf import Pages
 from orthopsis.paperwork.raster import png_of_pdf
-from orthopsis.paperwork.svg import film_strip, svg_bytes
+from orthopsis.paperwork.svg import Frame, film_strip, svg_bytes
 from orthopsis.paperwork.take_home import take_home_html
 
 MEDIA_TYPES = {
@@ -48,7 +48,8 @@ def _pdf(exercise: Exercise) -> bytes:
 
 def _film_strip(exercise: Exercise) -> bytes:
     drawing = draw(exercise)
-    frames = [(step.title, step_art(drawing, count)) for count, step in enumerate(drawing.steps, start=1)]
+    steps = enumerate(drawing.steps, start=1)
+    frames = [Frame(step.title, step_art(drawing, count), step.close_up) for count, step in steps]
     return film_strip(frames, exercise.title) if frames else svg_bytes(answer_art(drawing), exercise.title)
 
 
