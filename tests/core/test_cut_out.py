@@ -150,4 +150,4 @@ def test_a_comb_with_more_corners_than_there_are_letters_is_told_to_the_oldest_t
     step = next(s for s in draw(exercise.model_copy(update={"wording": oldest})).steps if "its gaps" in s.title)
     names = [letter.text for letter in step.letters]
     assert len(names) == len(set(names)) > 52
-    assert f"{names[0]} to {names[-1]} on the picture" in step.text
+    assert f"{names[0]} to {names[-1]}, in mm on the picture" in step.text
