@@ -8,7 +8,7 @@ from typing import Any
 
 import pytest
 import uvicorn
-from playwright.sync_api import Page
+from playwright.sync_api import Page, expect
 
 from orthopsis.app.demo import DEMO_LOGIN, DEMO_NAME, DEMO_PASSWORD
 from orthopsis.app.main import create_app
@@ -23,6 +23,9 @@ from orthopsis.store.engine import open_engine, open_sessions
 from orthopsis.store.migrate import migrate
 from orthopsis.store.models import Base
 from orthopsis.store.server import PrivateServer
+
+# On a busy machine a page takes longer to come than the usual 5 s; what does not come at all still fails.
+expect.set_options(timeout=25_000)
 
 CHROMIUM_ARGUMENTS = [
     "--no-sandbox", "--disable-background-networking", "--disable-component-update", "--disable-domain-reliability",

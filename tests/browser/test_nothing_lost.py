@@ -72,7 +72,7 @@ def test_a_page_that_could_not_be_loaded_comes_by_itself(desk: Page, address: st
     desk.goto(f"{address}/desk")
     expect(desk.get_by_role("alert")).to_contain_text("tried again by itself")
     desk.unroute("**/api/exercises*")
-    expect(desk.get_by_role("link", name="See-through cubes", exact=True)).to_be_visible(timeout=10_000)
+    expect(desk.get_by_role("link", name="See-through cubes", exact=True)).to_be_visible(timeout=30_000)
     expect(desk.get_by_role("alert")).to_have_count(0)
 
 
