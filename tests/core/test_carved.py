@@ -150,3 +150,56 @@ def test_from_a_side_that_is_not_seen_nothing_is_carved(view: str, by: str) -> N
         "things.1.relief",
         "flat",
     )
+
+
+def standing_on(name: str, **values: Any) -> list[str]:
+    """What is said of a thing on the block of which only a chair stays: its seat is low, its back on the far side."""
+    exercise = chair()
+    thing = {"name": name, "joined_to": "Loft", **values}
+    things = [*(t.model_dump(mode="json", exclude={"id", "joined_to"}) for t in exercise.things), thing]
+    things[1]["joined_to"] = "Loft"
+    whole = exercise_of(*things, views=[VIEWS["two_point"]])
+    said = [(a.about, a.code) for a in draw(set_at(whole, "things.0.height", 70.0)).advice]
+    return [code for about, code in said if about == "things.2" and code == "carved_under_it"]
+
+
+@pytest.mark.parametrize(
+    ("along", "up", "hangs"),
+    [
+        pytest.param("1:1:1", "1:2:9", True, id="between the legs"),
+        pytest.param("1:1:1", "9:2:13", False, id="on the seat"),
+        pytest.param("21:2:1", "9:2:1", False, id="on the back"),
+        pytest.param("1:2:21", "9:2:1", True, id="over the seat"),
+        pytest.param("18:4:2", "9:2:1", True, id="half on the back"),
+    ],
+)
+def test_what_lies_where_the_block_is_cut_away_is_said_to_hang_in_the_air(along: str, up: str, hangs: bool) -> None:
+    said = standing_on("Plate", kind="rectangles", joined_by="face_left", along=along, up=up)
+    assert said == (["carved_under_it"] if hangs else [])
+
+
+@pytest.mark.parametrize(("kind", "by"), [("raised_block", "face_top"), ("gable_roof", "face_left"), ("box", "on_top")])
+def test_what_stands_on_the_top_that_is_cut_away_is_said_to_hang_in_the_air(kind: str, by: str) -> None:
+    assert standing_on("Chest", kind=kind, joined_by=by)
+
+
+def test_what_hangs_in_the_air_stands_again_by_its_cure() -> None:
+    (ready,) = (document for document in READY if document["title"].startswith("A fish van"))
+    chest = {"kind": "raised_block", "rise": 20.0, "name": "Chest", "joined_to": "Box", "joined_by": "face_top"}
+    exercise = read_exercise({**ready, "things": [*ready["things"], chest]})
+    (said,) = (a for a in draw(exercise).advice if a.code == "carved_under_it")
+    (cure,) = said.cures
+    cured = exercise
+    for edit in cure.edits:
+        cured = set_at(cured, edit.path, edit.value)
+    assert "carved_under_it" not in {a.code for a in draw(cured).advice}
+
+
+def test_two_are_not_carved_from_one_block() -> None:
+    (ready,) = (document for document in READY if document["title"].startswith("A fish van"))
+    second = {**ready["things"][1], "name": "Second"}
+    with pytest.raises(GeometryError) as caught:
+        draw(read_exercise({**ready, "things": [*ready["things"], second]}))
+    assert (caught.value.code, caught.value.about, caught.value.nearest) == ("carved_twice", "things.2.relief", "flat")
+    assert "Van" in caught.value.why
+    assert "Second" in caught.value.why

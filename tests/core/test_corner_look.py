@@ -6,7 +6,7 @@ from hypothesis import strategies as st
 
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.things.corner_look import UNTOLD, corner_look
+from orthopsis.core.things.corner_look import corner_look
 
 places = st.tuples(st.floats(0.0, 400.0), st.floats(0.0, 300.0)).map(lambda at: Point(*at))
 outlines = st.lists(places, min_size=4, max_size=4).filter(
@@ -46,22 +46,37 @@ def test_a_plan_in_one_point_has_two_near_corners() -> None:
     assert all_of(plan, EYE_LEVEL) == ["near left", "near right", "far right", "far left"]
 
 
-@pytest.mark.parametrize("corners", [[Point(0, 5), Point(9, 5), Point(20, 5), Point(3, 5)], [Point(7, 7)] * 4])
-def test_corners_that_lie_on_one_line_or_place_are_told_by_number_alone(corners: list[Point]) -> None:
-    assert all_of(corners) == [UNTOLD] * 4
+@pytest.mark.parametrize(
+    ("corners", "looks"),
+    [
+        (
+            [Point(0, 5), Point(9, 5), Point(20, 5), Point(3, 5)],
+            ["leftmost", "second rightmost", "rightmost", "second leftmost"],
+        ),
+        (
+            [Point(4, 0), Point(4, 30), Point(4, 20), Point(4, 5)],
+            ["lowest", "highest", "second highest", "second lowest"],
+        ),
+    ],
+)
+def test_corners_that_lie_on_one_line_are_told_by_their_row(corners: list[Point], looks: list[str]) -> None:
+    assert all_of(corners) == looks
 
 
 @given(outlines, st.sampled_from([None, EYE_LEVEL, -10.0, 310.0]))
 def test_no_two_corners_are_called_alike_and_the_words_say_where_they_lie(at: list[Point], level: float | None) -> None:
     said = all_of(at, level)
-    if UNTOLD in said:
-        assert said == [UNTOLD] * 4
-        return
     assert len(set(said)) == 4
     by_look = dict(zip(said, at, strict=True))
     if "left" in by_look:
         assert by_look["left"].x == min(p.x for p in at)
         assert by_look["right"].x == max(p.x for p in at)
+    if "second leftmost" in by_look:
+        row = [by_look[look] for look in ("leftmost", "second leftmost", "second rightmost", "rightmost")]
+        assert row == sorted(at, key=lambda p: p.x)
+    if "second lowest" in by_look:
+        row = [by_look[look] for look in ("lowest", "second lowest", "second highest", "highest")]
+        assert row == sorted(at, key=lambda p: p.y)
     is_over = level is not None and sum(p.y for p in at) / 4 > level
     low, high = (("far", "near") if is_over else ("near", "far")) if level is not None else ("lower", "upper")
     for side in ("left", "right"):

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator
 
+from orthopsis.core.advice.carved import on_carved
 from orthopsis.core.advice.hanging import on_hanging
 from orthopsis.core.advice.placing import on_placing
 from orthopsis.core.advice.rows import on_row
@@ -50,3 +51,4 @@ def on_each(solved: Solved, placed: Placed) -> Iterator[Advice]:
     """Yield advice on one thing, whether it stands for itself or hangs on another."""
     yield from on_hanging(solved, placed) if placed.kind.hangs else on_thing(solved, placed)
     yield from on_row(solved, placed)
+    yield from on_carved(solved, placed)

@@ -40,7 +40,33 @@ def join_things(documents: Sequence[ThingDocument], alone: Sequence[Placed]) -> 
                 with placed_errors(placed):
                     placed = _JOINS[placed.kind.hangs](placed, other, document)
             done[one] = placed
-    return tuple(_going_on(done[i], done.values()) for i in range(len(documents)))
+    return _without_carved([_going_on(done[i], done.values()) for i in range(len(documents))])
+
+
+def _without_carved(things: Sequence[Placed]) -> tuple[Placed, ...]:
+    """Return the things, those marked of which nothing stays but what is carved from them.
+
+    Raises:
+        GeometryError: two are carved from the same one.
+    """
+    carved: dict[str, Placed] = {}
+    for placed in things:
+        if not placed.standing.replaces_host:
+            continue
+        first = carved.setdefault(placed.standing.anchor.thing, placed)
+        if first is not placed:
+            with placed_errors(placed):
+                raise GeometryError(
+                    "carved_twice",
+                    f"“{first.values.name}” and “{placed.values.name}” cannot both be carved from "
+                    f"{placed.standing.anchor.thing}: there is only one block.",
+                    "Let one of them lie flat on it, or give it a block of its own.",
+                    about="relief",
+                    nearest="flat",
+                )
+    if not carved:
+        return tuple(things)
+    return tuple(replace(placed, is_carved_away=placed.values.name in carved) for placed in things)
 
 
 def _going_on(placed: Placed, others: Iterable[Placed]) -> Placed:

@@ -23,6 +23,7 @@ class Placed:
         given: the parameters that follow from what it is joined to.
         factor: how many times it is enlarged about the eye, so that it touches what it is joined to in the world too.
         layer: number of the first thing that it hangs together with.
+        is_carved_away: whether nothing stays of it but what is carved from it.
     """
 
     index: int
@@ -31,6 +32,7 @@ class Placed:
     given: frozenset[str] = frozenset()
     factor: float = 1.0
     layer: int = -1
+    is_carved_away: bool = False
 
     @property
     def values(self) -> Values:

@@ -64,8 +64,7 @@ class Prepared:
     @cached_property
     def gone(self) -> frozenset[str]:
         """The names of the things of which nothing stays but what is carved from them."""
-        carved = (p.setting.anchor for p in self.things if p.standing.replaces_host)
-        return frozenset(anchor.thing for anchor in carved if anchor is not None)
+        return frozenset(placed.values.name for placed in self.things if placed.is_carved_away)
 
     def frame(self, name: str) -> Frame:
         """Return the frame of a view."""

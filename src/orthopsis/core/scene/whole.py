@@ -55,8 +55,7 @@ def members_of(things: Sequence[Placed]) -> dict[int, list[int]]:
 def whole_of(things: Sequence[Placed], members: Sequence[int]) -> Whole:
     """Return the whole that some things make which hang together."""
     own = [things[i] for i in members]
-    gone = {p.setting.anchor.thing for p in own if p.standing.replaces_host and p.setting.anchor is not None}
-    bodies = [placed for placed in own if placed.standing.is_body and placed.values.name not in gone]
+    bodies = [placed for placed in own if placed.standing.is_body and not placed.is_carved_away]
     return Whole(
         things[members[0]].layer,
         tuple(members),

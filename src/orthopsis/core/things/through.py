@@ -83,28 +83,23 @@ class GoesThrough(OutOfFace):
         return corner, names[corner]
 
     @property
-    def is_first_there(self) -> bool:
-        """Whether the first corner on the far face is the corner of that face that is there."""
-        return self._is_behind_first(self.known_behind[0])
+    def is_at_edge(self) -> bool:
+        """Whether the first corner lies on the edge behind which the corner of the far face is that is there."""
+        return self._is_beside(self.known_behind[0])
 
     @property
-    def is_over_first(self) -> bool:
-        """Whether that corner lies straight over or under the first one on the far face."""
+    def is_over_known(self) -> bool:
+        """Whether that corner lies straight over or under the first one on the far face, or is that one."""
         return self._is_in_line(self.known_behind[0])
 
     def _is_in_line(self, corner: int) -> bool:
         return abs(self.first_place[0] - float(corner in FAR)) <= SAME_SHARE
 
-    def _is_behind_first(self, corner: int) -> bool:
-        return self._is_beside(corner) and self._is_in_line(corner)
-
-    @property
-    def is_at_edge(self) -> bool:
-        """Whether the first corner lies on the edge behind which the corner of the far face is that is there."""
-        return self._is_beside(self.known_behind[0])
-
     def _is_beside(self, corner: int) -> bool:
         return abs(self.first_place[1] - float(corner in HIGH)) <= SAME_SHARE
+
+    def _is_behind_first(self, corner: int) -> bool:
+        return self._is_beside(corner) and self._is_in_line(corner)
 
     def _crossing(self, corner: int) -> float:
         """Return the sine of the angle between the lines on the way from a corner of the far face, the worse one."""
@@ -128,33 +123,35 @@ def through_acts(shape: GoesThrough, grid: Grid, wall: str, front: str) -> Itera
     """Yield the acts that find the first corner on the far face, from a corner of that face that is there.
 
     From over or under it on an edge of the near face the way leads out to the far face, where it meets the line from
-    the corner that is there; from there up or down it, to the line that leads out from the own corner. What reaches to
-    that edge is there at once.
+    the corner that is there; from there up or down it, to the line that leads out from the own corner. Of these two
+    ways the first is left out where the corner that is there is over or under it already, the second where it lies on
+    that edge.
 
     Args:
         wall, front: full names of the first corner on the near face, and on the far one.
     """
-    n, panel, (corner, name) = shape.values.full, shape.panel, shape.known_behind
-    if shape.is_first_there:
-        yield Shift(front, name, 0.0)
-        yield Rule(n("construction.through.own"), wall, front, panel.out.family, "construction")
+    n, panel, (corner, there) = shape.values.full, shape.panel, shape.known_behind
+    (along, up), own = shape.first_place, (wall, panel.out, n("construction.through.own"))
+    edge, at = (along, float(corner in HIGH)), shape.seen_at((along, up))
+    if shape.is_over_known and shape.is_at_edge:
+        yield Shift(front, there, 0.0)
+        yield Rule(own[2], wall, front, panel.out.family, "construction")
         return
-    there = (name, panel.along, n("construction.through.along"))
-    own = (wall, panel.out, n("construction.through.own"))
-    if shape.is_at_edge:
-        yield from meeting(own, there, front, 0.0, "construction", n("construction.through.on"))
-        return
-    if shape.is_over_first:
-        at, there_at = shape.seen_at(shape.first_place), shape.seen_at((shape.first_place[0], float(corner in HIGH)))
-        rise, aside = (name, panel.up, n("construction.through.up")), at.x - there_at.x + at.y - there_at.y
+    if not shape.is_over_known:
+        out, made = own, front
+        if not shape.is_at_edge:
+            out, made = (n("measure.through.foot"), panel.out, n("construction.through.out")), n("measure.through.over")
+            yield grid.mark("measure.through.foot", edge)
+        beside = (there, panel.along, n("construction.through.along"))
+        aside = _aside(shape.seen_at(edge), shape.seen_at((float(corner in FAR), edge[1])))
+        yield from meeting(out, beside, made, aside, "construction", n("construction.through.on"))
+        there = made
+    if not shape.is_at_edge:
+        rise = (there, panel.up, n("construction.through.up"))
+        aside = _aside(at, shape.seen_at(edge))
         yield from meeting(own, rise, front, aside, "construction", n("construction.through.helper"))
-        return
-    foot, over, edge_up = n("measure.through.foot"), n("measure.through.over"), float(corner in HIGH)
-    along, up = shape.first_place
-    yield grid.mark("measure.through.foot", (along, edge_up))
-    on_edge, at = (shape.seen_at((along, share)) for share in (edge_up, up))
-    yield from meeting(
-        (foot, panel.out, n("construction.through.out")), there, over, 0.0, "construction", n("construction.through.on")
-    )
-    rise, aside = (over, panel.up, n("construction.through.up")), at.x - on_edge.x + at.y - on_edge.y
-    yield from meeting(own, rise, front, aside, "construction", n("construction.through.helper"))
+
+
+def _aside(at: Point, start: Point) -> float:
+    """Return how far a place is to the right of another one, or over it, where one of these is no way at all."""
+    return at.x - start.x + at.y - start.y

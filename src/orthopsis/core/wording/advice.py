@@ -150,6 +150,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What is cut away casts no shadow.",
         ("Leave the shadow out, or let it be drawn by eye",),
     ),
+    "carved_under_it": AdvicePhrases(
+        "“{thing}” hangs in the air: of {other}, on which it stands or lies, {carved} leaves nothing there.",
+        "What stands on a block stays only where something of the block stays.",
+        ("Let {carved} lie flat on its face, so that the block stays",),
+    ),
     "no_shadow_upon": AdvicePhrases(
         "“{thing}” is empty: no cast shadow of a block reaches {other}.",
         "A shadow falls on another thing where that stands in its way.",
