@@ -1,7 +1,5 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider } from 'naive-ui'
-import { afterEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { describe, expect, it, vi } from 'vitest'
 
 import type { Picture, SheetAnswer } from '@/api/types'
 import CornerPlacer from '@/views/check/CornerPlacer.vue'
@@ -9,6 +7,7 @@ import FindingList from '@/views/check/FindingList.vue'
 import PointsApart from '@/views/check/PointsApart.vue'
 
 import { application, askedOf, type Asked } from './application'
+import { shown } from './shown'
 
 const SHEET = {
   id: 5,
@@ -33,14 +32,6 @@ const SHEET = {
   },
 } as unknown as SheetAnswer // prettier-ignore
 
-/** A part of a view where messages can be shown. */
-function shown(part: object, props: object): VueWrapper {
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
-  })
-  return mount(all, { attachTo: document.body })
-}
-
 function key(name: string, more: KeyboardEventInit = {}, at: Element = document.body): KeyboardEvent {
   const event = new KeyboardEvent('keydown', { key: name, bubbles: true, cancelable: true, ...more })
   at.dispatchEvent(event)
@@ -48,11 +39,6 @@ function key(name: string, more: KeyboardEventInit = {}, at: Element = document.
 }
 
 let view: VueWrapper
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-})
 
 describe('the findings of a sheet', () => {
   let asked: Asked[]

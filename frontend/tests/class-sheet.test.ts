@@ -1,13 +1,13 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NInput, NMessageProvider } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { NInput } from 'naive-ui'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it } from 'vitest'
 
 import type { ClassRecord } from '@/api/types'
 import ClassSheet from '@/views/register/ClassSheet.vue'
 
 import { application, askedOf, Refusal, type Asked } from './application'
+import { shown } from './shown'
 
 type Kept = ClassRecord['students'][number]['sheets'][number]
 
@@ -37,19 +37,11 @@ async function open(record: ClassRecord, answers: Record<string, unknown> = {}):
   asked = application(answers)
   told = []
   const listens = { onChanged: () => told.push('changed'), onRemoved: () => told.push('removed') }
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(ClassSheet, { record, ...listens }) }),
-  })
-  view = mount(all, { attachTo: document.body })
+  view = shown(ClassSheet, { record, ...listens })
   await flushPromises()
 }
 
 beforeEach(() => setActivePinia(createPinia()))
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-})
 
 const says = (): string => document.body.textContent!.replace(/\s+/g, ' ')
 const cells = (row: number): string[] =>

@@ -1,8 +1,7 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NDropdown, NMessageProvider } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { NDropdown } from 'naive-ui'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { SentencePiece, Step } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
@@ -11,6 +10,7 @@ import StepMenu from '@/views/desk/StepMenu.vue'
 import VersionList from '@/views/desk/VersionList.vue'
 
 import { application, askedOf, type Asked } from './application'
+import { shown } from './shown'
 
 let act: ReturnType<typeof vi.fn>
 let view: VueWrapper
@@ -20,20 +20,12 @@ beforeEach(() => {
   act = vi.fn(async () => true)
   useExercise().act = act as never
 })
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-})
 
 const anywhere = (text: string): HTMLElement =>
   [...document.querySelectorAll<HTMLElement>('button')].find((b) => b.textContent?.trim() === text)!
 
-async function shown(part: object, props: object): Promise<void> {
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
-  })
-  view = mount(all, { attachTo: document.body })
+async function opened(part: object, props: object): Promise<void> {
+  view = shown(part, props)
   await flushPromises()
 }
 
@@ -41,7 +33,7 @@ describe('the menu of a step', () => {
   const step = { key: 'Crate/front', text: 'Draw its front.', can: ['say', 'later', 'extra'] } as unknown as Step
 
   it('offers what the core allows, in one order', async () => {
-    await shown(StepMenu, { step, number: 3 })
+    await opened(StepMenu, { step, number: 3 })
     const options = view.findComponent(NDropdown).props('options') as { label: string }[]
     expect(options.map((option) => option.label)).toEqual([
       'Say it in other words',
@@ -51,14 +43,14 @@ describe('the menu of a step', () => {
   })
 
   it('does at once what needs no words', async () => {
-    await shown(StepMenu, { step, number: 3 })
+    await opened(StepMenu, { step, number: 3 })
     view.findComponent(NDropdown).vm.$emit('select', 'later')
     expect(act).toHaveBeenCalledWith({ op: 'step', key: 'Crate/front', change: 'later', text: '' })
   })
 
   it('begins with the words as they are, and stays open while they are refused', async () => {
     act.mockResolvedValueOnce(false)
-    await shown(StepMenu, { step, number: 3 })
+    await opened(StepMenu, { step, number: 3 })
     view.findComponent(NDropdown).vm.$emit('select', 'say')
     await flushPromises()
     const words = document.querySelector<HTMLTextAreaElement>('[aria-label="The words of this step"]')!
@@ -84,7 +76,7 @@ describe('the outline of a shape', () => {
   } as unknown as SentencePiece
 
   it('is chosen ready, or its corners are typed beginning with those that are there', async () => {
-    await shown(OutlineEditor, { piece, bad: false, label: 'Shape, the outline: 4 corners' })
+    await opened(OutlineEditor, { piece, bad: false, label: 'Shape, the outline: 4 corners' })
     await view.find('.place').trigger('click')
     await flushPromises()
     anywhere('letter T').click()
@@ -123,7 +115,7 @@ describe('earlier states', () => {
       ...versions,
       'POST /api/desk/draw': (body: Record<string, unknown>) => ({ exercise: body.exercise, drawing }),
     })
-    await shown(VersionList, {})
+    await opened(VersionList, {})
     await flushPromises()
     await vi.waitFor(() => expect(askedOf(asked, 'POST /api/desk/draw')).toHaveLength(Math.min(count, 8)))
     await flushPromises()

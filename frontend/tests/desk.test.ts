@@ -1,8 +1,6 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { Drawing } from '@/api/types'
 import { useExercise } from '@/stores/exercise'
@@ -12,6 +10,7 @@ import StepLadder from '@/views/desk/StepLadder.vue'
 import WhoHides from '@/views/desk/WhoHides.vue'
 
 import { application, askedOf, Refusal } from './application'
+import { shown } from './shown'
 
 const step = {
   phase: 'front',
@@ -62,13 +61,6 @@ const DRAWING = {
   ],
 } as unknown as Drawing // prettier-ignore
 
-function shown(part: object, props: object): VueWrapper {
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
-  })
-  return mount(all, { attachTo: document.body })
-}
-
 let view: VueWrapper
 
 describe('who stands before whom', () => {
@@ -100,11 +92,6 @@ beforeEach(() => {
   exercise.drawing = DRAWING
   exercise.picture = DRAWING
   exercise.document = { title: 'A' }
-})
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
 })
 
 const APART = 'The points farther apart, beside'

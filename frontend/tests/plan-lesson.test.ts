@@ -1,13 +1,13 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NInput, NMessageProvider, NSelect } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { NInput, NSelect } from 'naive-ui'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 
 import NumberField from '@/shell/NumberField.vue'
 import PlanLesson from '@/views/today/PlanLesson.vue'
 
 import { application, askedOf, Refusal, type Asked } from './application'
+import { shown } from './shown'
 
 const KNOWN = {
   'GET /api/classes': [{ id: 2, name: 'Terns', students: 24 }],
@@ -25,10 +25,7 @@ let asked: Asked[]
 async function open(answers: Record<string, unknown>, props: object = {}): Promise<void> {
   asked = application({ ...KNOWN, ...answers })
   const listens = { onDone: () => told.push('done'), onClose: () => told.push('close') }
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(PlanLesson, { ...props, ...listens }) }),
-  })
-  view = mount(all, { attachTo: document.body })
+  view = shown(PlanLesson, { ...props, ...listens })
   await flushPromises()
 }
 
@@ -36,12 +33,6 @@ beforeEach(() => {
   vi.useFakeTimers({ now: THURSDAY, toFake: ['Date'] })
   setActivePinia(createPinia())
   told = []
-})
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-  vi.useRealTimers()
 })
 
 const dialog = (): VueWrapper => view.findComponent(PlanLesson)

@@ -1,8 +1,7 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider, NSelect } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
+import { NSelect } from 'naive-ui'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
 
 import type { ClassRecord } from '@/api/types'
@@ -10,18 +9,16 @@ import PrintView from '@/views/PrintView.vue'
 import EnterStudents from '@/views/register/EnterStudents.vue'
 
 import { application, askedOf, Refusal, type Asked } from './application'
+import { shown } from './shown'
 
 let view: VueWrapper
 
-async function shown(part: object, props: object, at = '/print/4'): Promise<VueWrapper> {
-  const all = defineComponent({
-    setup: () => () => h(NMessageProvider, null, { default: () => h(part as never, props) }),
-  })
+async function openedAt(address: string, part: object, props: object): Promise<VueWrapper> {
   const nothing = { template: '<i />' }
   const routes = [{ path: '/:all(.*)', component: nothing }]
   const router = createRouter({ history: createMemoryHistory(), routes })
-  await router.push(at)
-  const mounted = mount(all, { attachTo: document.body, global: { plugins: [router] } })
+  await router.push(address)
+  const mounted = shown(part, props, { plugins: [router] })
   await flushPromises()
   return mounted
 }
@@ -29,12 +26,6 @@ async function shown(part: object, props: object, at = '/print/4'): Promise<VueW
 beforeEach(() => {
   localStorage.clear()
   setActivePinia(createPinia())
-})
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-  vi.useRealTimers()
 })
 
 describe('printing', () => {
@@ -50,7 +41,13 @@ describe('printing', () => {
   let extra = false
   let counts: Record<string, unknown> = {}
 
-  async function open(units = 'mm', steps = 9, isPersonal = false, at = '/print/4', level = 'middle'): Promise<void> {
+  async function open(
+    units = 'mm',
+    steps = 9,
+    isPersonal = false,
+    address = '/print/4',
+    level = 'middle',
+  ): Promise<void> {
     const sheet = { width_mm: 419.1, height_mm: 266.7, units, division_mm: 1, fold_mm: null }
     const drawing = { sheet, steps: stepsOf(steps), strips, is_personal: isPersonal }
     application({
@@ -63,7 +60,7 @@ describe('printing', () => {
       ],
       ...counts,
     })
-    view = await shown(PrintView, { id: '4' }, at)
+    view = await openedAt(address, PrintView, { id: '4' })
   }
 
   beforeEach(() => {
@@ -263,7 +260,7 @@ describe('printing', () => {
 
   it('says what is wrong where the exercise cannot be had', async () => {
     application({ 'GET /api/exercises/4': new Refusal(404, 'It is not on your shelf.') })
-    view = await shown(PrintView, { id: '4' })
+    view = await openedAt('/print/4', PrintView, { id: '4' })
     expect(view.text()).toContain('This exercise cannot be printed')
     expect(view.text()).toContain('It is not on your shelf.')
   })
@@ -281,7 +278,7 @@ describe('entering students', () => {
       'POST /api/classes/2/students/look': seen,
       'POST /api/classes/2/students': [{ id: 1 }, { id: 2 }, { id: 3 }],
     })
-    view = await shown(EnterStudents, { record, show: true, onEntered: entered }, '/register/2')
+    view = await openedAt('/register/2', EnterStudents, { record, show: true, onEntered: entered })
   }
 
   async function type(text: string): Promise<void> {

@@ -1,12 +1,12 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h, ref } from 'vue'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { ref } from 'vue'
 
 import ReadyExercises from '@/views/shelf/ReadyExercises.vue'
 
 import { application, Refusal } from './application'
+import { shown } from './shown'
 
 const line = (title: string, group: string) => ({ title, group, views: [], picture: '', exercise: { title } })
 const READY = [
@@ -23,18 +23,11 @@ async function open(ready: unknown = READY): Promise<void> {
   application({ 'GET /api/exercises/ready': ready })
   chosen = []
   const show = ref(false)
-  const all = defineComponent({
-    setup: () => () =>
-      h(NMessageProvider, null, {
-        default: () =>
-          h(ReadyExercises, {
-            show: show.value,
-            'onUpdate:show': (is: boolean) => (show.value = is),
-            onChosen: (exercise: unknown) => chosen.push(exercise),
-          }),
-      }),
-  })
-  view = mount(all, { attachTo: document.body })
+  view = shown(ReadyExercises, () => ({
+    show: show.value,
+    'onUpdate:show': (is: boolean) => (show.value = is),
+    onChosen: (exercise: unknown) => chosen.push(exercise),
+  }))
   show.value = true
   await flushPromises()
 }
@@ -51,11 +44,6 @@ async function find(words: string): Promise<void> {
 }
 
 beforeEach(() => setActivePinia(createPinia()))
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-})
 
 describe('what to begin with', () => {
   it('shows the ready exercises by what they are about', async () => {

@@ -1,13 +1,12 @@
-import { flushPromises, mount, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider } from 'naive-ui'
+import { flushPromises, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it } from 'vitest'
 import { createMemoryHistory, createRouter } from 'vue-router'
 
 import ShelfView from '@/views/ShelfView.vue'
 
 import { application, type Asked, askedOf, Refusal } from './application'
+import { shown } from './shown'
 
 const SHELF = [
   { id: 3, title: 'Crates on the quay', picture: '', views: ['one_point'], problem: '' },
@@ -24,8 +23,7 @@ let asked: Asked[]
 
 async function open(more: Record<string, unknown> = {}): Promise<void> {
   asked = application({ 'GET /api/exercises': SHELF, 'POST /api/exercises': { id: 9 }, ...more })
-  const all = defineComponent({ setup: () => () => h(NMessageProvider, null, { default: () => h(ShelfView) }) })
-  view = mount(all, { attachTo: document.body, global: { plugins: [router] } })
+  view = shown(ShelfView, {}, { plugins: [router] })
   await flushPromises()
 }
 
@@ -35,11 +33,6 @@ const button = (name: string) => view.find(`[aria-label="${name}"]`)
 beforeEach(async () => {
   setActivePinia(createPinia())
   await router.push('/shelf')
-})
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
 })
 
 describe('the shelf', () => {

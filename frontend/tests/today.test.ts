@@ -1,14 +1,13 @@
-import { flushPromises, mount, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
-import { NMessageProvider } from 'naive-ui'
+import { flushPromises, RouterLinkStub, type VueWrapper } from '@vue/test-utils'
 import { createPinia, setActivePinia } from 'pinia'
-import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { defineComponent, h } from 'vue'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 
 import type { TodayAnswer } from '@/api/types'
 import PlanLesson from '@/views/today/PlanLesson.vue'
 import TodayView from '@/views/TodayView.vue'
 
 import { application, askedOf, Refusal, type Asked } from './application'
+import { shown } from './shown'
 
 const MONDAY = new Date(2026, 10, 30, 7, 40)
 const LESSON = {
@@ -35,8 +34,7 @@ let asked: Asked[]
 
 async function open(today: object, answers: Record<string, unknown> = {}): Promise<void> {
   asked = application({ 'GET /api/today': { ...NOTHING, ...today }, ...answers })
-  const all = defineComponent({ setup: () => () => h(NMessageProvider, null, { default: () => h(TodayView) }) })
-  view = mount(all, { attachTo: document.body, global: { stubs: { RouterLink: RouterLinkStub } } })
+  view = shown(TodayView, {}, { stubs: { RouterLink: RouterLinkStub } })
   await flushPromises()
 }
 
@@ -44,12 +42,6 @@ beforeEach(() => {
   vi.useFakeTimers({ now: MONDAY, toFake: ['Date'] })
   localStorage.clear()
   setActivePinia(createPinia())
-})
-afterEach(() => {
-  view.unmount()
-  document.body.innerHTML = ''
-  vi.unstubAllGlobals()
-  vi.useRealTimers()
 })
 
 const says = (): string => document.body.textContent!.replace(/\s+/g, ' ')
