@@ -113,6 +113,19 @@ def test_strokes_for_which_there_is_no_room_are_refused_where_they_are_typed(nam
     assert draw(cured).steps, "the nearest value works"
 
 
+@pytest.mark.parametrize("name", ["stroke", "bar", "middle_up", "middle"])
+def test_in_a_class_of_inches_the_nearest_stroke_that_has_room_is_said_in_inches(name: str) -> None:
+    exercise = edit.set_at(word("HE", thickness="measured"), "sheet.units", "in")
+    wrong = edit.type_at(exercise, f"things.0.{name}", "1/8 in" if name == "middle_up" else "1 1/2 in")
+    with pytest.raises(GeometryError) as refused:
+        draw(wrong)
+    assert refused.value.about == f"things.0.{name}"
+    assert refused.value.nearest.endswith(" in")
+    assert "mm" not in str(refused.value)
+    cured = edit.type_at(wrong, f"things.0.{name}", refused.value.nearest)
+    assert draw(cured).steps, "the nearest value works"
+
+
 def test_stretching_a_word_keeps_its_strokes_in_proportion() -> None:
     before = word("KNOT", thickness="measured", width=40, height=50, stroke=10, bar=10, middle=10, middle_up=20, gap=8)
     after = edit.drag(before, "things.0.size", 40 + 2 * (4 * 40 + 3 * 8), 30 + 100)

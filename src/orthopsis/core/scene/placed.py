@@ -4,6 +4,7 @@ from dataclasses import dataclass
 from types import TracebackType
 
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
@@ -62,5 +63,7 @@ class AtPlace:
     def __exit__(self, _: type[BaseException] | None, error: BaseException | None, __: TracebackType | None) -> None:
         """Raise a geometry error again, at its place."""
         if isinstance(error, GeometryError):
+            sheet = self.placed.setting.sheet
+            said = error.written(lambda mm: format_limit(mm, sheet.units, sheet.division_mm, is_least=False))
             about = f"things.{self.placed.index}.{error.about or 'name'}"
-            raise type(error)(error.code, error.why, error.fix, about=about, nearest=error.nearest) from None
+            raise type(error)(error.code, said.why, said.fix, about=about, nearest=said.nearest) from None

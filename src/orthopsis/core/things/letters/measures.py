@@ -123,4 +123,5 @@ def _no_room(values: Values, character: str, m: Measures) -> GeometryError:
         f"The nearest that works here is {getattr(better, about):g} mm.",
         about=about,
         nearest=f"{getattr(better, about):g} mm",
+        limit_mm=getattr(better, about),
     )
