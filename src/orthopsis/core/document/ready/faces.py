@@ -2,15 +2,7 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import HEAD, block, carved, division, sign, word
-from orthopsis.core.things.figure.figure import READY as OUTLINES
-
-
-def figure(name: str, outline: str, face: str, along: str, up: str, **more: Any) -> dict[str, Any]:
-    """Return a figure on a face of the board, with one of the ready outlines."""
-    on = {"joined_to": "Board", "joined_by": f"face_{face}", "along": along, "up": up}
-    return {"kind": "figure", "name": name, "outline": OUTLINES[outline], **on, **more}
-
+from orthopsis.core.document.ready.written import HEAD, block, carved, division, figure, sign, word
 
 FACES: tuple[dict[str, Any], ...] = (
     {
@@ -81,8 +73,8 @@ FACES: tuple[dict[str, Any], ...] = (
         "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 560}],
         "things": [
             {**block("Board", 344, 40, 196, 242, 20)},
-            figure("Star", "star", "left", "8:7:2", "5:8:5", relief="through"),
-            figure("Arrow", "arrow", "left", "2:5:10", "5:7:6", relief="out", deep=8),
+            figure("Star", "star", "Board", "left", along="8:7:2", up="5:8:5", relief="through"),
+            figure("Arrow", "arrow", "Board", "left", along="2:5:10", up="5:7:6", relief="out", deep=8),
         ],
         "minutes": 150,
         "wording": {"level": "oldest"},

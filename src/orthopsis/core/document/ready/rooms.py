@@ -2,7 +2,18 @@
 
 from typing import Any
 
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, carved, division, measured, raised, windows
+from orthopsis.core.document.ready.written import (
+    ALONE,
+    HEAD,
+    block,
+    box,
+    carved,
+    division,
+    figure,
+    measured,
+    raised,
+    windows,
+)
 
 
 def room(name: str, left: float, bottom: float, width: float, height: float, back_mm: float) -> dict[str, Any]:
@@ -285,5 +296,42 @@ ROOMS: tuple[dict[str, Any], ...] = (
         "things": [block("Block", 150, 248, 96, 72, 96), carved("Steps", "steps", "Block", "right")],
         "minutes": 60,
         "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "The galley with drawers, plinth and hood, one point",
+        "eye_level": {"height_mm": 160, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 290}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 112),
+            on_floor("Long box", "6:6:0", "0:5:7", 84),
+            carved("Worktop", "worktop", "Long box", "right"),
+            windows(
+                "Drawers",
+                "front",
+                "0:1:0",
+                "2:9:1",
+                "Long box",
+                columns="2",
+                rows="3",
+                wide="three_quarters",
+                tall="three_quarters",
+            ),
+            figure("Hood", "hood", "Room", "back_wall", along="1:3:8", up="6:3:1", relief="out", deep=24),
+            windows(
+                "Cupboards",
+                "back_wall",
+                "6:5:1",
+                "7:3:2",
+                "Room",
+                columns="2",
+                rows="1",
+                wide="whole",
+                tall="whole",
+                relief="out",
+                deep=16,
+            ),
+        ],
+        "minutes": 150,
     },
 )

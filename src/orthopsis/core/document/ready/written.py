@@ -104,10 +104,15 @@ def hip(name: str, host: str, rise: float, **more: Any) -> dict[str, Any]:
     return on_top(name, "hip_roof", host, rise=rise, **more)
 
 
+def figure(name: str, outline: str, host: str, face: str, **more: Any) -> dict[str, Any]:
+    """Return one of the ready outlines on a face."""
+    on = {"joined_to": host, "joined_by": f"face_{face}"}
+    return {"kind": "figure", "name": name, "outline": FIGURES[outline], **on, **more}
+
+
 def carved(name: str, outline: str, host: str, face: str) -> dict[str, Any]:
     """Return what is carved from a block: one of the ready outlines on a wall of it, and all else cut away."""
-    on = {"joined_to": host, "joined_by": f"face_{face}"}
-    return {"kind": "figure", "name": name, "outline": FIGURES[outline], "relief": "carved", **on}
+    return figure(name, outline, host, face, relief="carved")
 
 
 def road(name: str, left: float, width: float, **more: Any) -> dict[str, Any]:

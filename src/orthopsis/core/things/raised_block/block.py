@@ -194,7 +194,7 @@ class RaisedBlock(Raised, CarriedHeight):
         """Its top, the walls that show, and what its shadow falls on."""
         walls = [self._wall(side) for side in _WALLS if side in self.shown]
         return {
-            "top": self.lid,
+            "top": replace(self.lid, back=self._under_top),
             **{wall.turned: wall for wall in walls},
             "ground": replace(self.foot, back=self.over_foot).ground,
         }
@@ -208,6 +208,17 @@ class RaisedBlock(Raised, CarriedHeight):
         return Back(
             low=low, far_low=far_low, far_high=far_high, high=high, upper=(n("upright.3"), n("upright.2")),
             page=(at[0], at[1], at[2], at[3]), vector=vector(world[top_name(0)] - world[foot_name(0)]), face="top",
+        )  # fmt: skip
+
+    @property
+    def _under_top(self) -> Back:
+        """Where it ends under its top: on its plan."""
+        n, world, feet = self.values.full, self.world, [foot_name(i) for i in range(4)]
+        low, far_low, far_high, high = (n(name) for name in feet)
+        at = [self.page[name] for name in feet]
+        return Back(
+            low=low, far_low=far_low, far_high=far_high, high=high, upper=(n("upright.3"), n("upright.2")),
+            page=(at[0], at[1], at[2], at[3]), vector=vector(world[foot_name(0)] - world[top_name(0)]), face="under",
         )  # fmt: skip
 
     def _wall(self, side: str) -> Panel:
