@@ -83,12 +83,16 @@ def test_letters_run_round_the_outline_and_each_hole_has_a_run_of_its_own() -> N
 
 
 def test_few_figures_stay_in_the_words_and_ticks_that_are_many_go_to_the_picture() -> None:
-    ready = next(one for one in READY if one["title"] == "A net loft with windows, door and roof, two points")
-    ticks = [step for step in draw(read_exercise(ready)).steps if step.title.endswith("tick the nearest edge")]
-    many, few = ticks[0], ticks[1]
-    assert "at the 10 measures in mm on the picture" in many.text
-    assert [len(scale.marks) for scale in many.scales] == [10]
-    assert len(FIGURE.findall(few.text)) == 3
+    named = {one["title"]: one for one in READY}
+    found = (
+        named[title]
+        for title in ("Three tall stores on the quay, two points", "The port from a rowing boat, two points")
+    )
+    ticks = [s for one in found for s in draw(read_exercise(one)).steps if s.title.endswith("tick the nearest edge")]
+    many = next(step for step in ticks if "on the picture" in step.text)
+    few = next(step for step in ticks if len(FIGURE.findall(step.text)) == 3)
+    (scale,) = many.scales
+    assert f"at the {len(scale.marks)} measures in mm on the picture" in many.text
     # Three lengths from one place would lie on each other: the picture has a scale beside the ticks, and no lengths.
     assert [[mark.text for mark in scale.marks] for scale in few.scales] == [FIGURE.findall(few.text)]
     assert few.dimensions == []

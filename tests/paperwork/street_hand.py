@@ -38,6 +38,11 @@ class StreetHand(Hand):
         self.roof: dict[str, Place] = {}
         self.ticked = ""
         """Whose edge was ticked."""
+        self.level_line: Line = ((0.0, 0.0), (0.0, 0.0))
+        """The line at a foot on which measures are laid off."""
+        self.laid: dict[str, list[Place]] = {}
+        """The marks on it, by what they are for: heights or widths."""
+        self.pivot: Place = (0.0, 0.0)
         self.quad: list[Place] = []
         """Four corners on a slope: low near, low far, high far, high near; then those of a front over them."""
 
@@ -246,13 +251,73 @@ def far_slope(hand: StreetHand) -> None:
     hand.rule(hand.roof["far"], hand.roof["end"])
 
 
-def lay_off(hand: StreetHand, shares: str) -> None:
-    """Lay equal parts off on a level line, and carry them over to the sloping edge from the one point that fits."""
-    low, high, point = hand.roof["first"], hand.roof["peak"], hand.roof["slope point"]
-    long = ((high[0] - low[0]) ** 2 + (high[1] - low[1]) ** 2) ** 0.5
-    pivot = hand.cross(((low[0] + long, low[1]), high), level(point))
-    marks = [(low[0] + long * int(share) / 100, low[1]) for share in re.findall(r"(\d+)%", shares)]
-    hand.ticks = [low, *(hand.cross((pivot, mark), (low, high)) for mark in marks), high]
+def level_at_foot(hand: StreetHand, name: str, side: str, long: str) -> None:
+    """Draw the level line at the foot of a wall or a slope: from its start to its end."""
+    slope = hand.roof.get("slope point", (0.0, 0.0))
+    if name == "Roof":
+        low = hand.roof["first"]
+        corners = low, hand.roof["peak"], hand.roof["far"], hand.roof["end"]
+        hand.face = Face(*corners, hand.roof["ridge point"], lambda at: (at, slope))
+    low = hand.working().low
+    hand.level_line = (low, (low[0] + (1 if side == "right" else -1) * float(long), low[1]))
+    hand.laid = {}
+
+
+def lay_off(hand: StreetHand, what: str, places: str) -> None:
+    (x, y), (end, _) = hand.level_line
+    way = 1 if end > x else -1
+    hand.laid[what] = [(x + way * float(mm), y) for mm in re.findall(MM, places)]
+
+
+def heights_on_line(hand: StreetHand, places: str) -> None:
+    lay_off(hand, "heights", places)
+
+
+def widths_on_line(hand: StreetHand, places: str) -> None:
+    lay_off(hand, "widths", places)
+
+
+def places_on_line(hand: StreetHand, places: str) -> None:
+    for what in ("heights", "widths"):
+        lay_off(hand, what, places)
+
+
+def carrying_point(hand: StreetHand, face: str) -> None:
+    hand.pivot = hand.cross((hand.level_line[1], hand.working().far_low), level(hand.working().goal))
+
+
+def on_lower_line(hand: StreetHand, what: str) -> list[Place]:
+    """Return where the ruler, turned about the point to each mark, crosses the lower line of the face."""
+    face = hand.working()
+    return [hand.cross((mark, hand.pivot), (face.low, face.far_low)) for mark in hand.laid[what]]
+
+
+def tick_lower_line(hand: StreetHand, face: str) -> None:
+    hand.ticks = on_lower_line(hand, "heights")
+
+
+def turn_up(hand: StreetHand, face: str) -> None:
+    """Mark the diagonal over each tick."""
+    slope = hand.working()
+    diagonal = (slope.low, slope.far_high)
+    hand.ticks = [hand.cross(slope.like_first(tick), diagonal) for tick in hand.ticks]
+
+
+def rows_through_diagonal(hand: StreetHand, name: str, count: str) -> None:
+    slope = hand.working()
+    assert len(hand.ticks) == int(count)
+    first = (slope.low, slope.high)
+    slope.ticks = [slope.low, *(hand.cross((mark, slope.goal), first) for mark in hand.ticks), slope.high]
+
+
+def columns_from_line(hand: StreetHand, face: str, count: str) -> None:
+    slope, feet = hand.working(), on_lower_line(hand, "widths")
+    assert len(feet) == int(count)
+    slope.columns = [slope.like_first(at) for at in (slope.low, *feet, slope.far_low)]
+
+
+def columns_from_ticks(hand: StreetHand, count: str) -> None:
+    columns_from_line(hand, "", count)
 
 
 def place_on_slope(hand: StreetHand, crossings: str, what: str) -> None:
@@ -388,10 +453,40 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
     ),
     (r"Draw the ridge to its end, and the far slope: 2 lines\.", far_slope),
     (
-        r"From the near end of the sloping edge of the gable of Roof draw a level line, as long as that edge, with "
-        r"marks at ([\d%, and]+)\. Rule from its end over the edge's far end, to the level line through the edge's "
-        r"point\. From there turn the ruler to each mark, and mark where it crosses the edge\.",
-        lay_off,
+        rf"Draw a light level line from the foot of the {FIRST_EDGE} of {NAME} to the (left|right), {MM} long\.",
+        level_at_foot,
+    ),
+    (r"Mark the heights of [\w ]+ on the level line: ([\d. m,and]+) from the foot\.", heights_on_line),
+    (r"Mark the widths of [\w ]+ on the level line: ([\d. m,and]+) from the foot\.", widths_on_line),
+    (r"Mark the places for [\w ]+ on the level line: ([\d. m,and]+) from the foot\.", places_on_line),
+    (
+        r"Rule lightly from the end of the level line through the far lower corner of the ([a-z ]+), to the eye "
+        r"level\. Mark that point: it carries the marks over\.",
+        carrying_point,
+    ),
+    (
+        r"Turn the ruler about that point to each mark(?: of a height)?\. Tick the lower line of the ([a-z ]+) where "
+        r"it crosses it\.",
+        tick_lower_line,
+    ),
+    (
+        r"Draw the diagonal of the ([a-z ]+) lightly, from the foot to the far upper corner\. Mark where lines like "
+        rf"the {FIRST_EDGE}, from each tick, cross it\.",
+        turn_up,
+    ),
+    (
+        rf"Through each mark on the diagonal draw a light line, from the {FIRST_EDGE} of {NAME} to the (?:left|right) "
+        r"point: (\d+) lines\.",
+        rows_through_diagonal,
+    ),
+    (
+        r"Turn the ruler about that point to each mark of a width\. Where it crosses the lower line of the ([a-z ]+), "
+        rf"draw a light line like the {FIRST_EDGE}, to the upper one: (\d+) lines\.",
+        columns_from_line,
+    ),
+    (
+        rf"From each tick on the lower line draw a light line like the {FIRST_EDGE}, to the upper one: (\d+) lines\.",
+        columns_from_ticks,
     ),
     (
         rf"Count the light lines along from the {FIRST_EDGE} of Roof and from its foot, which are 0\. Corners: "

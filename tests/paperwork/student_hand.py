@@ -394,11 +394,28 @@ def run_ticks(hand: Hand, count: str) -> None:
     assert len(hand.ticks) - 2 == int(count)
 
 
-def columns(hand: Hand, rows: str) -> None:
-    """The diagonal of the left side, from the foot of the nearest edge to the top of its far end."""
-    diagonal, numbers = (hand.at["foot"], hand.at["top left"]), re.findall(r"\d+", rows)
-    crossings = [hand.cross(diagonal, (hand.ticks[int(number)], hand.at["left"])) for number in numbers]
-    hand.columns = [hand.upright(at) for at in (hand.at["foot"], *crossings, hand.at["top left"])]
+def level_line(hand: Hand, side: str, long: str) -> None:
+    """Draw a line on which widths are laid off: its last end, and which way its marks go."""
+    foot, way = hand.at["foot"], 1 if side == "right" else -1
+    hand.marks, hand.corner = [], (foot[0] + way * float(long), foot[1])
+
+
+def widths(hand: Hand, letter: str, places: str) -> None:
+    foot = hand.at["foot"]
+    way = 1 if hand.corner[0] > foot[0] else -1
+    hand.marks += [(foot[0] + way * float(mm), foot[1]) for mm in re.findall(MM, places)]
+
+
+def carrying_point(hand: Hand) -> None:
+    level = ((0.0, hand.level), (1.0, hand.level))
+    hand.at["carrying"] = hand.cross((hand.corner, hand.at["foot left"]), level)
+
+
+def carry_widths(hand: Hand, count: str) -> None:
+    assert len(hand.marks) == int(count)
+    lower, pivot = (hand.at["foot"], hand.at["foot left"]), hand.at["carrying"]
+    feet = sorted((hand.cross((mark, pivot), lower) for mark in hand.marks), reverse=True)
+    hand.columns = [hand.upright(at) for at in (hand.at["foot"], *feet, hand.at["foot left"])]
 
 
 def scan_from_other_point(hand: Hand, count: str) -> None:
@@ -550,12 +567,21 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
         block_in_place,
     ),
     (r"Tick the nearest edge ([\d. m,and]+) from its foot\.", ticks),
-    (r"Run the ticks to the point of that side, lightly: (\d+) lines\.", run_ticks),
+    (r"Run the ticks to the left point, lightly: (\d+) lines\.", run_ticks),
     (
-        r"Draw the side's diagonal from the foot of the nearest edge\. Where it crosses the light lines? ([\d, and]+), "
-        r"counted from the foot, (?:is|are) the places? along the side: draw (?:a light line|light lines) "
-        r"upright there\.",
-        columns,
+        rf"Draw a light level line from the foot of the nearest edge to the (left|right), {MM} long\.",
+        level_line,
+    ),
+    (r"Mark the widths of (\w+) of \w+ on the level line: ([\d. m,and]+) from the foot\.", widths),
+    (
+        r"Rule lightly from the end of the level line through the far lower corner of the left side, to the eye "
+        r"level\. Mark that point: it carries the marks over\.",
+        carrying_point,
+    ),
+    (
+        r"Turn the ruler about that point to each mark of a width\. Where it crosses the lower line of the left side, "
+        r"draw a light line upright, to the upper one: (\d+) lines\.",
+        carry_widths,
     ),
     (
         r"Count the light lines from the nearest edge and from the foot, which are 0\. Corners of ([\w ]+) of \w+, "

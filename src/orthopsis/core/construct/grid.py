@@ -37,11 +37,20 @@ class Grid:
     def __init__(self, thing: str, panel: Panel, places: Iterable[FacePlace], told_as: str, level: DrawnLevel) -> None:
         self._thing, self._panel, self._told_as, self._level = thing, panel, told_as, level
         marked = list(places)
-        self.columns = _inner(along for along, _ in marked)
-        self.ticks = _inner([*(up for _, up in marked), *self.columns])
+        self.columns = inner_shares(along for along, _ in marked)
+        self.ticks = inner_shares([*(up for _, up in marked), *self._ticked_for_columns])
+
+    @property
+    def _ticked_for_columns(self) -> list[float]:
+        """The shares of the first edge that are ticked for the sake of places along: the diagonal needs all of them."""
+        return self.columns
 
     def moves(self) -> list[Move]:
         """Return the moves that draw the lines."""
+        return [*self._row_moves(), *self._column_moves()]
+
+    def _row_moves(self) -> list[Move]:
+        """Return the moves that tick the first edge and carry the ticks along."""
         n, panel = self._full, self._panel
         breath = "ticks" if panel.up.goal.is_ideal else "ticks_measured"
         marks = {n(f"measure.tick.{i}"): share for i, share in enumerate(self.ticks)}
@@ -52,8 +61,13 @@ class Grid:
         for i in range(len(self.ticks)):
             ends = n(f"measure.tick.{i}"), n(f"measure.end.{i}")
             told.append(self._move("levels", ruled_along(panel, n(f"construction.level.{i}"), *ends)))
+        return told
+
+    def _column_moves(self) -> list[Move]:
+        """Return the moves that find the places along, by the face's diagonal."""
         if not self.columns:
-            return told
+            return []
+        n, panel = self._full, self._panel
         acts: list[Act] = [Rule(n("construction.diagonal"), panel.low, panel.far_high, "free", "construction")]
         for i, share in enumerate(self.columns):
             mark, ends = n(f"measure.column.{i}"), (n(f"measure.foot.{i}"), n(f"measure.head.{i}"))
@@ -61,7 +75,7 @@ class Grid:
             acts.append(Cross(mark, n("construction.diagonal"), self.row(share), counted))
             line = n(f"construction.column.{i}")
             acts.append(Through(line, *ends, mark, panel.up.family, panel.bottom, panel.top, "construction"))
-        return told + [self._move("columns", act) for act in acts]
+        return [self._move("columns", act) for act in acts]
 
     def mark(self, name: str, place: FacePlace) -> Cross | Offset:
         """Return the act that marks a place under a name within the thing: by ruler on a face that is drawn true."""
@@ -96,8 +110,8 @@ class Grid:
     def _full(self, name: str) -> str:
         return full_name(self._thing, name)
 
-    def _move(self, breath: str, act: Act) -> Move:
-        return Move("divide", self._thing, f"{self._told_as}.{breath}", act)
+    def _move(self, breath: str, act: Act, part: str = "") -> Move:
+        return Move("divide", self._thing, f"{self._told_as}.{breath}", act, part=part, face=self._panel.says)
 
 
 def ruled_along(panel: Panel, line: str, start: str, end: str) -> Act:
@@ -116,7 +130,8 @@ def tick(panel: Panel, name: str, share: float) -> Act:
     return Divide(name, start, end, panel.up.family, from_start)
 
 
-def _inner(shares: Iterable[float]) -> list[float]:
+def inner_shares(shares: Iterable[float]) -> list[float]:
+    """Return the different shares between the ends of an edge, in order."""
     found: list[float] = []
     for share in sorted(shares):
         if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):

@@ -6,7 +6,7 @@ Source: division of a line by a measuring line (any textbook of perspective; fro
 """
 
 import math
-from collections.abc import Callable, Iterator, Mapping
+from collections.abc import Callable, Iterable, Iterator, Mapping
 from dataclasses import dataclass
 from fractions import Fraction
 from typing import Literal
@@ -41,23 +41,30 @@ def measuring_line(start: Point, end: Point, level_mm: float, sheet: Sheet, step
         level_mm: the height of the eye level.
         step: into how many equal parts the line is divided: each ends on a mark of the ruler.
     """
-    return next((line for line in _tried(start, end, level_mm, sheet, step) if _has_room(line, start, sheet)), None)
+    return next((line for line in _tried(start, end, level_mm, sheet, step) if has_room(line, start, sheet)), None)
 
 
 def _tried(start: Point, end: Point, level_mm: float, sheet: Sheet, step: int) -> Iterator[MeasuringLine]:
     reach, way = ((start.x - end.x) ** 2 + (start.y - end.y) ** 2) ** 0.5, 1 if end.x >= start.x else -1
-    level = join(Point(0.0, level_mm), HORIZONTAL)
     for side in (way, -way):
         for times in _TIMES:
             length = side * max(round_to(times * reach / step, sheet.division_mm), sheet.division_mm) * step
-            last = Point(start.x + length, start.y)
-            if last.x != end.x or last.y != end.y:
-                pivot = meet(join(last, end), level)
-                if not pivot.is_ideal:
-                    yield MeasuringLine(length, pivot)
+            line = line_of_length(start, end, level_mm, length)
+            if line is not None:
+                yield line
 
 
-def _has_room(line: MeasuringLine, start: Point, sheet: Sheet) -> bool:
+def line_of_length(start: Point, end: Point, level_mm: float, length_mm: float) -> MeasuringLine | None:
+    """Return the measuring line of a length for an edge; None where its last mark would carry over to no point."""
+    last = Point(start.x + length_mm, start.y)
+    if (last.x == end.x and last.y == end.y) or (last.y == end.y == level_mm):
+        return None
+    pivot = meet(join(last, end), join(Point(0.0, level_mm), HORIZONTAL))
+    return None if pivot.is_ideal else MeasuringLine(length_mm, pivot)
+
+
+def has_room(line: MeasuringLine, start: Point, sheet: Sheet) -> bool:
+    """Tell whether a measuring line and the point that carries over lie on the sheet."""
     return sheet.holds(start.x + line.length_mm, start.y) and sheet.holds(*line.pivot.xy)
 
 
@@ -95,7 +102,7 @@ def first_edge_by_line(
         ((panel.low, low), (panel.high, high)) if is_low else ((panel.high, high), (panel.low, low))
     )
     shares = {name: share if is_low else 1 - share for name, share in ticks.items()}
-    line = measuring_line(begin, to, level.height_mm, level.sheet, _parts(list(shares.values())))
+    line = measuring_line(begin, to, level.height_mm, level.sheet, parts_of(shares.values()))
     if line is None:
         return []
     return list(laid_off(start, end, panel.first, shares, line, n))
@@ -126,7 +133,7 @@ def laid_off(
         yield "carried", Cross(name, carry, edge)
 
 
-def _parts(shares: list[float]) -> int:
+def parts_of(shares: Iterable[float]) -> int:
     """Return into how many equal parts a line is divided so that all shares of it are ends of parts; 1 if into none."""
     parts = 1
     for share in shares:

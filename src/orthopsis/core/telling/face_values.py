@@ -26,7 +26,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
     return {
         "other": name,
         "where": f"{breath.part} of {name}" if breath.part else f"the {breath.face or panel.says} of {name}",
-        "face": panel.says,
+        "face": breath.face or panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),
         "low_corner": _low_corner(panel),

@@ -14,7 +14,9 @@ from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.telling.letters import is_by_path, paths_of
 
 LEAST_TICKED = 3
-"""So many lengths from one place lie on each other in a picture: a scale carries them (no source)."""
+"""So many lengths along an edge lie on each other in a picture: a scale carries them (no source)."""
+LEAST_LAID = 2
+"""So many on a level line do: all of them begin at its foot (no source)."""
 
 
 def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
@@ -25,7 +27,7 @@ def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
     """
     acts: Sequence[Act] = [move.act for move in breath.moves]
     if "{ticks}" in template or "{length_marks}" in template:
-        return _ticked(solved, acts)
+        return _ticked(solved, acts, LEAST_TICKED if "{ticks}" in template else LEAST_LAID)
     if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}", "{pairs}")):
         return []
     if is_by_path(template):
@@ -52,10 +54,10 @@ def _measured(solved: Solved, marks: list[Offset]) -> list[Scale]:
     ]
 
 
-def _ticked(solved: Solved, acts: Sequence[Act]) -> list[Scale]:
+def _ticked(solved: Solved, acts: Sequence[Act], least: int) -> list[Scale]:
     """Return the measures of ticks along an edge or a level line, where lengths beside each other would collide."""
     texts = tick_texts(solved, acts)
-    if len(texts) < LEAST_TICKED:
+    if len(texts) < least:
         return []
     at = [solved.board.points[name].xy for name in texts]
     wide, tall = (max(axis) - min(axis) for axis in zip(*at, strict=True))

@@ -29,6 +29,7 @@ class Member:
         room: the moves that find where it stands; ``origin`` is the point where its lower left then is.
         told: by which words steps of it are told otherwise than they would be of a thing of its own.
         shared: points and lines that it has in common with another member, by its own names for them.
+        body: what those steps are told of that measure its own body, where it has parts that are told alone.
     """
 
     name: str
@@ -39,6 +40,7 @@ class Member:
     origin: str = ""
     told: Mapping[str, str] = field(default_factory=dict)
     shared: Mapping[str, str] = field(default_factory=dict)
+    body: str = ""
 
     @property
     def moves(self) -> Iterator[Move]:
@@ -48,7 +50,8 @@ class Member:
             act: Act = move.act
             if self.origin and isinstance(act, Measure):
                 act = Shift(act.makes, self.origin, 0.0)
-            yield replace(move, act=act, breath=self.told.get(move.breath, move.breath), part=self.part or move.part)
+            part = self.part or move.part or (self.body if move.phase in ("depth", "divide") else "")
+            yield replace(move, act=act, breath=self.told.get(move.breath, move.breath), part=part)
 
 
 class Assembled(Standing):

@@ -1,10 +1,12 @@
 """Outlines that lie flat on a face of another thing: their lines, and how a hand finds their corners."""
 
+from collections.abc import Callable
 from dataclasses import dataclass
 
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import GridByLine, LaidLine, grid_on
 from orthopsis.core.construct.moves import Act, Family, Move, Rule
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import FacePlace
@@ -79,6 +81,11 @@ class FlatOutlines(Standing):
         """The outlines on the face."""
         raise NotImplementedError
 
+    @property
+    def laid(self) -> LaidLine | None:
+        """The line at the foot of the face on which widths are laid off; None where they are found otherwise."""
+        return None
+
     @cached_property
     def solid(self) -> Solid:
         """The outlines in the world of the frame's eye: edges without faces, on the face of the other thing."""
@@ -96,8 +103,7 @@ class FlatOutlines(Standing):
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves: the face divided, and from crossing to crossing each outline."""
         panel, n, outlines = self.panel, self.values.full, self.outlines
-        places = (place for _, own in outlines for loop in own for _, place in loop)
-        grid = Grid(self.values.name, panel, places, "face", self.setting.level)
+        grid = self._grid
         moves = [] if panel.is_true else grid.moves()
         breath = f"{self.told}.{'measured' if panel.is_true else 'counted'}"
         for part, own in outlines:
@@ -107,3 +113,24 @@ class FlatOutlines(Standing):
                     acts.append(Rule(n(f"edge.{a}"), n(f"corner.{a}"), n(f"corner.{b}"), family(panel, p, q)))
             moves += [self.values.move("divide", breath, act, part) for act in acts]
         return tuple(moves)
+
+    @property
+    def _grid(self) -> Grid:
+        """The light lines on whose crossings the corners lie."""
+        places = places_of(self.outlines)
+        if self.laid is not None:
+            return GridByLine(self.values.name, self.panel, places, "face", self.setting.level, self.laid.line)
+        return grid_on(self.values.name, self.panel, places, self.setting.level)
+
+
+def places_of(outlines: Loops) -> dict[str, list[FacePlace]]:
+    """Return the places of the corners of each part."""
+    return {part: [place for loop in own for _, place in loop] for part, own in outlines}
+
+
+def mapped(outlines: Loops, mapping: Callable[[FacePlace], FacePlace]) -> Loops:
+    """Return outlines with all their corners mapped."""
+    return tuple(
+        (part, tuple(tuple((number, mapping(place)) for number, place in loop) for loop in own))
+        for part, own in outlines
+    )

@@ -9,6 +9,7 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.moves import Act, Rule
 from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.errors import GeometryError
@@ -62,7 +63,7 @@ class OnPlan(Seamed, OnFacePart):
     @cached_property
     def grid(self) -> Grid:
         """The light lines on the face between which it lies."""
-        return Grid(self.values.name, self.panel, self.foot_shares, "face", self.setting.level)
+        return grid_on(self.values.name, self.panel, {"": self.foot_shares}, self.setting.level)
 
     def foot_acts(self) -> Iterator[Act]:
         """Yield the acts that mark its corners and draw its sides."""

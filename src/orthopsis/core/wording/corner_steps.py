@@ -212,9 +212,9 @@ CORNER: dict[str, StepPhrases] = {
     "divide.levels": StepPhrases(
         "{lines} across the side",
         (
-            "From each tick draw a light line to the point of that side. Count: {count}.",
-            "Run the ticks to the point of that side, lightly: {lines}.",
-            "Carry the ticks to the side's [vanishing point]: {lines}.",
+            "From each tick draw a light line to the {over_point}. Count: {count}.",
+            "Run the ticks to the {over_point}, lightly: {lines}.",
+            "Carry the ticks to the {over_point}: {lines}.",
         ),
         "Level lines of one side share one point.",
         "A line to the other point.",

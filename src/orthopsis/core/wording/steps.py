@@ -12,6 +12,7 @@ from orthopsis.core.wording.front_steps import FRONT
 from orthopsis.core.wording.ground_steps import GROUND
 from orthopsis.core.wording.handrail_steps import HANDRAIL
 from orthopsis.core.wording.hip_steps import HIP
+from orthopsis.core.wording.laid_steps import LAID_STEPS
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.on_roof_steps import ON_ROOF
 from orthopsis.core.wording.pattern_steps import PATTERN
@@ -42,6 +43,7 @@ STEPS: dict[str, StepPhrases] = {
     **ROW,
     **FACE,
     **TILES,
+    **LAID_STEPS,
     **FLAT,
     **LEVEL,
     **FORM,

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.meeting import level_or_upright, meeting
 from orthopsis.core.construct.moves import Act, MeasureAlong, Move, Role, Rule, RuleToPoint, Run, Side
 from orthopsis.core.plane.arc import FacePlace
@@ -46,7 +47,8 @@ class DrawnFigure(CarriedFigure):
         if self.is_flat:
             return super().recipe
         corners = [corner for loop in self.loops for corner in loop]
-        grid = Grid(self.values.name, self.panel, [*self.part, *(p for _, p in corners)], "face", self.setting.level)
+        places = {"": [*self.part, *(place for _, place in corners)]}
+        grid = grid_on(self.values.name, self.panel, places, self.setting.level)
         how = "measured" if self.panel.is_true else "counted"
         told: list[tuple[str, Act]] = [(f"figure.{how}", grid.mark(f"corner.{k}", place)) for k, place in corners]
         told += [(f"figure.{how}", act) for act in self._outline("corner", "edge")]

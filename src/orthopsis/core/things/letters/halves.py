@@ -53,7 +53,7 @@ def _half(block: Block, role: Role, letters: Sequence[Letter]) -> Member:
     }
     parts = tuple((letter.name, len(letter.outline)) for letter in letters)
     own = Values(values.full(NAMES[role]), held, parts, (room, max(tall, values.mm("height"))))
-    return Member(NAMES[role], SideProfile(own, block.setting))
+    return Member(NAMES[role], SideProfile(own, block.setting), body=NAMES[role])
 
 
 def _taken(block: Block, role: Role) -> float:

@@ -8,6 +8,7 @@ import shapely
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.measuring import DrawnLevel
 from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule
 from orthopsis.core.construct.panel import Panel
@@ -93,7 +94,7 @@ def _family(panel: Panel, stroke: PatternLine) -> str:
 def _moves(values: Values, level: DrawnLevel, done: Sequence[Drawn]) -> list[Move]:
     """Return the moves on one face."""
     panel, nodes = done[0].panel, _nodes(done)
-    grid = Grid(values.name, panel, nodes.values(), "face", level)
+    grid = grid_on(values.name, panel, {"": [*nodes.values()]}, level)
     moves = [] if panel.is_true else grid.moves()
     made: set[str] = set()
     for one in done:

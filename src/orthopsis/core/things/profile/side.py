@@ -5,8 +5,9 @@ crossings; then the corners are scanned one by one to the other point. Where a c
 corners go to that point like all others.
 """
 
+import itertools
 from collections.abc import Iterable, Mapping, Sequence
-from dataclasses import dataclass, replace
+from dataclasses import replace
 
 import numpy as np
 from propcache.api import cached_property
@@ -21,37 +22,26 @@ from orthopsis.core.construct.carry import (
 )
 from orthopsis.core.construct.cut_out import side_cut_moves
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import GridByLine, LaidLine, laid_at_foot
 from orthopsis.core.construct.moves import Act, Cross, Move, Offset, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.rounding import round_moves
-from orthopsis.core.plane.arc import Arc, FacePlace, Rounding
+from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.box import block_recipe
 from orthopsis.core.things.box.corner import CornerBox, OfBlock
-from orthopsis.core.things.face_part import shares_on_marks
-from orthopsis.core.things.outline import pieces, roundings, with_corner
+from orthopsis.core.things.outline import pieces, with_corner
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
 from orthopsis.core.things.profile.cut import Cut, cut_of
+from orthopsis.core.things.profile.shares import Shares, shares_of
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
 from orthopsis.core.view.eye import Array
-
-
-@dataclass(frozen=True, slots=True)
-class Shares:
-    """An outline in shares of its face: its corners by number, and the rounded ones."""
-
-    corners: dict[int, FacePlace]
-    rounded: dict[int, Rounding]
-
-
-def _all_shares(corners: Iterable[FacePlace], rounded: Mapping[int, Rounding]) -> list[float]:
-    places = [*corners, *(place for r in rounded.values() for place in (r.start, r.end, r.centre))]
-    return sorted({share for place in places for share in place})
 
 
 class SideProfile(OfBlock):
@@ -81,21 +71,35 @@ class SideProfile(OfBlock):
     def shares(self) -> Shares:
         """The places of the outline in shares of the face's width, from its left end, and height.
 
-        They are found from ticks on its first edge. Where a ruler makes those, the shares are those of its marks.
+        Heights are found from ticks on its first edge, widths from a level line at its foot or from those ticks too.
+        Where a ruler makes such a mark, the share is that of a mark of its own.
         """
-        loops, (width, height) = self.shaped.outline("outline"), self.shaped.face("outline")
+        shares, laid, division = self._given_shares, self.laid, self.setting.sheet.division_mm
+        ticked = self.values.mm("height") / division if self.cut.panel.up.goal.is_ideal else 0.0
+        if laid is None:
+            return shares.on_marks(ticked) if ticked else shares
 
-        def share(place: FacePlace) -> FacePlace:
-            return (place[0] / width, place[1] / height)
+        def across(place: FacePlace) -> FacePlace:
+            along, up = self.cut.on_panel(place)
+            return self.cut.on_panel((laid.share(along), up))
 
-        corners = [share(corner[:2]) for loop in loops for corner in loop]
-        rounded = {n: r.mapped(share) for n, r in roundings(loops).items()}
-        if self.cut.panel.up.goal.is_ideal:
-            mark = self.setting.sheet.division_mm / self.values.mm("height")
-            on_mark = shares_on_marks(_all_shares(corners, rounded), mark)
-            corners = [(on_mark[x], on_mark[y]) for x, y in corners]
-            rounded = {n: r.mapped(lambda place: (on_mark[place[0]], on_mark[place[1]])) for n, r in rounded.items()}
-        return Shares(dict(enumerate(corners, start=1)), rounded)
+        return shares.mapped(across).up_on_marks(ticked or abs(laid.line.length_mm) / division)
+
+    @cached_property
+    def _given_shares(self) -> Shares:
+        return shares_of(self.shaped.outline("outline"), self.shaped.face("outline"))
+
+    @cached_property
+    def laid(self) -> LaidLine | None:
+        """The line at the foot of a side on which widths are laid off; None where they are found by the diagonal."""
+        loops, given, corner = iter(self.shaped.outline("outline")), self._given_shares, 0
+        parts = list[list[FacePlace]]()
+        for _, count in self.shaped.parts or (("", len(self.shaped.outline("outline"))),):
+            number = sum(len(loop) for loop in itertools.islice(loops, count))
+            corners = range(corner + 1, corner + number + 1)
+            parts.append([self.cut.on_panel(place) for c in corners for place in given.places_of(c)])
+            corner += number
+        return laid_at_foot(self.cut.panel, self.setting.level, parts)
 
     @cached_property
     def outline(self) -> CarriedOutline:
@@ -144,6 +148,8 @@ class SideProfile(OfBlock):
     @cached_property
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves: block, division of the face, outline, guide lines, back."""
+        if not (self.cut.is_level or self.values.is_see_through):
+            self._check_ends()
         outline, cut, grid = self.outline, self.cut, self._grid
         moves = block_recipe.body_moves(self)
         if cut.is_level:
@@ -167,6 +173,19 @@ class SideProfile(OfBlock):
         moves += guide_moves(outline, guided, cut.told("guides"), reaching=reaching, late=back.late)
         return (*moves, *rims, *back.moves, *round_moves(outline, seen.curves, mark))
 
+    def _check_ends(self) -> None:
+        """Refuse a body whose foot or top lies on the eye level: there nobody finds the corners of its back."""
+        level, division = self.setting.frame.level_mm, self.setting.sheet.division_mm
+        for end, says in (("bottom", "foot"), ("top", "top")):
+            if abs(self.near_edge[end].y - level) <= SAME_POINT_MM:
+                raise self.refused(
+                    "end_on_eye_level",
+                    f"has its {says} on the eye level, where all its lines that go away lie on one another",
+                    self.values.mm("bottom") + division,
+                    "bottom",
+                    is_least=True,
+                )
+
     @cached_property
     def seen_back(self) -> SeenBack:
         """What is seen of its back."""
@@ -181,10 +200,16 @@ class SideProfile(OfBlock):
     @cached_property
     def _grid(self) -> Grid:
         """The light lines on whose crossings all lies: corners, and where curves begin and have their centres."""
-        shares, cut = self.shares, self.cut
-        rounded = (place for r in shares.rounded.values() for place in (r.start, r.end, r.centre))
-        places = (cut.on_panel(place) for place in (*shares.corners.values(), *rounded))
-        return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide", self.setting.level)
+        cut, laid, level = self.cut, self.laid, self.setting.level
+        found = {part: self._places_of(corners) for part, corners in self.outline.part_corners}
+        if laid is not None:
+            return GridByLine(self.values.name, cut.panel, found, "divide", level, laid.line)
+        places = (place for part in found.values() for place in part)
+        return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide", level)
+
+    def _places_of(self, corners: Iterable[int]) -> list[FacePlace]:
+        """Return all that is to be found for some corners, as the face counts it."""
+        return [self.cut.on_panel(place) for corner in corners for place in self.shares.places_of(corner)]
 
     def _back(self, found: set[int], guided: Sequence[int], seen: SeenBack) -> tuple[list[Move], Back]:
         """Cut the guide lines of the corners at the face's rims where the block ends; the rest follows.

@@ -7,6 +7,7 @@ stands out or leads in follows (``relief``).
 from collections.abc import Callable, Iterable, Iterator
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.moves import Act, Move, Phase, Role, Rule
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
@@ -21,7 +22,7 @@ def recipe(shapes: CarriedShapes) -> list[Move]:
     marked = [corner for corners in layout for corner in corners]
     marked += [place for number in range(len(layout)) for _, place in twelve_places(shapes, number)]
     marked += shapes.shutters.places if shapes.shutters else ()
-    grid = Grid(shapes.values.name, panel, marked, "face", shapes.setting.level)
+    grid = grid_on(shapes.values.name, panel, {"": marked}, shapes.setting.level)
     moves = [] if panel.is_true else grid.moves()
     how, is_whole = "measured" if panel.is_true else "counted", shapes.form.is_whole
     moves += _each(shapes, "divide", f"_{how}", lambda number: _flat(shapes, grid, number))

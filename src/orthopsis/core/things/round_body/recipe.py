@@ -4,6 +4,7 @@ from collections.abc import Callable, Iterator
 from dataclasses import replace
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.moves import Act, Cross, Curve, Move, Rule, Run, Touch
 from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
@@ -16,7 +17,7 @@ def recipe(body: RoundShape) -> list[Move]:
     """Return the hand's moves."""
     form, rim, squares = body.form, _rim(body), (body.base_shares, body.foot_shares)
     places = [place for corners in squares for place in corners]
-    grid = Grid(body.values.name, body.panel, places, "face", body.setting.level)
+    grid = grid_on(body.values.name, body.panel, {"": places}, body.setting.level)
     told, circle = _foot(body, grid)
     if form.has_tip:
         told += [("round_body.tip", act) for act in _tip(body)]

@@ -7,10 +7,12 @@ from collections.abc import Mapping
 
 from propcache.api import cached_property
 
+from orthopsis.core.construct.grid_by_line import LaidLine, laid_at_foot
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.declare import ThingKind
-from orthopsis.core.things.flat import FlatOutlines, Loops, reading
+from orthopsis.core.things.face_part import shares_on_marks
+from orthopsis.core.things.flat import FlatOutlines, Loops, mapped, places_of, reading
 from orthopsis.core.things.letters.measures import THICKNESS, letters_of
 from orthopsis.core.things.parameters import Choice, Length, Text, Value
 from orthopsis.core.things.setting import Setting
@@ -62,7 +64,24 @@ class Sign(FlatOutlines):
 
     @cached_property
     def outlines(self) -> Loops:
-        """The letters on the face."""
+        """The letters on the face, each corner on marks of the rulers by which it is found, where these have room."""
+        given, laid = self._given, self.laid
+        if laid is None:
+            return given
+        marks = self.panel.first_mm / self.setting.sheet.division_mm if self.panel.up.goal.is_ideal else 0.0
+        heights = sorted({up for own in places_of(given).values() for _, up in own})
+        up = shares_on_marks(heights, 1 / marks) if marks else {share: share for share in heights}
+        return mapped(given, lambda place: (laid.share(place[0]), up[place[1]]))
+
+    @cached_property
+    def laid(self) -> LaidLine | None:
+        """The line at the foot of the face on which the letters' widths are laid off."""
+        if self.panel.is_true or not reading(self.panel).is_along:
+            return None
+        return laid_at_foot(self.panel, self.setting.level, list(places_of(self._given).values()))
+
+    @cached_property
+    def _given(self) -> Loops:
         return loops_on(self.values, self.panel)
 
 
