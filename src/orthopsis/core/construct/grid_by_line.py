@@ -9,6 +9,8 @@ Source: division of a line by a measuring line (any textbook of perspective; fro
 from collections.abc import Callable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
+import numpy as np
+
 from orthopsis.core.construct.grid import Grid, inner_shares
 from orthopsis.core.construct.laid_widths import LaidWidths
 from orthopsis.core.construct.measuring import (
@@ -233,16 +235,29 @@ def laid_at_foot(panel: Panel, level: DrawnLevel, parts: Sequence[Sequence[FaceP
         return None
     low, far, _, _ = panel.page
     division, widths = level.sheet.division_mm, LaidWidths([[along for along, _ in part] for part in parts])
-    reach = distance(low, far) / division
-    marks = sorted(range(max(int(reach * SHORTEST), 1), int(reach * LONGEST) + 1), key=lambda n: abs(n - reach))
-    best, way = widths.best(marks), 1 if far.x >= low.x else -1
+    way = 1 if far.x >= low.x else -1
     for side in (way, -way):
-        for places in best:
-            length = side * float(places[-1]) * division
-            line = line_of_length(low, far, level.height_mm, length)
+        marks = _with_room(low, far, level, side)
+        for places in widths.best(marks) if marks else ():
+            line = line_of_length(low, far, level.height_mm, side * float(places[-1]) * division)
             if line is not None and has_room(line, low, level.sheet) and _crosses_well(line, low, far):
                 return LaidLine(line, widths.shares_on(places))
     return None
+
+
+def _with_room(low: Point, far: Point, level: DrawnLevel, side: int) -> list[int]:
+    """Return how many marks lines to a side can have that lie on the sheet with their pivots, the likeliest first."""
+    sheet, rise = level.sheet, far.y - low.y
+    reach = distance(low, far) / sheet.division_mm
+    most = min(reach * LONGEST, max(sheet.width_mm, sheet.height_mm) / sheet.division_mm)
+    marks = np.arange(max(int(reach * SHORTEST), 1), int(most) + 1)
+    if rise == 0 or not marks.size:
+        return []
+    last = low.x + side * marks * sheet.division_mm
+    pivot = last + (far.x - last) * (level.height_mm - low.y) / rise
+    is_on_sheet = (np.minimum(last, pivot) >= 0) & (np.maximum(last, pivot) <= sheet.width_mm)
+    found: list[int] = marks[is_on_sheet].tolist()
+    return sorted(found, key=lambda count: abs(count - reach))
 
 
 def _is_along_level(panel: Panel, level: DrawnLevel) -> bool:
