@@ -12,6 +12,7 @@ from orthopsis.core.construct.moves import EYE_LEVEL, Cross, Move, Offset
 from orthopsis.core.drawing.answer import DrawnLine, Place, Role
 from orthopsis.core.drawing.built import Built, build_all, build_moving
 from orthopsis.core.drawing.lines import IDS, LightLines
+from orthopsis.core.drawing.one_shade import as_one_shade
 from orthopsis.core.drawing.piercing import pierced
 from orthopsis.core.plane.homogeneous import Point, between
 from orthopsis.core.scene.order import Order, order_of
@@ -201,7 +202,8 @@ def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> 
         for ends, spans in placed.standing.takes_away.items():
             gone[ends] = WHOLE if spans == WHOLE or gone.get(ends) == WHOLE else (*gone.get(ends, ()), *spans)
     boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
-    for placed, thing, pieces in zip(prepared.things, built, pieces_in_groups(seen, boxes), strict=True):
+    found = as_one_shade(prepared, seen, pieces_in_groups(seen, boxes))
+    for placed, thing, pieces in zip(prepared.things, built, found, strict=True):
         own = placed.standing
         role: Role = "edge" if own.is_body or own.lies_on_ground or own.draws_edges else "detail"
         yield thing.edges.numbered(block_of(placed.index, is_final=True), pieces, role, gone)

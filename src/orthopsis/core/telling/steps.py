@@ -8,6 +8,7 @@ from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Sl
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.parts import StepRef
 from orthopsis.core.drawing.answer import PointLetter, Scale, Step
+from orthopsis.core.drawing.one_shade import is_one_shade
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
@@ -29,7 +30,7 @@ from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.answers import WHOLE
 from orthopsis.core.wording.figures import SIGNS
-from orthopsis.core.wording.finish_steps import CARVED, FAR_LIGHTER, OPENINGS
+from orthopsis.core.wording.finish_steps import CARVED, FAR_LIGHTER, ONE_SHADE, OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
 from orthopsis.core.wording.vocabulary import LEVELS, counted
@@ -222,6 +223,8 @@ def _finish(solved: Solved) -> list[Step]:
         more += OPENINGS[LEVELS.index(level)]
     if any(p.standing.replaces_host for p in bodies):
         more += CARVED[LEVELS.index(level)]
+    if is_one_shade(solved.prepared, solved.seen):
+        more += ONE_SHADE[LEVELS.index(level)]
     take_away = _plain(
         solved,
         "take_away",

@@ -15,6 +15,12 @@ CARVED = (
     " Erase also the rest of the blocks that were carved.",
 )
 """What else is taken away where a thing was carved from a block, for each level."""
+ONE_SHADE = (
+    " Where two shadows lie over each other, rub out the lines inside.",
+    " Erase the edges of a shadow inside another one: both are one dark field.",
+    " Erase also the edges of one shadow within another one.",
+)
+"""What else is taken away where shadows lie over each other, for each level."""
 
 FAR_LIGHTER = (
     " Shade things that are far away a little less.",
