@@ -40,6 +40,9 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "two_streets": desk_streets.two_streets,
     "small_world": desk_streets.small_world,
     "gull_view": desk_streets.gull_view,
+    "cottage_with_shutters": desk_streets.cottage_with_shutters,
+    "boat_shed": desk_streets.boat_shed,
+    "signpost": desk_streets.signpost,
     "masters_room": desk_rooms.masters_room,
     "office_corner": desk_rooms.office_corner,
     "light_tower": desk_rooms.light_tower,
@@ -53,6 +56,7 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "star_through": desk_rooms.star_through,
     "carved_van": desk_rooms.carved_van,
     "sofa_and_chair": desk_rooms.sofa_and_chair,
+    "galley": desk_rooms.galley,
 }
 LONGER_S = {"masters_room_by_lamp": 360}
 """Bars of exercises that are as much as several."""

@@ -224,10 +224,10 @@ def star_through(hand: Teacher) -> None:
     hand.pick_last("whether it stands out, is sunk in or goes through", "right through it")
 
 
-def carve(hand: Teacher, outline: str, host: str) -> None:
-    """Carve the last figure from the left side of a block."""
+def carve(hand: Teacher, outline: str, host: str, side: str = "left") -> None:
+    """Carve the last figure from a side of a block."""
     hand.pick_last("what it lies on", host)
-    hand.pick_last("the face it lies on", "left side")
+    hand.pick_last("the face it lies on", f"{side} side")
     hand.look()
     hand.page.get_by_role("button", name="the outline").last.click()
     hand.press(outline, exact=True)
@@ -262,6 +262,39 @@ def sofa_and_chair(hand: Teacher) -> None:
         hand.press("Add a figure")
         things.nth(2 * number).wait_for()
         carve(hand, outline, f"Raised block {number}")
+
+
+def galley(hand: Teacher) -> None:
+    """A room in one point, in it a worktop with plinth carved from a block, drawers in it, a hood and cupboards."""
+    things = hand.page.locator("article.thing")
+    hand.press("Add a room")
+    things.nth(0).wait_for()
+    hand.press("Add a raised block")
+    things.nth(1).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.type("how its plan lies along the top", "6:6:0")
+    hand.type("how its plan lies up the top", "0:5:7")
+    hand.press("Add a figure")
+    things.nth(2).wait_for()
+    carve(hand, "worktop", "Raised block 1", "right")
+    hand.press("Add windows")
+    things.nth(3).wait_for()
+    hand.pick_last("what it lies on", "Raised block 1")
+    hand.pick_last("the face it lies on", "the front")
+    hand.pick_last("how many there are up", "3")
+    hand.press("Add a figure")
+    things.nth(4).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.pick_last("the face it lies on", "the back wall")
+    hand.look()
+    hand.page.get_by_role("button", name="the outline").last.click()
+    hand.press("hood", exact=True)
+    hand.pick_last("whether it stands out, is sunk in or goes through", "out of it")
+    hand.press("Add windows")
+    things.nth(5).wait_for()
+    hand.pick_last("what it lies on", "Room")
+    hand.pick_last("the face it lies on", "the back wall")
+    hand.pick_last("whether they stand out or are sunk in", "out of it")
 
 
 def lighthouse_steps(hand: Teacher) -> None:

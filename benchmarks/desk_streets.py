@@ -1,5 +1,6 @@
 """Streets, houses and roofs that a teacher makes at the Desk."""
 
+import desk_rooms
 from desk_teacher import Teacher
 
 
@@ -186,3 +187,57 @@ def gull_view(hand: Teacher) -> None:
     hand.press("Add a hip roof")
     things.nth(4).wait_for()
     hand.pick("what its slopes rise to", "one tip")
+
+
+def cottage_with_shutters(hand: Teacher) -> None:
+    """A house in two points, a gable over its left side, a door there and windows with shutters on the right."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    things.nth(0).wait_for()
+    hand.drag("Change the right side: Box 1", 60, 10)
+    hand.press("Add windows")
+    things.nth(1).wait_for()
+    hand.pick_last("the face it lies on", "the right side")
+    hand.pick_last("how wide each is", "a third")
+    hand.pick_last("what is on either side of each", "open shutters")
+    hand.press("Add windows")
+    things.nth(2).wait_for()
+    hand.pick_last("the face it lies on", "the left side")
+    hand.pick_last("how many there are along", "1")
+    hand.type("how they lie up the face", "0:7:3")
+    hand.press("Add a gable roof")
+    things.nth(3).wait_for()
+
+
+def boat_shed(hand: Teacher) -> None:
+    """A house in two points with a gable, a shed against it whose lean-to runs with the roof."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    hand.press("Add a box")
+    things.nth(0).wait_for()
+    hand.type("the height", "90")
+    hand.press("Add a gable roof")
+    things.nth(1).wait_for()
+    joined(hand, 2, "Box 1", "against the right end of")
+    hand.type("the height", "50")
+    hand.press("Add a lean-to roof")
+    things.nth(3).wait_for()
+    hand.pick_last("how steep it is", "runs with the gable roof")
+
+
+def signpost(hand: Teacher) -> None:
+    """A post in two points, and two thin boards, an arrow carved from each."""
+    things = hand.page.locator("article.thing")
+    hand.pick("kind: One point", "Two points")
+    sizes = [("30", "6", "80"), ("30", "80", "6"), ("150", "9", "9")]
+    for number, (tall, left, right) in enumerate(sizes, start=1):
+        hand.press("Add a box")
+        things.nth(number - 1).wait_for()
+        hand.type("the height", tall)
+        hand.type("the left side", left)
+        hand.type("the right side", right)
+    for number, (side, outline) in enumerate([("right", "arrow"), ("left", "arrow to the left")], start=1):
+        hand.press("Add a figure")
+        things.nth(number + 2).wait_for()
+        desk_rooms.carve(hand, outline, f"Box {number}", side)
