@@ -326,7 +326,7 @@ ROOMS: tuple[dict[str, Any], ...] = (
                 "Room",
                 columns="2",
                 rows="1",
-                wide="whole",
+                wide="three_quarters",
                 tall="whole",
                 relief="out",
                 deep=16,
