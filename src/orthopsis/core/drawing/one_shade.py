@@ -3,7 +3,6 @@
 The picture of one ground is one to one, and so is that of a wall over it: what overlaps on the page overlaps in truth.
 """
 
-import itertools
 from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import replace
 
@@ -23,26 +22,28 @@ Ground = tuple[str, str]
 """On what a shadow falls: the frame, and the thing on whose face that stands which casts it; none for the ground."""
 
 
-def as_one_shade(prepared: Prepared, seen: Sequence[Seen], pieces: Sequence[Sequence[Piece]]) -> list[Sequence[Piece]]:
-    """Return for each thing the pieces of its edges; of a shadow what lies within another one is not seen."""
-    result, grounds = list(pieces), _grounds(prepared)
+def as_one_shade(
+    prepared: Prepared, seen: Sequence[Seen], pieces: Sequence[Sequence[Piece]]
+) -> tuple[list[Sequence[Piece]], bool]:
+    """Return for each thing the pieces of its edges; of a shadow what lies within another one is not seen.
+
+    And whether anything went so that would have been seen.
+    """
+    result, grounds, has_gone = list(pieces), _grounds(prepared), False
     for shadows in grounds.values():
         if len(shadows) < 2:
             continue
         areas = {number: _area(seen[number]) for number in shadows}
         for number in shadows:
             others = shapely.union_all([area for other, area in areas.items() if other != number])
-            result[number] = [*_outside(seen[number], pieces[number], shapely.buffer(others, -WITHIN_MM))]
-    return result
+            left = [*_outside(seen[number], pieces[number], shapely.buffer(others, -WITHIN_MM))]
+            has_gone = has_gone or len(left) > len(pieces[number]) or _seen(left) < _seen(pieces[number])
+            result[number] = left
+    return result, has_gone
 
 
-def is_one_shade(prepared: Prepared, seen: Sequence[Seen]) -> bool:
-    """Tell whether shadows lie over each other, so that edges of theirs go."""
-    for shadows in _grounds(prepared).values():
-        areas = [shapely.buffer(_area(seen[number]), -WITHIN_MM) for number in shadows]
-        if any(shapely.intersects(one, other) for one, other in itertools.combinations(areas, 2)):
-            return True
-    return False
+def _seen(pieces: Iterable[Piece]) -> int:
+    return sum(piece.visible for piece in pieces)
 
 
 def _grounds(prepared: Prepared) -> Mapping[Ground, list[int]]:

@@ -21,7 +21,7 @@ from orthopsis.core.scene.prepared import Prepared, half_of
 from orthopsis.core.scene.sheet_setup import MARGIN, sheet_moves
 from orthopsis.core.scene.views import VIEWS, light_setup
 from orthopsis.core.sight.groups import enlarged, pieces_in_groups, seen_behind
-from orthopsis.core.sight.hidden import Seen
+from orthopsis.core.sight.hidden import Piece, Seen
 from orthopsis.core.sight.solid import NOTHING
 from orthopsis.core.things.answers import WHOLE, Spans
 from orthopsis.core.view.aim import AimRole
@@ -44,6 +44,7 @@ class Solved:
         seen: what the eye sees of each thing.
         built: each thing by both routes.
         order: who may hide whom.
+        is_one_shade: whether edges of shadows went that lie within other shadows.
     """
 
     prepared: Prepared
@@ -55,6 +56,7 @@ class Solved:
     seen: tuple[Seen, ...]
     built: tuple[Built, ...]
     order: Order
+    is_one_shade: bool
 
     @property
     def lines(self) -> Iterator[DrawnLine]:
@@ -101,16 +103,19 @@ def solve(prepared: Prepared, *, is_moving: bool = False) -> Solved:
         light.append((thing.light.names, thing.light.numbered(block_of(number))))
     order = order_of(prepared, np.array([thing.box for thing in built]).reshape(-1, 4))
     seen = _seen(prepared, built, order)
+    boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
+    pieces, is_one_shade = as_one_shade(prepared, seen, pieces_in_groups(seen, boxes))
     return Solved(
         prepared,
         tuple(moves),
         board,
         tuple(light),
-        tuple(_edges(prepared, seen, built)),
+        tuple(_edges(prepared, pieces, built)),
         tuple(_behind(prepared, board, seen, built)),
         seen,
         tuple(built),
         order,
+        is_one_shade,
     )
 
 
@@ -195,14 +200,14 @@ def _needs(placed: Placed) -> frozenset[AimRole]:
         return placed.standing.needs
 
 
-def _edges(prepared: Prepared, seen: Sequence[Seen], built: Sequence[Built]) -> Iterator[tuple[DrawnLine, ...]]:
+def _edges(
+    prepared: Prepared, found: Sequence[Sequence[Piece]], built: Sequence[Built]
+) -> Iterator[tuple[DrawnLine, ...]]:
     """Yield for each thing the seen and hidden pieces of its edges, between the points that the construction made."""
     gone: dict[frozenset[str], Spans] = {}
     for placed in prepared.things:
         for ends, spans in placed.standing.takes_away.items():
             gone[ends] = WHOLE if spans == WHOLE or gone.get(ends) == WHOLE else (*gone.get(ends, ()), *spans)
-    boxes = np.array([thing.box for thing in built]).reshape(-1, 4)
-    found = as_one_shade(prepared, seen, pieces_in_groups(seen, boxes))
     for placed, thing, pieces in zip(prepared.things, built, found, strict=True):
         own = placed.standing
         role: Role = "edge" if own.is_body or own.lies_on_ground or own.draws_edges else "detail"

@@ -8,7 +8,6 @@ from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Sl
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.parts import StepRef
 from orthopsis.core.drawing.answer import PointLetter, Scale, Step
-from orthopsis.core.drawing.one_shade import is_one_shade
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
@@ -223,7 +222,7 @@ def _finish(solved: Solved) -> list[Step]:
         more += OPENINGS[LEVELS.index(level)]
     if any(p.standing.replaces_host for p in bodies):
         more += CARVED[LEVELS.index(level)]
-    if is_one_shade(solved.prepared, solved.seen):
+    if solved.is_one_shade:
         more += ONE_SHADE[LEVELS.index(level)]
     take_away = _plain(
         solved,

@@ -1,6 +1,6 @@
 """A block over its plan on a level top: where it is, how it is drawn, the faces that it offers."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Callable, Iterator, Mapping
 from dataclasses import replace
 
 import numpy as np
@@ -202,23 +202,21 @@ class RaisedBlock(Raised, CarriedHeight):
     @property
     def over_foot(self) -> Back:
         """Where it ends over its foot."""
-        n, world, tops = self.values.full, self.world, [top_name(i) for i in range(4)]
-        low, far_low, far_high, high = (n(name) for name in tops)
-        at = [self.page[name] for name in tops]
-        return Back(
-            low=low, far_low=far_low, far_high=far_high, high=high, upper=(n("upright.3"), n("upright.2")),
-            page=(at[0], at[1], at[2], at[3]), vector=vector(world[top_name(0)] - world[foot_name(0)]), face="top",
-        )  # fmt: skip
+        return self._end(foot_name, top_name, "top")
 
     @property
     def _under_top(self) -> Back:
         """Where it ends under its top: on its plan."""
-        n, world, feet = self.values.full, self.world, [foot_name(i) for i in range(4)]
-        low, far_low, far_high, high = (n(name) for name in feet)
-        at = [self.page[name] for name in feet]
+        return self._end(top_name, foot_name, "under")
+
+    def _end(self, here: Callable[[int], str], there: Callable[[int], str], face: str) -> Back:
+        """Return where it ends behind its foot or its top, by the names of their corners."""
+        n, names = self.values.full, [there(i) for i in range(4)]
+        low, far_low, far_high, high = (n(name) for name in names)
+        at = [self.page[name] for name in names]
         return Back(
             low=low, far_low=far_low, far_high=far_high, high=high, upper=(n("upright.3"), n("upright.2")),
-            page=(at[0], at[1], at[2], at[3]), vector=vector(world[foot_name(0)] - world[top_name(0)]), face="under",
+            page=(at[0], at[1], at[2], at[3]), vector=vector(self.world[there(0)] - self.world[here(0)]), face=face,
         )  # fmt: skip
 
     def _wall(self, side: str) -> Panel:
