@@ -151,7 +151,7 @@ ADVICE: dict[str, AdvicePhrases] = {
         ("Leave the shadow out, or let it be drawn by eye",),
     ),
     "carved_under_it": AdvicePhrases(
-        "“{thing}” hangs in the air: of {other}, on which it stands or lies, {carved} leaves nothing there.",
+        "“{thing}” hangs in the air, or a part of it does: {carved} cuts {other} away there.",
         "What stands on a block stays only where something of the block stays.",
         ("Let {carved} lie flat on its face, so that the block stays",),
     ),
