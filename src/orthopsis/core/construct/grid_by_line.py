@@ -6,33 +6,16 @@ point, the heights are laid off there too, and the face's diagonal turns them up
 Source: division of a line by a measuring line (any textbook of perspective; from memory).
 """
 
-from collections.abc import Callable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
-
-import numpy as np
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import replace
 
 from orthopsis.core.construct.grid import Grid, inner_shares
-from orthopsis.core.construct.laid_widths import LaidWidths
-from orthopsis.core.construct.measuring import (
-    DrawnLevel,
-    MeasuringLine,
-    has_room,
-    line_of_length,
-    measuring_line,
-    parts_of,
-)
+from orthopsis.core.construct.laid_line import LaidLine, line_on
+from orthopsis.core.construct.measuring import DrawnLevel, MeasuringLine
 from orthopsis.core.construct.moves import EYE_LEVEL, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import FacePlace
-from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
-from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
-
-FLAT_CROSSING = 0.08
-"""Sine of the angle from which on lines over a lower edge cross it well enough (no source)."""
-MOST_TICKS = 6
-"""With more light lines across a side than this, widths are laid off on a line of their own (no source)."""
-SHORTEST, LONGEST = 0.6, 1.6
-"""How long the line may be against its edge on the page (no source)."""
+from orthopsis.core.plane.tolerance import SAME_SHARE
 
 
 class GridByLine(Grid):
@@ -164,110 +147,24 @@ class GridByLine(Grid):
         return Run(line, head, n(f"measure.foot.{i}"), panel.up.family, panel.top, "construction")
 
 
-def grid_on(thing: str, panel: Panel, places: Mapping[str, Sequence[FacePlace]], level: DrawnLevel) -> Grid:
-    """Return the light lines over a face of another thing: by ticks and its diagonal, where few lines do.
-
-    Where many would be needed, and widths come onto marks of a measuring line at the foot, they come from that; and
-    where the first edge rises to a point, so that nothing can be measured on it, all does.
+def grid_on(
+    thing: str,
+    panel: Panel,
+    places: Mapping[str, Sequence[FacePlace]],
+    level: DrawnLevel,
+    laid: LaidLine | None = None,
+    told_as: str = "face",
+) -> Grid:
+    """Return the light lines over a face: from a measuring line at its foot where that leads there better.
 
     Args:
         places: by the part whose they are, such as a letter.
+        laid: the line to which the places were fitted; without one they stay as they are, and a line is used on which
+            they come to lie on marks.
+        told_as: what the words of its steps are called by.
     """
     every = [place for part in places.values() for place in part]
-    along, up = (inner_shares(place[axis] for place in every) for axis in (0, 1))
-    rises = not panel.up.goal.is_ideal
-    if rises and abs(panel.up.goal.y - level.height_mm) <= SAME_POINT_MM:
-        return Grid(thing, panel, every, "face", level)
-    many = bool(along) and not panel.is_level and len(inner_shares([*along, *up])) > MOST_TICKS
-    line = None
-    if rises or many:
-        line = _line_for([*along, *up] if rises else along, panel, level, is_on_marks=not rises)
+    line = laid.line if laid is not None else line_on(panel, level, every)
     if line is not None:
-        return GridByLine(thing, panel, places, "face", level, line)
-    return Grid(thing, panel, every, "face", level)
-
-
-def _line_for(shares: Sequence[float], panel: Panel, level: DrawnLevel, *, is_on_marks: bool) -> MeasuringLine | None:
-    """Return the measuring line at the foot of a face on which shares come onto marks of the ruler, if they can.
-
-    Args:
-        is_on_marks: whether one on which they do not is of no use.
-    """
-    if not _is_along_level(panel, level):
-        return None
-    (low, far, _, _), division = panel.page, level.sheet.division_mm
-    parts, marks = parts_of(shares), round(panel.first_mm / division)
-    if parts == 1 and all(abs(share * marks - round(share * marks)) <= SAME_SHARE * marks for share in shares):
-        parts = marks  # they lie on marks of the first edge: so they do on a line as long, or a multiple of it
-    steps = [parts] if parts > 1 else []
-    steps += () if is_on_marks else (1,)
-    lines = (measuring_line(low, far, level.height_mm, level.sheet, step) for step in steps)
-    return next((line for line in lines if line is not None and _crosses_well(line, low, far)), None)
-
-
-@dataclass(frozen=True, slots=True)
-class LaidLine:
-    """A measuring line with places along it.
-
-    Attributes:
-        line: the line itself; it begins at the foot of the first edge.
-        share: for a place as it is in truth, a share of the line, the share on which it lies at a mark of the ruler.
-    """
-
-    line: MeasuringLine
-    share: Callable[[float], float]
-
-
-def laid_at_foot(panel: Panel, level: DrawnLevel, parts: Sequence[Sequence[FacePlace]]) -> LaidLine | None:
-    """Return the measuring line at the foot of a wall on which its widths are laid off.
-
-    None where its diagonal does as well, since few light lines lead to all places; where no line has room, or lines
-    would cross too flatly.
-
-    Args:
-        parts: the places of each part, shares of the face.
-    """
-    if panel.is_level or panel.pitch is not None:
-        return None
-    if len(inner_shares(share for part in parts for place in part for share in place)) <= MOST_TICKS:
-        return None
-    if not _is_along_level(panel, level):
-        return None
-    low, far, _, _ = panel.page
-    division, widths = level.sheet.division_mm, LaidWidths([[along for along, _ in part] for part in parts])
-    way = 1 if far.x >= low.x else -1
-    for side in (way, -way):
-        marks = _with_room(low, far, level, side)
-        for places in widths.best(marks) if marks else ():
-            line = line_of_length(low, far, level.height_mm, side * float(places[-1]) * division)
-            if line is not None and has_room(line, low, level.sheet) and _crosses_well(line, low, far):
-                return LaidLine(line, widths.shares_on(places))
-    return None
-
-
-def _with_room(low: Point, far: Point, level: DrawnLevel, side: int) -> list[int]:
-    """Return how many marks lines to a side can have that lie on the sheet with their pivots, the likeliest first."""
-    sheet, rise = level.sheet, far.y - low.y
-    reach = distance(low, far) / sheet.division_mm
-    most = min(reach * LONGEST, max(sheet.width_mm, sheet.height_mm) / sheet.division_mm)
-    marks = np.arange(max(int(reach * SHORTEST), 1), int(most) + 1)
-    if rise == 0 or not marks.size:
-        return []
-    last = low.x + side * marks * sheet.division_mm
-    pivot = last + (far.x - last) * (level.height_mm - low.y) / rise
-    is_on_sheet = (np.minimum(last, pivot) >= 0) & (np.maximum(last, pivot) <= sheet.width_mm)
-    found: list[int] = marks[is_on_sheet].tolist()
-    return sorted(found, key=lambda count: abs(count - reach))
-
-
-def _is_along_level(panel: Panel, level: DrawnLevel) -> bool:
-    """Tell whether a face goes away to a point of the eye level."""
-    goal = panel.along.goal
-    return not goal.is_ideal and abs(goal.y - level.height_mm) <= SAME_POINT_MM
-
-
-def _crosses_well(line: MeasuringLine, low: Point, far: Point) -> bool:
-    """Tell whether the lines from the marks cross the edge well, at both of its ends."""
-    edge = unit_toward(low, far)
-    ways = (unit_toward(at, line.pivot) for at in (low, far))
-    return min(abs(edge[0] * way[1] - edge[1] * way[0]) for way in ways) > FLAT_CROSSING
+        return GridByLine(thing, panel, places, told_as, level, line)
+    return Grid(thing, panel, every, told_as, level)

@@ -6,7 +6,8 @@ from dataclasses import dataclass
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.grid_by_line import GridByLine, LaidLine, grid_on
+from orthopsis.core.construct.grid_by_line import grid_on
+from orthopsis.core.construct.laid_line import LaidLine
 from orthopsis.core.construct.moves import Act, Family, Move, Rule
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import FacePlace
@@ -118,9 +119,7 @@ class FlatOutlines(Standing):
     def _grid(self) -> Grid:
         """The light lines on whose crossings the corners lie."""
         places = places_of(self.outlines)
-        if self.laid is not None:
-            return GridByLine(self.values.name, self.panel, places, "face", self.setting.level, self.laid.line)
-        return grid_on(self.values.name, self.panel, places, self.setting.level)
+        return grid_on(self.values.name, self.panel, places, self.setting.level, self.laid)
 
 
 def places_of(outlines: Loops) -> dict[str, list[FacePlace]]:

@@ -22,7 +22,8 @@ from orthopsis.core.construct.carry import (
 )
 from orthopsis.core.construct.cut_out import side_cut_moves
 from orthopsis.core.construct.grid import Grid
-from orthopsis.core.construct.grid_by_line import GridByLine, LaidLine, laid_at_foot
+from orthopsis.core.construct.grid_by_line import grid_on
+from orthopsis.core.construct.laid_line import LaidLine, laid_at_foot
 from orthopsis.core.construct.moves import Act, Cross, Move, Offset, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.rounding import round_moves
@@ -202,10 +203,8 @@ class SideProfile(OfBlock):
         """The light lines on whose crossings all lies: corners, and where curves begin and have their centres."""
         cut, laid, level = self.cut, self.laid, self.setting.level
         found = {part: self._places_of(corners) for part, corners in self.outline.part_corners}
-        if laid is not None:
-            return GridByLine(self.values.name, cut.panel, found, "divide", level, laid.line)
-        places = (place for part in found.values() for place in part)
-        return Grid(self.values.name, cut.panel, places, "face" if cut.is_level else "divide", level)
+        told_as = "face" if cut.is_level else "divide"
+        return grid_on(self.values.name, cut.panel, found, level, laid, told_as)
 
     def _places_of(self, corners: Iterable[int]) -> list[FacePlace]:
         """Return all that is to be found for some corners, as the face counts it."""

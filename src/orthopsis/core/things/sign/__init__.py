@@ -7,7 +7,7 @@ from collections.abc import Mapping
 
 from propcache.api import cached_property
 
-from orthopsis.core.construct.grid_by_line import LaidLine, laid_at_foot
+from orthopsis.core.construct.laid_line import LaidLine, laid_at_foot
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.declare import ThingKind
