@@ -7,7 +7,7 @@ import pytest
 from found_right import assert_found_right
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
-from scenes import VIEWS, assert_same_point, flights, raised, solved, tables
+from scenes import VIEWS, assert_same_point, flights, raised, ramps, solved, tables
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
@@ -54,7 +54,7 @@ def world(found: Solved, name: str, corner: str) -> np.ndarray[Any, np.dtype[np.
 
 
 @settings(max_examples=200, suppress_health_check=SLOW)
-@given(raised() | flights() | tables())
+@given(raised() | flights() | ramps() | tables())
 def test_both_routes_agree_wherever_a_height_is_measured(exercise: Exercise) -> None:
     found = solved(exercise)
     placed, seen = found.prepared.things[1], found.seen[1]

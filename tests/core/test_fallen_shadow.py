@@ -14,6 +14,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.plane.homogeneous import join, offset
 from orthopsis.core.things.shadow.fallen import FallenShadow
 
 TWO_POINT = {"kind": "two_point", "left_mm": -140.0, "right_mm": 580.0}
@@ -64,7 +65,17 @@ def over_steps(**sheet: Any) -> Exercise:
                        **{**LEVEL, "light": "left", "sun": sun, **sheet})  # fmt: skip
 
 
-MAKES = [over_chest, up_a_side, over_steps]
+def up_a_ramp(climbs: str = "along", **sheet: Any) -> Exercise:
+    """A post on a deck whose shadow goes up the ramp beside it, with the sun behind the viewer."""
+    ramp = {"kind": "ramp", "name": "Slip", **ON_DECK, "along": "6:8:2", "up": "3:6:3", "rise": 30.0, "climbs": climbs}
+    post = {"kind": "raised_block", "name": "Post", **ON_DECK, "along": "2:1:13", "up": "6:1:5", "rise": 80.0}
+    sun = {"stands": "behind", "aside_mm": 200.0, "height_mm": 100.0}
+    things = [DECK, ramp, post, cast("Post"), upon("Slip", "slope")]
+    return exercise_of(*things, views=[{**TWO_POINT, "left_mm": -120.0, "right_mm": 560.0}],
+                       **{**LEVEL, "light": "left", "sun": sun, **sheet})  # fmt: skip
+
+
+MAKES = [over_chest, up_a_side, over_steps, up_a_ramp]
 
 
 def standing(exercise: Exercise) -> FallenShadow:
@@ -146,6 +157,47 @@ def test_where_it_leaves_one_face_it_comes_to_the_next() -> None:
 
 def _places(fall: Any) -> list[tuple[Any, Any]]:
     return list(zip(fall.spots, fall.panel.places(spot.place for spot in fall.spots), strict=True))
+
+
+def test_up_a_slope_the_paths_lead_to_where_the_upright_plane_of_each_cuts_the_upper_edge() -> None:
+    """On the page: straight over where the line on the ground, carried on, comes under that edge (textbooks)."""
+    found = solved(up_a_ramp())
+    points = found.board.points
+    (fall,) = standing(up_a_ramp()).falls
+    for corner in {i for bound, *_ in fall.sides if bound.kind == "path" for i in bound.corners}:
+        under, over = (points[f"Upon.of_0.slope.measure.{what}.{corner}"] for what in ("under", "over"))
+        assert abs(under.x - over.x) < 1e-6
+        assert (
+            abs(offset(under, join(points["Shadow of Post.shade." + str(corner)], points[f"Post.foot.{corner}"])))
+            < 1e-6
+        )
+        low, high = (points[f"Slip.{name}"] for name in ("near.top", "far.top"))
+        assert abs(offset(over, join(low, high))) < 1e-6
+
+
+def test_two_paths_up_a_slope_are_parallel_in_truth_and_run_as_neither_of_its_edges() -> None:
+    """Each lies in the upright plane of its ray: planes that are parallel cut one slope in parallel lines."""
+    solid, panel = solved(up_a_ramp()).seen[-1].solid, standing(up_a_ramp()).falls[0].panel
+    ways = []
+    for edge in solid.topology.edges:
+        if ".path." in edge.name:
+            start, end = (solid.places[solid.index(name)] for name in (edge.start, edge.end))
+            ways.append((end - start) / np.linalg.norm(end - start))
+    one, other = ways
+    assert np.linalg.norm(np.cross(one, other)) < 1e-9
+    assert all(np.linalg.norm(np.cross(one, axis)) > 0.05 * np.linalg.norm(axis) for axis in np.array(panel.axes))
+
+
+def test_on_the_slanted_side_of_a_ramp_it_is_not_drawn_but_said() -> None:
+    """A post beside the ramp: its shadow falls on that side first, where nobody is told how it runs."""
+    ramp, post = (thing.model_dump(mode="json", exclude={"id", "joined_to"}) for thing in up_a_ramp().things[1:3])
+    beside = {**post, **ON_DECK, "along": "9:1:6", "up": "1:1:10"}
+    sun = {"stands": "behind", "aside_mm": 100.0, "height_mm": 100.0}
+    exercise = exercise_of(
+        DECK, {**ramp, **ON_DECK}, beside, cast("Post"), upon("Slip", "slope"), views=[TWO_POINT], **LEVEL, sun=sun
+    )
+    assert not standing(exercise).falls
+    assert "shadow_not_found_upon" in codes(exercise)
 
 
 def test_on_a_side_it_is_upright_and_over_the_top_it_runs_as_on_the_ground() -> None:

@@ -109,6 +109,22 @@ def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
 
 
 @st.composite
+def ramps(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a box anywhere whose top is seen, and a ramp on it."""
+    exercise = draw(exercises(most=1, views=views))
+    assume("top" in drawn_faces_of(exercise))
+    part = st.sampled_from(["1:2:1", "0:3:1", "2:1:0", "3:2:5"])
+    ramp = {
+        "kind": "ramp", "name": "Ramp", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
+        "up": draw(part), "rise": draw(st.floats(3.0, 120.0)), "climbs": draw(st.sampled_from(["along", "up"])),
+        "reach": draw(st.sampled_from(["measured", "edge"])),
+    }  # fmt: skip
+    made = exercise_of(exercise.things[0].model_dump(mode="json"), ramp, views=views_of(exercise))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
 def railed(draw: Any) -> Exercise:
     """Return stairs on a box, and a handrail along them."""
     stairs = draw(flights())

@@ -93,9 +93,13 @@ def round_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point"
     return made
 
 
+FACE_OF = {"raised_block": "ground", "stairs": "steps", "ramp": "slope"}
+"""On which of their faces the shadow lies that falls upon things, by their kind."""
+
+
 @st.composite
 def falling(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
-    """Return a wide deck or a room, in it a post and a block or stairs, the post's shadow, and what falls on these."""
+    """Return a wide deck or a room, in it a post and a block, stairs or a ramp, the post's shadow, and what falls there."""
     view, light = draw(st.sampled_from(views)), draw(suns())
     if light["sun"]["stands"] == "lamp":
         room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))
@@ -110,10 +114,12 @@ def falling(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
     lies = [dict(zip(("along", "up"), way, strict=True)) for way in zip(*ways, strict=True)]
     post = {"kind": "raised_block", "name": "Post", "rise": draw(st.floats(10.0, 90.0)), **on_deck, **lies[0]}
     other: dict[str, Any] = {"name": "Other", "rise": draw(st.floats(4.0, 60.0)), **on_deck, **lies[1]}
-    other["kind"] = draw(st.sampled_from(["raised_block", "stairs"]))
+    other["kind"] = draw(st.sampled_from(sorted(FACE_OF)))
+    if other["kind"] != "raised_block":
+        other["climbs"] = draw(st.sampled_from(["along", "up"]))
     if other["kind"] == "stairs":
-        other |= {"steps": str(draw(st.integers(2, 4))), "climbs": draw(st.sampled_from(["along", "up"]))}
-    stands = "steps" if other["kind"] == "stairs" else "ground"
+        other["steps"] = str(draw(st.integers(2, 4)))
+    stands = FACE_OF[other["kind"]]
     shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Post", "joined_by": "face_ground"}
     upon = {"kind": "fallen_shadow", "name": "Upon", "joined_to": "Other", "joined_by": f"face_{stands}"}
     made = exercise_of(host, other, post, shadow, upon, views=drawn, **light)

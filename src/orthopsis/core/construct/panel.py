@@ -143,6 +143,38 @@ class Flight:
 
 
 @dataclass(frozen=True, slots=True)
+class Incline:
+    """How a slope leads up from the ground.
+
+    Attributes:
+        under: the places on the ground straight under the ends of its upper edge, by full name, as that runs.
+        run: in the world, level from the slope's foot to there, mm.
+    """
+
+    under: tuple[str, str]
+    run: Vector
+
+
+@dataclass(frozen=True, slots=True)
+class BareSide:
+    """A side of which only an outline within a rectangle is there, and on which nothing is told.
+
+    Attributes:
+        start, axes: in the world, where the rectangle begins, and its vectors along and up, mm.
+        outward: the way out in the world, a vector of length 1.
+        outline: its corners, as shares of the rectangle.
+        is_level, incline: that it is neither a top nor a slope.
+    """
+
+    start: Vector
+    axes: tuple[Vector, Vector]
+    outward: Vector
+    outline: tuple[FacePlace, ...]
+    is_level: bool = False
+    incline: None = None
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided, and on which other things stand.
 
@@ -153,7 +185,7 @@ class Panel:
         first, bottom, top, far: full names of its edges on the board: the first one, from its ends on, opposite.
         turned: which way it faces, as its solid says.
         around: which way faces are turned that stand out of it over its lower, far, upper and first edge.
-        along, up, out: its directions, and the one that leads out of it.
+        along, up, out: its directions, and the one that leads out of it; up a ramp's slope the level one ahead.
         drawn_from: the end from which the first edge is drawn, and so measured.
         page: the corners low, far low, far high and high on the page, mm.
         start, axes: in the world, where low is, and the vectors along and up, mm.
@@ -167,6 +199,7 @@ class Panel:
         is_round: whether it is the square about a round top, on which only what is round stands.
         is_ground: whether it is the ground under a block, on which only its shadow falls.
         flight: the steps of which it is the side; only what goes up with them stands on it.
+        incline: how it leads up from the ground, for the slope of a ramp; only shadows fall on it.
         ceiling: where the room ends over it, for a floor under a ceiling.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
@@ -204,6 +237,7 @@ class Panel:
     is_round: bool = False
     is_ground: bool = False
     flight: Flight | None = None
+    incline: Incline | None = None
     ceiling: Ceiling | None = None
     marks: tuple[Act, ...] = ()
     back: Back | None = None
@@ -219,7 +253,7 @@ class Panel:
     @property
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
-        return not (self.parts or self.is_round or self.is_ground or self.flight)
+        return not (self.parts or self.is_round or self.is_ground or self.flight or self.incline)
 
     @property
     def is_whole_top(self) -> bool:

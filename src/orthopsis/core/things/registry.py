@@ -15,6 +15,7 @@ from orthopsis.core.things.pattern import PATTERN
 from orthopsis.core.things.profile import PROFILE
 from orthopsis.core.things.rails import RAILS
 from orthopsis.core.things.raised_block import RAISED_BLOCK
+from orthopsis.core.things.ramp import RAMP
 from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.room import ROOM
@@ -41,6 +42,7 @@ KINDS: dict[str, ThingKind] = {
         TABLE,
         STAIRS,
         HANDRAIL,
+        RAMP,
         ROUND_BODY,
         RECTANGLES,
         ROW,

@@ -9,7 +9,7 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move, outputs
-from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.panel import BareSide, Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
@@ -137,6 +137,11 @@ class Standing:
         """Its whole outer faces that are seen, on which the shadow of another thing may fall."""
         own = {id(panel): panel for panel in self.faces.values() if panel.is_whole and not panel.is_inner}
         return tuple(panel for panel in own.values() if panel.is_seen and panel.outward is not None)
+
+    @property
+    def bare_sides(self) -> tuple[BareSide, ...]:
+        """Its sides on which nobody is told how the shadow of another thing runs."""
+        return ()
 
     @property
     def cut_from(self) -> Panel | None:

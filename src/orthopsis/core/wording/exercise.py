@@ -148,5 +148,6 @@ FACES = {
     "face_ceiling": "the ceiling",
     "face_ground": "the ground",
     "face_steps": "the steps",
+    "face_slope": "the slope",
 }
 """On which face of another one a thing may lie."""

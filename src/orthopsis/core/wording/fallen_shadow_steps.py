@@ -68,6 +68,75 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         _STRAIGHT_ON,
         "ruler",
     ),
+    "fallen.section_slope": StepPhrases(
+        "where it would cross the upper edge of {where}",
+        (
+            "Lay the ruler on each light line on the ground. Carry it on, lightly, to the side of the plan under the "
+            "upper edge of {where}. From there go straight up, lightly, to that edge, and make a mark. Past the end of "
+            "an edge lay the ruler along it. Count: {count}.",
+            "Carry the lines on the ground on, to the side of the plan that lies under the upper edge of {where}. From "
+            "there draw light [uprights] to that edge: {lines}. Past the end of an edge carry the edge on.",
+            "The lines on the ground, carried on to the side of the plan under the upper edge of {where}; from there "
+            "[uprights] to that edge: {lines}. Past its end an edge is carried on.",
+        ),
+        "An [upright] and its shadow lie in one upright plane: where that comes to the upper edge the shadow goes.",
+        "Letting the shadow go up the slope as the slope's own edges do.",
+        _SQUARE,
+    ),
+    "fallen.path_slope": StepPhrases(
+        "up {where}",
+        (
+            "From where each line on the ground meets the foot of {where} draw a light line up to its mark at the "
+            "upper edge. Where the ray from the same corner meets it is that corner of the shadow. Count: {count}.",
+            "Join where the lines on the ground meet the foot of {where} with their marks at the upper edge, lightly: "
+            "{lines}. The rays from the same corners cut them off.",
+            "From the foot of {where} to the marks at its upper edge: {lines}; the rays of the same corners cut them "
+            "off.",
+        ),
+        "On a slope the shadow of an [upright] leans: it is straight, from the foot to the upper edge.",
+        "Drawing it straight up, as on a wall.",
+        "ruler, pencil light",
+    ),
+    "fallen.foot_slope": StepPhrases(
+        "where the slanted edge begins",
+        (
+            "Lay the ruler along the foot of {where}, and past its end. Carry the edge of the shadow on the ground on, "
+            "with another ruler. Where they meet make a light mark: the slanted edge runs there.",
+            "Where the foot of {where}, carried on, meets the edge of the shadow on the ground, carried on too, make a "
+            "light mark: the slanted edge runs there.",
+            "The foot of {where} and the shadow's edge on the ground, both carried on, meet where the slanted edge "
+            "comes from: a light mark.",
+        ),
+        _ONE_PLANE,
+        _STEEP,
+        "two rulers, pencil light",
+    ),
+    "fallen.beyond_slope": StepPhrases(
+        "a help beside {where}",
+        (
+            "One more corner helps: its ray passes beside {where}. Find its line up the slope in the same way, and "
+            "where its ray meets it. Count: {count}.",
+            "Draw the line of the next corner up {where} in the same way, to its ray: {lines}. The slanted edge of the "
+            "shadow runs there.",
+            "The next corner's line up {where}, found likewise, to its ray: {lines}; the slanted edge runs there.",
+        ),
+        _ONE_PLANE,
+        _STEEP,
+        "ruler, pencil light",
+    ),
+    "fallen.edge_slope": StepPhrases(
+        "its outline on {where}",
+        (
+            "Draw the edges of the shadow on {where}: from corner to corner, and to where the shadow on the ground "
+            "meets the foot. Stop at the edges of the slope. Count: {count}.",
+            "Draw its edges on {where}: {lines}. They go from corner to corner, and to where the shadow on the ground "
+            "meets the foot. They stop at the edges of the slope.",
+            "Its edges on {where}, from corner to corner, cut off at the borders: {lines}.",
+        ),
+        _ONE_TONE,
+        _STRAIGHT_ON,
+        "ruler",
+    ),
     "fallen.path_top": StepPhrases(
         "over {where}",
         (

@@ -17,6 +17,7 @@ from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.on_roof_steps import ON_ROOF
 from orthopsis.core.wording.pattern_steps import PATTERN
 from orthopsis.core.wording.raised_steps import RAISED
+from orthopsis.core.wording.ramp_steps import RAMP
 from orthopsis.core.wording.rectangle_steps import RECTANGLE
 from orthopsis.core.wording.repeat_steps import REPEAT
 from orthopsis.core.wording.roof_steps import ROOF
@@ -57,6 +58,7 @@ STEPS: dict[str, StepPhrases] = {
     **RAISED,
     **TABLE,
     **STAIRS,
+    **RAMP,
     **HANDRAIL,
     **ROUND_BODY,
     **SHADOW,

@@ -13,7 +13,7 @@ def shadow(host: str) -> dict[str, Any]:
 
 
 def falls_on(host: str, face: str = "ground") -> dict[str, Any]:
-    """Return what falls of the shadows of a sheet on a block, or on steps."""
+    """Return what falls of the shadows of a sheet on a block, on steps or on a ramp."""
     return {"kind": "fallen_shadow", "name": f"Shadow upon {host}", "joined_to": host, "joined_by": f"face_{face}"}
 
 
@@ -256,6 +256,22 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         "light": "right",
         "sun": {"stands": "lamp", "aside_mm": 84, "height_mm": 66, "foot_mm": 83},
         "minutes": 270,
+        "wording": {"level": "oldest"},
+    },
+    {
+        **HEAD,
+        "title": "A mooring post's shadow up the slip, two points",
+        "eye_level": {"height_mm": 206, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -124, "right_mm": 566}],
+        "things": [
+            block("Quay", 212, 16, 8, 156, 164),
+            {**raised("Slip", "Quay", "5:8:1", "2:8:4", 32), "kind": "ramp"},
+            raised("Post", "Quay", "2:1:11", "6:1:7", 82),
+            shadow("Post"),
+            falls_on("Slip", "slope"),
+        ],
+        "sun": {"stands": "behind", "aside_mm": 190, "height_mm": 92},
+        "minutes": 105,
         "wording": {"level": "oldest"},
     },
 )

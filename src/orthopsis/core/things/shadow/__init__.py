@@ -27,8 +27,8 @@ FALLEN_SHADOW = ThingKind(
     hangs="on_face",
     is_after_all=True,
     goes_on_with=SHADOW.kind,
-    can_lie_on=lambda panel: panel.is_ground or panel.flight is not None,
+    can_lie_on=lambda panel: bool(panel.is_ground or panel.flight or panel.incline),
     lies_says=" It falls on ",
     adding="a shadow upon a thing",
-    lies_on="a box or stairs that a cast shadow reaches",
+    lies_on="a box, stairs or a ramp that a cast shadow reaches",
 )

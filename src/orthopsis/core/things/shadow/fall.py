@@ -4,7 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import Panel
-from orthopsis.core.things.shadow.falling import Border, Bound, Caster, Spot
+from orthopsis.core.things.shadow.falling import Border, Bound, Caster, Spot, crossed_under
 from orthopsis.core.things.shadow.shape import ShadowShape
 
 
@@ -44,6 +44,8 @@ class Fall:
     def family(self, bound: Bound) -> str:
         """Return which way a line that bounds it runs: a direction, or a point."""
         panel, cast = self.panel, self.cast
+        if bound.kind == "path" and panel.incline is not None:
+            return "free"
         if bound.kind == "path":
             return cast.setting.shadows.family if panel.is_level else panel.up.family
         way = cast.way_between(*bound.corners)
@@ -77,4 +79,11 @@ def is_found(falls: Sequence[Fall]) -> bool:
     """
     if any(fall.panel.is_level and fall.cast.setting.light.is_lamp for fall in falls):
         return False
-    return all(fall.is_low or any(comes_from(fall, falls)) for fall in falls)
+    return all((fall.is_low or any(comes_from(fall, falls))) and _rises_well(fall) for fall in falls)
+
+
+def _rises_well(fall: Fall) -> bool:
+    """Tell whether the paths on a face can be found: on a slope, by where they would cross its upper edge."""
+    if fall.panel.incline is None:
+        return True
+    return all(crossed_under(fall.panel, fall.caster, corner) is not None for corner in fall.caster.chain)

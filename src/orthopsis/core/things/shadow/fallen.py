@@ -1,18 +1,17 @@
-"""The shadow of one thing on another: what of the cast shadows on the ground climbs a block or steps that they reach.
+"""The shadow of one thing on another: what of the cast shadows on the ground climbs a block, steps or a ramp.
 
-It goes on where the shadow on the ground meets the foot of the other thing: up a side, over the top, from step to step.
+It goes on where the shadow on the ground meets the foot of the other thing: up a side or a slope, over the top, from
+step to step.
 Which shadows reach it is found, not said: all that fall on the same ground.
 """
 
 from collections.abc import Iterator, Mapping
-from dataclasses import replace
 
 import numpy as np
 import shapely
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.construct.panel import vector
 from orthopsis.core.light.tone import ON_WALL
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.polygon import signed_area
@@ -33,7 +32,7 @@ HEIGHT_DIGITS = 6
 
 
 class FallenShadow(Shaded):
-    """The shadow of others on a block or on steps."""
+    """The shadow of others on a block, on steps or on a ramp."""
 
     sentence: tuple[Clause, ...] = (Clause("It shows the cast shadows of blocks that reach this thing."),)
 
@@ -78,18 +77,12 @@ class FallenShadow(Shaded):
         return tuple(found)
 
     def _is_on_side(self, caster: Caster) -> bool:
-        """Tell whether a shadow falls on a stepped side that is seen: nobody is told how it runs there."""
-        flight = self.panel.flight
-        if flight is None or self.panel.outward is None:
-            return False
-        steps = [corner for at, high in flight.shares for corner in ((at, high - flight.shares[0][1]), (at, high))]
-        stepped = shapely.Polygon([*steps, (1.0, 1.0), (1.0, 0.0)])
-        over = np.array(self.panel.start) + np.array(flight.wide), -np.array(self.panel.outward)
-        other = replace(self.panel, start=vector(over[0]), outward=vector(over[1]))
-        for side in (self.panel, other):
+        """Tell whether a shadow falls on a stepped or slanted side that is seen: nobody is told how it runs there."""
+        for side in self.host.bare_sides:
             is_toward = float(np.array(side.outward) @ np.array(side.start)) < 0
             spots = fallen(side, caster) if is_toward else ()
-            if spots and shapely.Polygon([spot.place for spot in spots]).intersection(stepped).area > LEAST_SHARE:
+            outline = shapely.Polygon(side.outline)
+            if spots and shapely.Polygon([spot.place for spot in spots]).intersection(outline).area > LEAST_SHARE:
                 return True
         return False
 

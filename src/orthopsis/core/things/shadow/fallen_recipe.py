@@ -4,6 +4,9 @@ Where the line from a foot meets the foot of the thing, the path of that upright
 goes on as on the ground; where it meets the ray of the top, that corner of the shadow is found. An edge of the top has
 a shadow that runs as it does on every face to which it is parallel; on others two places of it are joined. At the
 border of a face it is cut off, and begins again on the next one.
+
+Up a slope a path is drawn to where it would cross the upper edge: the upright, its ray and its shadow lie in one
+upright plane, so that place is straight over where the line on the ground, carried on, comes under the edge.
 """
 
 from collections.abc import Generator, Iterator, Sequence
@@ -17,8 +20,9 @@ from orthopsis.core.things.shadow.falling import Border, Bound, Spot, reached, s
 from orthopsis.core.things.shadow.shape import shade_name
 from orthopsis.core.things.values import Values
 
-Kind = Literal["", "path", "foot", "beyond", "edge"]
-"""What an act is for: a path on a face, a place of its foot or beside it that only helps, the outline; or nothing."""
+Kind = Literal["", "section", "path", "foot", "beyond", "edge"]
+"""What an act is for: where a path on a slope leads, a path on a face, a place of its foot or beside it that only
+helps, the outline; or nothing."""
 Told = tuple[Kind, Act]
 Finds = Generator[Told, None, str]
 """Acts that find a point, and its full name."""
@@ -30,11 +34,19 @@ def recipe(values: Values, falls: Sequence[Fall]) -> list[Move]:
     for number in sorted({fall.number for fall in falls}):
         hand = _Hand(values, [fall for fall in falls if fall.number == number])
         for fall in hand.falls:
-            face = "top" if fall.panel.is_level else "side" if fall.is_low else "riser"
             for kind, act in (*hand.paths(fall), *hand.edges(fall)):
-                breath = f"fallen.{kind}_{face}" if kind else ""
+                breath = f"fallen.{kind}_{_told_as(fall)}" if kind else ""
                 moves.append(replace(values.move("round", breath, act), face=fall.panel.says))
     return moves
+
+
+def _told_as(fall: Fall) -> Literal["top", "slope", "side", "riser"]:
+    """Return what the words are called by of what is done on a face."""
+    if fall.panel.is_level:
+        return "top"
+    if fall.panel.incline is not None:
+        return "slope"
+    return "side" if fall.is_low else "riser"
 
 
 class _Hand:
@@ -44,12 +56,16 @@ class _Hand:
         falls: what falls on each face, from the ground up.
         over: where lines of the shadow cross edges of faces: by the line and the full name of the edge.
         found: where the shadows of tops lie on the planes of faces: by the number of the fall and the corner.
+        rising: the paths on slopes that are drawn, full names: likewise.
+        crossed: where these would cross the upper edges, full names: likewise.
     """
 
     def __init__(self, values: Values, falls: Sequence[Fall]) -> None:
         self.values, self.falls = values, falls
         self.over: dict[tuple[Bound, str], str] = {}
         self.found: dict[tuple[int, int], str] = {}
+        self.rising: dict[tuple[int, int], str] = {}
+        self.crossed: dict[tuple[int, int], str] = {}
 
     def n(self, fall: Fall, *parts: str) -> str:
         """Return the full name of something on a face."""
@@ -61,6 +77,9 @@ class _Hand:
 
     def paths(self, fall: Fall) -> Iterator[Told]:
         """Yield the acts that draw the paths on a face, and find the corners of the shadow there."""
+        if fall.panel.incline is not None:
+            for number in sorted({i for bound, *_ in fall.sides if bound.kind == "path" for i in bound.corners}):
+                yield from self._over_edge(fall, number, "section")
         for spot in fall.spots:
             if not (spot.before.is_drawn or spot.after.is_drawn):
                 yield "", Shift(self.at(fall, spot), _own_corner(fall, spot), 0.0)
@@ -95,7 +114,7 @@ class _Hand:
             known = self.over.get(key)
             if known is None:
                 line = self.n(fall, "construction", path.name)
-                yield "path", Run(line, name, start, fall.family(path), key[1], "construction")
+                yield from self._drawn_to(fall, path, start, (line, name, key[1]), "path")
                 self.over[key] = name
             elif known != name:
                 yield "", Shift(name, known, 0.0)
@@ -111,8 +130,45 @@ class _Hand:
         ray = yield from self._ray(fall, corner, kind)
         makes = self.n(fall, "measure", "beyond", str(corner)) if spot is None else self.at(fall, spot)
         line = self.n(fall, "construction", "to", str(corner))
-        yield kind, Run(line, makes, start, fall.family(path), ray, "construction")
+        yield from self._drawn_to(fall, path, start, (line, makes, ray), kind)
         self.found[key] = makes
+        return makes
+
+    def _drawn_to(
+        self, fall: Fall, path: Bound, start: str, found: tuple[str, str, str], kind: Kind
+    ) -> Iterator[Told]:  # fmt: skip
+        """Yield the acts that draw a path from its start to another line.
+
+        Args:
+            found: what it is called, the place where it meets the other line, and that line.
+        """
+        (corner,), (line, makes, other) = path.corners, found
+        if fall.panel.incline is None:
+            yield kind, Run(line, makes, start, fall.family(path), other, "construction")
+            return
+        key = (self.falls.index(fall), corner)
+        if key not in self.rising:
+            over = yield from self._over_edge(fall, corner, kind)
+            yield kind, Rule(line, start, over, "free", "construction")
+            self.rising[key] = line
+        yield kind, Cross(makes, self.rising[key], other)
+
+    def _over_edge(self, fall: Fall, corner: int, kind: Kind) -> Finds:
+        """Yield the acts that find where the path of an upright would cross the upper edge of a slope."""
+        key, panel = (self.falls.index(fall), corner), fall.panel
+        if key in self.crossed:
+            return self.crossed[key]
+        start = yield from self._start(fall, Bound("path", (corner,)), kind)
+        assert panel.incline is not None
+        number = str(corner)
+        ground, under, upper = (self.n(fall, "construction", what, number) for what in ("on", "under", "upper"))
+        foot, makes = (self.n(fall, "measure", what, number) for what in ("under", "over"))
+        yield kind, Rule(under, *panel.incline.under, panel.along.family, "unseen")
+        yield kind, Run(ground, foot, start, fall.cast.setting.shadows.family, under, "unseen")
+        yield kind, Rule(upper, panel.high, panel.far_high, panel.along.family, "unseen")
+        upright = self.n(fall, "construction", "upright", number)
+        yield kind, Run(upright, makes, foot, panel.out.family, upper, "construction")
+        self.crossed[key] = makes
         return makes
 
     def _ray(self, fall: Fall, corner: int, kind: Kind) -> Finds:
@@ -264,4 +320,5 @@ def _carried_on(fall: Fall, border: Border, name: str) -> Act:
         "bottom": ((low, far_low), panel.along), "top": ((high, far_high), panel.along),
         "first": ((low, high), panel.up), "far": ((far_low, far_high), panel.up),
     }[border]  # fmt: skip
-    return Rule(name, *ends, way.family, "unseen")
+    is_sloping = panel.incline is not None and way is panel.up
+    return Rule(name, *ends, "free" if is_sloping else way.family, "unseen")

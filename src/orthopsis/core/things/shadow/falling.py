@@ -9,11 +9,11 @@ up; it ends where the ray from the top comes (textbooks of perspective; from mem
 import itertools
 from collections.abc import Sequence
 from dataclasses import dataclass
-from typing import Literal
+from typing import Literal, Protocol
 
 import numpy as np
 
-from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.panel import Incline, Vector
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.view.eye import Array
@@ -23,9 +23,36 @@ UPRIGHT_SINE = 1e-6
 LEAST_SHARE = 1e-6
 """What covers less than this share of a face is no shadow on it."""
 
+BESIDE = 1.0
+"""A path is carried on to a place beside a slope at most as far as this share of its width (no source)."""
+
 BoundKind = Literal["path", "edge", "border", "base"]
 Border = Literal["", "bottom", "far", "top", "first"]
 """Which edge of a face it is, as the face calls it."""
+
+
+class Surface(Protocol):
+    """What a shadow falls on: a parallelogram of the world, as a panel is."""
+
+    @property
+    def start(self) -> Vector:
+        """Where it begins."""
+
+    @property
+    def axes(self) -> tuple[Vector, Vector]:
+        """Its vectors along and up."""
+
+    @property
+    def outward(self) -> Vector | None:
+        """The way out of it; None where nobody knows."""
+
+    @property
+    def is_level(self) -> bool:
+        """Whether it is a top."""
+
+    @property
+    def incline(self) -> Incline | None:
+        """How it leads up from the ground, if it is a slope."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -107,47 +134,79 @@ class Caster:
         return np.asarray(top + share * (self.shades[corner] - top))
 
 
-def height_of(panel: Panel, caster: Caster) -> float:
+def height_of(panel: Surface, caster: Caster) -> float:
     """Return how high the low corner of a face is over the ground, in heights of the block."""
     return float((np.array(panel.start) - caster.feet[0]) @ caster.up / (caster.up @ caster.up))
 
 
-def reached(panel: Panel, caster: Caster, corner: int) -> float:
+def reached(panel: Surface, caster: Caster, corner: int) -> float:
     """Return at which share of its way to the ground the ray from the top over a corner meets the plane of a face.
 
-    Of an upright face it is also that share of the way of the path; less than 0: the block stands behind the face.
+    Less than 0: the block stands behind the face.
     """
-    assert panel.outward is not None
     if panel.is_level:
         return 1 - height_of(panel, caster)
+    return _met(panel, caster.feet[corner] + caster.up, caster.shades[corner])
+
+
+def based(panel: Surface, caster: Caster, corner: int) -> float:
+    """Return at which share of its way on the ground the path of an upright meets the plane of a face that rises.
+
+    Less than 0: the upright stands behind the face. Of an upright face it is that of the ray, too.
+    """
+    return _met(panel, caster.feet[corner], caster.shades[corner])
+
+
+def _met(panel: Surface, start: Array, end: Array) -> float:
+    """Return at which share of the way between two places the plane of a face is met from outside; -1 if it is not."""
     out = np.array(panel.outward)
-    near, far = (float((place[corner] - np.array(panel.start)) @ out) for place in (caster.feet, caster.shades))
+    near, far = (float((place - np.array(panel.start)) @ out) for place in (start, end))
     return near / (near - far) if near > 0 else -1.0
 
 
-def share_of_path(panel: Panel, caster: Caster, corner: int) -> float:
+def share_of_path(panel: Surface, caster: Caster, corner: int) -> float:
     """Return as which share along an upright face the path of an upright goes up it; of a level one a middle one."""
     if panel.is_level:
         return 0.5
-    base = _base(caster, corner, reached(panel, caster, corner))
+    base = _base(panel, caster, corner)
     ways = np.column_stack((*np.array(panel.axes), np.cross(*np.array(panel.axes))))
     return float(np.linalg.solve(ways, base - np.array(panel.start))[0])
 
 
-def is_lit(panel: Panel, caster: Caster) -> bool:
+def crossed_under(panel: Surface, caster: Caster, corner: int) -> Array | None:
+    """Return where the path of an upright on the ground, carried on, comes under the upper edge of a slope.
+
+    Straight over that the shadow of the upright would cross the upper edge: the upright, its ray and its path lie in
+    one upright plane, which cuts the slope in a line. None where the upright stands behind the foot, or its path runs
+    along the foot, so that the place is far from the slope.
+    """
+    assert panel.incline is not None
+    if based(panel, caster, corner) < 0:
+        return None
+    run, along = np.array(panel.incline.run), np.array(panel.axes[0])
+    foot, way = caster.feet[corner], caster.shades[corner] - caster.feet[corner]
+    across = np.cross(along, caster.up)
+    ahead, left = float(way @ across), float((np.array(panel.start) + run - foot) @ across)
+    if ahead * left <= 0:
+        return None
+    place = np.asarray(foot + left / ahead * way)
+    ways = np.column_stack((along, run, caster.up))
+    share = float(np.linalg.solve(ways, place - np.array(panel.start))[0])
+    return place if -BESIDE <= share <= 1 + BESIDE else None
+
+
+def is_lit(panel: Surface, caster: Caster) -> bool:
     """Tell whether light comes to the outer side of a face, along all rays that bound the shadow."""
-    assert panel.outward is not None
     out = np.array(panel.outward)
     return all(float((caster.shades[i] - caster.on_ray(i, 0.0)) @ out) < 0 for i in caster.chain)
 
 
-def is_upright(panel: Panel, caster: Caster) -> bool:
+def is_upright(panel: Surface, caster: Caster) -> bool:
     """Tell whether a face stands straight up from the ground of the block."""
-    assert panel.outward is not None
     return abs(float(np.array(panel.outward) @ caster.up)) < UPRIGHT_SINE * float(np.linalg.norm(caster.up))
 
 
-def fallen(panel: Panel, caster: Caster) -> tuple[Spot, ...]:
+def fallen(panel: Surface, caster: Caster) -> tuple[Spot, ...]:
     """Return the corners of the shadow on a face, round it; none where none falls there.
 
     It is not asked whether something else keeps the light from there first.
@@ -157,7 +216,7 @@ def fallen(panel: Panel, caster: Caster) -> tuple[Spot, ...]:
     if panel.is_level:
         loop = _on_level(caster, height_of(panel, caster))
     else:
-        loop = _on_upright(panel, caster) if is_upright(panel, caster) else []
+        loop = _on_rising(panel, caster) if panel.incline or is_upright(panel, caster) else []
     if not loop:
         return ()
     ways = np.column_stack((*np.array(panel.axes), np.cross(*np.array(panel.axes))))
@@ -190,15 +249,18 @@ def _on_level(caster: Caster, height: float) -> Loop:
     return [begins, *corners, (caster.feet[last] + raised, Bound("base"))]
 
 
-def _on_upright(panel: Panel, caster: Caster) -> Loop:
-    """Return the shadow on the plane of an upright face, from the ground up, in the world; none if none reaches it."""
+def _on_rising(panel: Surface, caster: Caster) -> Loop:
+    """Return the shadow on the plane of an upright face, or of a slope, from the ground up, in the world.
+
+    There is none if none reaches it.
+    """
     times = {i: reached(panel, caster, i) for i in caster.chain}
     if any(at < 0 for at in times.values()) or all(at >= 1 for at in times.values()):
         return []
     first, last = caster.chain[0], caster.chain[-1]
     found: Loop = []
     if times[first] < 1:
-        found.append((_base(caster, first, times[first]), Bound("path", (first,))))
+        found.append((_base(panel, caster, first), Bound("path", (first,))))
     for i, j in caster.pairs:
         edge = Bound("edge", (i, j))
         if times[i] < 1:
@@ -208,16 +270,23 @@ def _on_upright(panel: Panel, caster: Caster) -> Loop:
             found.append((bend, edge if times[i] >= 1 else Bound("base")))
     if times[last] < 1:
         found.append((caster.on_ray(last, times[last]), Bound("path", (last,))))
-        found.append((_base(caster, last, times[last]), Bound("base")))
+        found.append((_base(panel, caster, last), Bound("base")))
     return found
 
 
-def _base(caster: Caster, corner: int, share: float) -> Array:
-    """Return where the path of an upright meets the foot of a plane, on the ground."""
-    return np.asarray(caster.feet[corner] + share * (caster.shades[corner] - caster.feet[corner]))
+def _base(panel: Surface, caster: Caster, corner: int) -> Array:
+    """Return where the path of an upright meets the foot of a plane, on the ground.
+
+    Of one that stands behind the foot of a slope: where it comes out of the slope.
+    """
+    foot, share = caster.feet[corner], based(panel, caster, corner)
+    if share < 0:
+        out = np.array(panel.outward)
+        return np.asarray(foot + float((np.array(panel.start) - foot) @ out) / float(caster.up @ out) * caster.up)
+    return np.asarray(foot + share * (caster.shades[corner] - foot))
 
 
-def _bend(panel: Panel, caster: Caster, i: int, j: int) -> Array:
+def _bend(panel: Surface, caster: Caster, i: int, j: int) -> Array:
     """Return where the shadow of an edge of the top meets the foot of a plane, on the ground."""
     out = np.array(panel.outward)
     one, two = (float((caster.shades[k] - np.array(panel.start)) @ out) for k in (i, j))

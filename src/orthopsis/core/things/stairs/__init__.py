@@ -4,10 +4,11 @@ A drawn stair is a drawing exercise, not a design: codes and licensed people dec
 """
 
 from orthopsis.core.things.carried_height import AT_EDGE, AT_EDGE_SAYS
+from orthopsis.core.things.climbing import CLIMBS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
 from orthopsis.core.things.raised_block import is_level_top
-from orthopsis.core.things.stairs.shape import CLIMBS, STEPS
+from orthopsis.core.things.stairs.shape import STEPS
 from orthopsis.core.things.stairs.stairs import Stairs
 
 REACHES = {"measured": "measured over the first corner", AT_EDGE: AT_EDGE_SAYS}

@@ -6,10 +6,12 @@ from dataclasses import replace
 
 import numpy as np
 
-from orthopsis.core.construct.panel import Flight, Panel, away_from, vector
+from orthopsis.core.construct.panel import BareSide, Flight, Panel, away_from, vector
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.things.climbing import FAR, NEAR
 from orthopsis.core.things.raised import foot_name
-from orthopsis.core.things.stairs.shape import FAR, NEAR, StairsShape
+from orthopsis.core.things.stairs.shape import StairsShape
 
 
 def side_of(stairs: StairsShape) -> Panel:
@@ -39,6 +41,19 @@ def side_of(stairs: StairsShape) -> Panel:
             stairs.across, vector(np.asarray(across)),
         ),
     )  # fmt: skip
+
+
+def stepped_sides(stairs: StairsShape) -> tuple[BareSide, BareSide]:
+    """Return its two sides, each below its steps."""
+    c, count, world = stairs.corner, stairs.count, stairs.world
+    start, end, top = (world[c(NEAR, name)] for name in ("in.0", "end", f"in.{count}"))
+    over, axes = world[c(FAR, "in.0")] - start, (vector(end - start), vector(top - end))
+    steps = [(i / count, high / count) for i in range(count) for high in (i, i + 1)]
+    shape: tuple[FacePlace, ...] = (*steps, (1.0, 1.0), (1.0, 0.0))
+    return (
+        BareSide(vector(start), axes, away_from(over), shape),
+        BareSide(vector(start + over), axes, away_from(-over), shape),
+    )
 
 
 def steps_of(stairs: StairsShape) -> tuple[Panel, ...]:

@@ -4,8 +4,9 @@ from collections.abc import Iterator
 
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Rule, Run, Side
+from orthopsis.core.things.climbing import FAR, NEAR
 from orthopsis.core.things.raised import foot_name
-from orthopsis.core.things.stairs.shape import FAR, NEAR, StairsShape
+from orthopsis.core.things.stairs.shape import StairsShape
 
 
 def recipe(stairs: StairsShape) -> list[Move]:

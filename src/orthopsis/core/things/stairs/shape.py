@@ -11,19 +11,15 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.things.answers import Spoken
-from orthopsis.core.things.carried_height import CarriedHeight
-from orthopsis.core.things.raised import foot_name
+from orthopsis.core.things.climbing import FAR, NEAR, Climbing
 from orthopsis.core.things.seamed import Seam
 from orthopsis.core.view.eye import Array
-from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.vocabulary import counted
 
 STEPS = {str(count): f"{count} steps" for count in range(2, 13)}
-CLIMBS = {"along": "along the floor", "up": "up it"}
-NEAR, FAR = "near", "far"
 
 
-class StairsShape(CarriedHeight):
+class StairsShape(Climbing):
     """A flight of stairs."""
 
     is_convex = False
@@ -34,65 +30,20 @@ class StairsShape(CarriedHeight):
         return int(self.values.word("steps"))
 
     @property
-    def climbs_along(self) -> bool:
-        """Whether it climbs along the face; else up it."""
-        return self.values.word("climbs") == "along"
-
-    @property
-    def ahead(self) -> Way:
-        """The direction in which it climbs."""
-        return self.panel.along if self.climbs_along else self.panel.up
-
-    @property
-    def across(self) -> Way:
-        """The direction from the near side to the far one."""
-        return self.panel.up if self.climbs_along else self.panel.along
-
-    @property
     def spoken(self) -> Mapping[str, Spoken]:
-        """Which way it climbs, which way it is carried across, and its risers."""
+        """Also its risers."""
         return {
             **super().spoken,
-            "ahead": self.ahead,
-            "over_way": self.across,
             "riser": self.values.mm("rise") / self.count,
             "steps_words": counted(self.count, "riser"),
             "steps_count": str(self.count),
         }
 
-    @property
-    def may_be_thin(self) -> bool:
-        """Steps are thin."""
-        return True
-
-    @cached_property
-    def plan(self) -> Mapping[str, str]:
-        """Which corners of the plan are the foot and the end of each side."""
-        end, over = (1, 3) if self.climbs_along else (3, 1)
-        return {
-            f"{NEAR}.in.0": foot_name(0), f"{NEAR}.end": foot_name(end),
-            f"{FAR}.in.0": foot_name(over), f"{FAR}.end": foot_name(2),
-        }  # fmt: skip
-
-    def corner(self, side: str, name: str) -> str:
-        """Return what a corner of a side is called: those of the plan by their names there."""
-        return self.plan.get(f"{side}.{name}", f"{side}.{name}")
-
     @cached_property
     def world(self) -> Mapping[str, Array]:
-        """Its corners in the world.
-
-        Raises:
-            GeometryError: a side of it is seen edge-on.
-        """
-        feet, count = self.panel.places(self.foot_shares), self.count
-        seen = self._seen(feet)
-        ends = (1, 2) if self.climbs_along else (3, 2)
-        is_narrow = not self.ahead.goal.is_ideal and self.is_edge_on(seen[0], self.ahead)
-        if is_narrow or (not self.across.goal.is_ideal and any(self.is_edge_on(seen[i], self.across) for i in ends)):
-            raise self.edge_on("Move them to one side, or move what they stand on.")
+        """Its corners in the world."""
+        count, places = self.count, dict(self.feet)
         up = self.risen(self.values.mm("rise"))
-        places = dict(zip((foot_name(i) for i in range(4)), feet, strict=True))
         for side in (NEAR, FAR):
             foot, end = places[self.plan[f"{side}.in.0"]], places[self.plan[f"{side}.end"]]
             for i in range(count):
@@ -127,8 +78,7 @@ class StairsShape(CarriedHeight):
     @property
     def face_names(self) -> Mapping[str, str]:
         """Its faces: both sides, risers and treads, the back and where it stands."""
-        around = self.panel.around
-        side, back, over, front = around if self.climbs_along else (around[3], around[2], around[1], around[0])
+        side, back, over, front = self.sides_turned
         steps = {f"{kind}.{i}": turned for i in range(self.count) for kind, turned in
                  (("riser", front), ("tread", "top"))}  # fmt: skip
         return {"near_side": side, "far_side": over, **steps, "back": back, "under": "bottom"}

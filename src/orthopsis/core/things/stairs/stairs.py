@@ -5,13 +5,13 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.panel import BareSide, Panel
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Handle
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.stairs.faces import side_of, steps_of
+from orthopsis.core.things.stairs.faces import side_of, stepped_sides, steps_of
 from orthopsis.core.things.stairs.recipe import recipe
 from orthopsis.core.things.stairs.shape import StairsShape
 
@@ -61,3 +61,8 @@ class Stairs(StairsShape):
     def outer_faces(self) -> tuple[Panel, ...]:
         """Its risers and treads that are seen."""
         return steps_of(self)
+
+    @property
+    def bare_sides(self) -> tuple[BareSide, ...]:
+        """Its stepped sides."""
+        return stepped_sides(self)
