@@ -53,6 +53,7 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "by_lamplight": desk_rooms.by_lamplight,
     "masters_room_by_lamp": desk_rooms.masters_room_by_lamp,
     "shadow_over_steps": desk_rooms.shadow_over_steps,
+    "shadow_up_a_slip": desk_rooms.shadow_up_a_slip,
     "star_through": desk_rooms.star_through,
     "carved_van": desk_rooms.carved_van,
     "sofa_and_chair": desk_rooms.sofa_and_chair,

@@ -15,8 +15,7 @@ def first_boxes(hand: Teacher) -> None:
     """Six boxes round the point, one of them see-through."""
     places = [(40, 20), (-30, -40), (20, 60), (0, -20), (-60, 30), (30, 10)]
     for number, (dx, dy) in enumerate(places, start=1):
-        hand.press("Add a box")
-        hand.page.locator("article.thing").nth(number - 1).wait_for()
+        hand.add("Add a box")
         hand.drag(f"Move the box: Box {number}", dx, dy)
     hand.pick("the look", "See-through")
 
@@ -25,8 +24,7 @@ def cubes(hand: Teacher) -> None:
     """True cubes, the distance points at the sheet's ends."""
     hand.type("the viewing distance", "210")
     for number, (dx, dy) in enumerate([(10, 10), (-20, -20), (30, 0)], start=1):
-        hand.press("Add a box")
-        hand.page.locator("article.thing").nth(number - 1).wait_for()
+        hand.add("Add a box")
         hand.drag(f"Move the box: Box {number}", dx, dy)
         hand.pick_last("the depth", "cube")
 
@@ -36,7 +34,7 @@ def letter(outline: str, depth: str, corner: str) -> Callable[[Teacher], None]:
 
     def make(hand: Teacher) -> None:
         hand.type("the place of the point", "300")
-        hand.press("Add a shape")
+        hand.add("Add a shape")
         hand.corners(outline)
         hand.type("the distance from the bottom edge", "180")
         hand.pick("the depth", "measured")
@@ -49,7 +47,7 @@ def letter(outline: str, depth: str, corner: str) -> Callable[[Teacher], None]:
 def letter_in_two(hand: Teacher) -> None:
     """A letter on a side, the points at the sheet's ends."""
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a shape")
+    hand.add("Add a shape")
     hand.corners(Z)
     hand.drag("Move the block: Shape 1", 20, 30)
 
@@ -57,9 +55,8 @@ def letter_in_two(hand: Teacher) -> None:
 def letters_in_three(hand: Teacher) -> None:
     """Three letters from below, the third point at the top."""
     hand.pick("kind: One point", "Three points")
-    for number, outline in enumerate((A, C, "letter T"), start=1):
-        hand.press("Add a shape")
-        hand.page.locator("article.thing").nth(number - 1).wait_for()
+    for outline in (A, C, "letter T"):
+        hand.add("Add a shape")
         hand.corners(outline)
 
 
@@ -68,15 +65,15 @@ def box_in_two(hand: Teacher) -> None:
     hand.pick("kind: One point", "Two points")
     hand.type("the place of the left point", "-90")
     hand.type("the place of the right point", "480")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.drag("Move the box: Box 1", 10, 20)
     hand.pick("the left side", "measured")
 
 
 def word_about_the_point(hand: Teacher) -> None:
     """A word of the class's own, its letters on all sides of the point."""
-    hand.press("Add a word")
-    hand.type("the word", "TIDE")
+    hand.add("Add a word")
+    hand.type_here("TIDE")
     hand.pick("how its letters stand", "on all sides of the point")
     hand.type("the room about the point", "24")
 
@@ -84,13 +81,13 @@ def word_about_the_point(hand: Teacher) -> None:
 def divided_wall(hand: Teacher) -> None:
     """A wall in two points, divided into bays, and a pattern on its other side."""
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
-    hand.press("Add a division")
+    hand.add("Add a division")
     hand.pick("the face it lies on", "the right side")
     hand.pick("how it is divided", "by ticks and the diagonal")
     hand.type("the parts along", "5")
-    hand.press("Add a pattern")
+    hand.add("Add a pattern")
     hand.pick("the pattern", "bricks")
 
 

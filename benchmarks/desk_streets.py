@@ -6,29 +6,26 @@ from desk_teacher import Teacher
 
 def road_with_trees(hand: Teacher) -> None:
     """A road to the point with dashes by eye, and three sizes of tree."""
-    hand.press("Add a road")
+    hand.add("Add a road")
     hand.pick("how many dashes it has", "3 dashes")
     hand.pick("how the dashes are found", "by eye")
     for number, (tall, dx, dy) in enumerate([("150", 0, 20), ("90", 0, -20), ("40", 20, -60)], start=1):
-        hand.press("Add trees, people, boats or posts")
-        hand.page.locator("article.thing").nth(number).wait_for()
+        hand.add("Add trees, people, boats or posts")
         hand.type("the height", tall)
         hand.drag(f"Move it: Silhouette {number}", dx, dy)
 
 
 def quay_street(hand: Teacher) -> None:
     """A road with pavements, a house and one beyond an alley, lamp posts going away."""
-    hand.press("Add a road")
+    hand.add("Add a road")
     hand.pick("what is beside it", "a pavement on both sides")
-    for number in (1, 2):
-        hand.press("Add a box")
-        hand.page.locator("article.thing").nth(number).wait_for()
+    for _ in (1, 2):
+        hand.add("Add a box")
     hand.drag("Change width and height: Box 1", 10, -60)
     hand.pick_last("what it stands by", "Box 1")
     hand.pick_last("how it stands", "beyond an alley behind")
     hand.type("the gap", "12")
-    hand.press("Add trees, people, boats or posts")
-    hand.page.locator("article.thing").nth(3).wait_for()
+    hand.add("Add trees, people, boats or posts")
     hand.pick("what they are", "a lamp post")
     hand.pick("how many there are", "5")
 
@@ -36,50 +33,42 @@ def quay_street(hand: Teacher) -> None:
 def house_with_a_hip_roof(hand: Teacher) -> None:
     """A house in two points, a hip roof on its top, windows in its side."""
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
-    hand.press("Add a hip roof")
+    hand.add("Add a hip roof")
     hand.type("the height of the roof", "40")
-    hand.press("Add windows")
-    hand.page.locator("article.thing").nth(2).wait_for()
+    hand.add("Add windows")
     hand.pick_last("the face it lies on", "the right side")
 
 
 def loft_with_chimney(hand: Teacher) -> None:
     """A house in two points, a gable over its left side, a chimney, a dormer and shingles on the slope that shows."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
-    for number, thing in enumerate(("a gable roof", "a chimney", "a dormer"), start=1):
-        hand.press(f"Add {thing}")
-        things.nth(number).wait_for()
+    for thing in ("a gable roof", "a chimney", "a dormer"):
+        hand.add(f"Add {thing}")
     hand.type("how it lies along the roof", "3:1:1")
-    hand.press("Add a pattern")
-    things.nth(4).wait_for()
+    hand.add("Add a pattern")
     hand.pick_last("the pattern", "bricks")
     hand.pick_last("its fields", "in lines")
 
 
 def three_stores(hand: Teacher) -> None:
     """A tall store in two points, one beyond an alley on either side, windows in one of them."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
     for number in range(3):
-        hand.press("Add a box")
-        things.nth(number).wait_for()
+        hand.add("Add a box")
         if number:
             hand.pick_last("what it stands by", "Box 1")
             hand.pick_last("how it stands", f"beyond an alley {('left', 'right')[number - 1]} of")
-    hand.press("Add windows")
-    things.nth(3).wait_for()
+    hand.add("Add windows")
     hand.pick_last("how many there are up", "4")
 
 
 def joined(hand: Teacher, number: int, to: str, how: str) -> None:
     """One more box that stands by another one."""
-    hand.press("Add a box")
-    hand.page.locator("article.thing").nth(number).wait_for()
+    hand.add("Add a box")
     hand.pick_last("what it stands by", to)
     hand.pick_last("how it stands", how)
 
@@ -87,63 +76,51 @@ def joined(hand: Teacher, number: int, to: str, how: str) -> None:
 def town_corner(hand: Teacher) -> None:
     """A corner of eight buildings in two points: three joined on the left, two on the right, an alley, one behind."""
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
-    hand.page.locator("article.thing").nth(0).wait_for()
+    hand.add("Add a box")
     for number, (to, side) in enumerate([(1, "left"), (2, "left"), (3, "left"), (1, "right"), (5, "right")], start=1):
         joined(hand, number, f"Box {to}", f"against the {side} end of")
     joined(hand, 6, "Box 6", "beyond an alley right of")
-    hand.press("Add a box")
-    hand.page.locator("article.thing").nth(7).wait_for()
+    hand.add("Add a box")
 
 
 def pavement_corner(hand: Teacher) -> None:
     """A low block as a pavement around the corner, three houses raised on it, windows in one."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.type("the height", "5")
     hand.type("the left side", "150")
     hand.type("the right side", "160")
-    for number, (along, up) in enumerate([("1:5:6", "1:5:6"), ("6:5:1", "1:5:6"), ("1:5:6", "6:5:1")], start=1):
-        hand.press("Add a raised block")
-        things.nth(number).wait_for()
+    for along, up in [("1:5:6", "1:5:6"), ("6:5:1", "1:5:6"), ("1:5:6", "6:5:1")]:
+        hand.add("Add a raised block")
         hand.type("how its plan lies along the top", along)
         hand.type("how its plan lies up the top", up)
-    hand.press("Add windows")
-    things.nth(4).wait_for()
+    hand.add("Add windows")
 
 
 def house_with_eaves(hand: Teacher) -> None:
     """A house in two points with eaves and a hip roof on them, a shed against its end with a lean-to."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
+    hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
-    hand.press("Add eaves")
-    things.nth(1).wait_for()
-    hand.press("Add a hip roof")
-    things.nth(2).wait_for()
+    hand.add("Add eaves")
+    hand.add("Add a hip roof")
     joined(hand, 3, "Box 1", "against the right end of")
-    hand.press("Add a lean-to roof")
-    things.nth(4).wait_for()
+    hand.add("Add a lean-to roof")
 
 
 def rails(hand: Teacher) -> None:
     """Rails to the point and a shed beside them."""
-    hand.press("Add rails")
+    hand.add("Add rails")
     hand.pick("how many sleepers there are", "8")
-    hand.press("Add a box")
-    hand.page.locator("article.thing").nth(1).wait_for()
+    hand.add("Add a box")
     hand.drag("Move the box: Box 1", 10, -20)
 
 
 def second_row(hand: Teacher) -> None:
     """A road in one point, two houses on either side, another row of two behind them."""
-    things = hand.page.locator("article.thing")
-    hand.press("Add a road")
-    for number in range(1, 5):
-        hand.press("Add a box")
-        things.nth(number).wait_for()
+    hand.add("Add a road")
+    for _ in range(4):
+        hand.add("Add a box")
     for number, (dx, dy) in enumerate([(-40, 0), (40, 0), (-20, -30), (20, -30)], start=1):
         hand.drag(f"Change width and height: Box {number}", 6, -30)
         hand.drag(f"Move the box: Box {number}", dx, dy)
@@ -151,93 +128,72 @@ def second_row(hand: Teacher) -> None:
 
 def two_streets(hand: Teacher) -> None:
     """Two points on one sheet, a house by each and a road to one of them."""
-    things = hand.page.locator("article.thing")
     hand.press("more")
     hand.look()
     hand.page.get_by_text("One more point on this eye level").click()
-    hand.press("Add a road")
-    for number in (1, 2):
-        hand.press("Add a box")
-        things.nth(number).wait_for()
+    hand.add("Add a road")
+    for _ in (1, 2):
+        hand.add("Add a box")
     hand.pick_last("the view", "view 2")
 
 
 def small_world(hand: Teacher) -> None:
     """Six towers about one point, their roofs drawn true, windows in one of them."""
-    things = hand.page.locator("article.thing")
     places = [(-60, 40), (40, 50), (60, -40), (-50, -60), (10, 70), (-20, 20)]
     for number, (dx, dy) in enumerate(places, start=1):
-        hand.press("Add a box")
-        things.nth(number - 1).wait_for()
+        hand.add("Add a box")
         hand.drag(f"Move the box: Box {number}", dx, dy)
-    hand.press("Add windows")
-    things.nth(6).wait_for()
+    hand.add("Add windows")
 
 
 def gull_view(hand: Teacher) -> None:
     """A block in three points with two more beyond alleys, a pyramid on one and a gable on another."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Three points")
-    hand.press("Add a box")
-    things.nth(0).wait_for()
+    hand.add("Add a box")
     joined(hand, 1, "Box 1", "beyond an alley left of")
-    hand.press("Add a gable roof")
-    things.nth(2).wait_for()
+    hand.add("Add a gable roof")
     joined(hand, 3, "Box 1", "beyond an alley right of")
-    hand.press("Add a hip roof")
-    things.nth(4).wait_for()
+    hand.add("Add a hip roof")
     hand.pick("what its slopes rise to", "one tip")
 
 
 def cottage_with_shutters(hand: Teacher) -> None:
     """A house in two points, a gable over its left side, a door there and windows with shutters on the right."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
-    things.nth(0).wait_for()
+    hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
-    hand.press("Add windows")
-    things.nth(1).wait_for()
+    hand.add("Add windows")
     hand.pick_last("the face it lies on", "the right side")
     hand.pick_last("how wide each is", "a third")
     hand.pick_last("what is on either side of each", "open shutters")
-    hand.press("Add windows")
-    things.nth(2).wait_for()
+    hand.add("Add windows")
     hand.pick_last("the face it lies on", "the left side")
     hand.pick_last("how many there are along", "1")
     hand.type("how they lie up the face", "0:7:3")
-    hand.press("Add a gable roof")
-    things.nth(3).wait_for()
+    hand.add("Add a gable roof")
 
 
 def boat_shed(hand: Teacher) -> None:
     """A house in two points with a gable, a shed against it whose lean-to runs with the roof."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
-    hand.press("Add a box")
-    things.nth(0).wait_for()
+    hand.add("Add a box")
     hand.type("the height", "90")
-    hand.press("Add a gable roof")
-    things.nth(1).wait_for()
+    hand.add("Add a gable roof")
     joined(hand, 2, "Box 1", "against the right end of")
     hand.type("the height", "50")
-    hand.press("Add a lean-to roof")
-    things.nth(3).wait_for()
+    hand.add("Add a lean-to roof")
     hand.pick_last("how steep it is", "runs with the gable roof")
 
 
 def signpost(hand: Teacher) -> None:
     """A post in two points, and two thin boards, an arrow carved from each."""
-    things = hand.page.locator("article.thing")
     hand.pick("kind: One point", "Two points")
     sizes = [("30", "6", "80"), ("30", "80", "6"), ("150", "9", "9")]
-    for number, (tall, left, right) in enumerate(sizes, start=1):
-        hand.press("Add a box")
-        things.nth(number - 1).wait_for()
+    for tall, left, right in sizes:
+        hand.add("Add a box")
         hand.type("the height", tall)
         hand.type("the left side", left)
         hand.type("the right side", right)
     for number, (side, outline) in enumerate([("right", "arrow"), ("left", "arrow to the left")], start=1):
-        hand.press("Add a figure")
-        things.nth(number + 2).wait_for()
+        hand.add("Add a figure")
         desk_rooms.carve(hand, outline, f"Box {number}", side)

@@ -25,6 +25,13 @@ class Teacher:
         self.look()
         (within or self.page).get_by_role("button", name=name, exact=exact).first.click()
 
+    def add(self, name: str) -> None:
+        """Press a button that adds a thing, and wait until its sentence is there."""
+        things = self.page.locator("article.thing")
+        there = things.count()
+        self.press(name)
+        things.nth(there).wait_for()
+
     def pick(self, place: str, option: str) -> None:
         """Choose another value at a place of a sentence."""
         self.press(place)
@@ -42,6 +49,12 @@ class Teacher:
         """Type another value at a place of the last sentence that has it."""
         self.look(len(value))
         self.page.get_by_role("button", name=place).last.click()
+        self.page.keyboard.type(value)
+        self.page.keyboard.press("Enter")
+
+    def type_here(self, value: str) -> None:
+        """Type into the place that is open already, such as the word of a new one."""
+        self.look(len(value))
         self.page.keyboard.type(value)
         self.page.keyboard.press("Enter")
 

@@ -92,9 +92,11 @@ def test_few_figures_stay_in_the_words_and_ticks_that_are_many_go_to_the_picture
     many = next(step for step in ticks if "on the picture" in step.text)
     few = next(step for step in ticks if len(FIGURE.findall(step.text)) == 3)
     (scale,) = many.scales
-    assert f"at the {len(scale.marks)} measures in mm on the picture" in many.text
+    assert f"at the {len(scale.marks) - 1} measures in mm on the picture" in many.text
     # Three lengths from one place would lie on each other: the picture has a scale beside the ticks, and no lengths.
-    assert [[mark.text for mark in scale.marks] for scale in few.scales] == [FIGURE.findall(few.text)]
+    (beside,) = few.scales
+    # Where the ruler's 0 lies is shown, too, so that it is in the picture.
+    assert [mark.text for mark in beside.marks] == ["0", *FIGURE.findall(few.text)]
     assert few.dimensions == []
 
 

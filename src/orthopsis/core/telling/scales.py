@@ -59,10 +59,11 @@ def _ticked(solved: Solved, acts: Sequence[Act], least: int) -> list[Scale]:
     texts = tick_texts(solved, acts)
     if len(texts) < least:
         return []
-    at = [solved.board.points[name].xy for name in texts]
-    wide, tall = (max(axis) - min(axis) for axis in zip(*at, strict=True))
+    begins = {at for act in acts if (at := _begin(solved, act)) is not None}
+    read = [*((at, "0") for at in begins), *((solved.board.points[name].xy, text) for name, text in texts.items())]
+    wide, tall = (max(axis) - min(axis) for axis in zip(*(at for at, _ in read), strict=True))
     along = 0 if wide > tall else 1
-    marks = [ScaleMark(at=place, text=text) for place, text in zip(at, texts.values(), strict=True)]
+    marks = [ScaleMark(at=place, text=text) for place, text in read]
     return [Scale(side=("below", "left")[along], marks=sorted(marks, key=lambda mark: mark.at[along]))]
 
 
@@ -78,6 +79,16 @@ def tick_texts(solved: Solved, acts: Sequence[Act]) -> dict[str, str]:
             case Divide():
                 texts[act.makes] = f"{act.share:.0%}"
     return texts
+
+
+def _begin(solved: Solved, act: Act) -> Place | None:
+    """Return where a measure of a tick begins: there lies the ruler's 0."""
+    match act:
+        case MeasureAlong():
+            return solved.board.lines[act.line].start.xy
+        case Shift() | Divide():
+            return solved.board.points[act.start].xy
+    return None
 
 
 def _different(lengths: Iterable[float]) -> list[float]:

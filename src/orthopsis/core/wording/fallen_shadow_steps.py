@@ -69,7 +69,7 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         "ruler",
     ),
     "fallen.section_slope": StepPhrases(
-        "where it would cross the upper edge of {where}",
+        "marks at the upper edge of {where}",
         (
             "Lay the ruler on each light line on the ground. Carry it on, lightly, to the side of the plan under the "
             "upper edge of {where}. From there go straight up, lightly, to that edge, and make a mark. Past the end of "

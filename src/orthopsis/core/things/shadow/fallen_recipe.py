@@ -78,7 +78,8 @@ class _Hand:
     def paths(self, fall: Fall) -> Iterator[Told]:
         """Yield the acts that draw the paths on a face, and find the corners of the shadow there."""
         if fall.panel.incline is not None:
-            for number in sorted({i for bound, *_ in fall.sides if bound.kind == "path" for i in bound.corners}):
+            paths = {i for bound, *_ in fall.sides if bound.kind == "path" for i in bound.corners}
+            for number in sorted(paths | {spot.corner for spot in fall.spots if spot.corner is not None}):
                 yield from self._over_edge(fall, number, "section")
         for spot in fall.spots:
             if not (spot.before.is_drawn or spot.after.is_drawn):
