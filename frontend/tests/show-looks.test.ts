@@ -49,6 +49,21 @@ describe('how the class display looks', () => {
     expect(looks.value).toEqual({ ...USUAL, ghost: true, darkRoom: true })
   })
 
+  it('is closed by Escape, and what Escape does beside it waits for the next one', async () => {
+    let left = 0
+    const leave = () => (left += 1)
+    window.addEventListener('keydown', leave)
+    await open()
+    expect(view.findAllComponents(NCheckbox)).not.toHaveLength(0)
+    const press = () => document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Escape', bubbles: true }))
+    press()
+    await flushPromises()
+    expect(left).toBe(0)
+    press()
+    expect(left).toBe(1)
+    window.removeEventListener('keydown', leave)
+  })
+
   it('names the keys only while keys do something', async () => {
     await open()
     expect(box('Dark room').text()).toContain('D')

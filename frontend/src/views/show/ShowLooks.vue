@@ -5,11 +5,14 @@ import { computed, ref, watch } from 'vue'
 
 import KeyList from '@/shell/KeyList.vue'
 
+import { useEscape } from './keys'
 import type { Looks } from './looks'
 
 const looks = defineModel<Looks>('looks', { required: true })
 const props = defineProps<{ inches: boolean; problem: string }>()
+const open = ref(false)
 const keys = ref(false)
+useEscape(computed({ get: () => open.value && !keys.value, set: (is) => (open.value = is) }))
 
 const SWITCHES: {
   name: keyof Looks & ('ghost' | 'spotlight' | 'closeUp' | 'darkRoom' | 'clock' | 'keys')
@@ -47,7 +50,7 @@ function takeBoard(): void {
 </script>
 
 <template>
-  <NPopover trigger="click" placement="top-end" :width="370" style="max-height: 80vh" scrollable>
+  <NPopover v-model:show="open" trigger="click" placement="top-end" :width="370" style="max-height: 80vh" scrollable>
     <template #trigger>
       <button type="button" class="looks">Looks</button>
     </template>

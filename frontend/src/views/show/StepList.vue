@@ -5,11 +5,13 @@ import { computed, nextTick, ref, watch } from 'vue'
 
 import type { Step } from '@/api/types'
 
+import { useEscape } from './keys'
 import { beginnings } from './showing'
 
 const number = defineModel<number>('number', { required: true })
 const props = defineProps<{ steps: Step[] }>()
 const open = ref(false)
+useEscape(open)
 const list = ref<HTMLElement>()
 
 watch(open, async (is) => {

@@ -23,3 +23,17 @@ export function useKeys(keys: Acts, letters: Acts, lettersOn: Ref<boolean>) {
 
   return { press: (key: string) => actOf(key)?.() }
 }
+
+/** While something is open over the page, Escape closes that, and nothing else. */
+export function useEscape(open: Ref<boolean>): void {
+  useEventListener(
+    window,
+    'keydown',
+    (event) => {
+      if (!open.value || event.key !== 'Escape') return
+      event.stopImmediatePropagation()
+      open.value = false
+    },
+    { capture: true },
+  )
+}
