@@ -12,6 +12,7 @@ from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.answer import DrawnLine
 from orthopsis.core.exercise.solve import draw
+from orthopsis.core.things.shadow.outline import climb_of
 from orthopsis.core.things.shadow.shape import ShadowShape
 
 SHADOW = {"kind": "shadow", "name": "Shadow", "joined_to": "Chest", "joined_by": "face_ground"}
@@ -151,3 +152,21 @@ def test_where_it_reaches_two_walls_it_is_only_said() -> None:
     exercise = chest("9:2:1", "9:2:1", 70.0, sun=sun, light="left")
     assert standing(exercise).climb is None
     assert {"shadow_over_edge", "shadow_climbs"} & {advice.code for advice in draw(exercise).advice}
+
+
+@pytest.mark.parametrize("off_mm", [0.0, -1e-13, 1e-13])
+def test_the_last_digit_of_a_number_does_not_decide_whether_it_climbs(off_mm: float) -> None:
+    """A block that stands at the wall is not behind it, nor is a shadow that ends at its foot beyond it."""
+    shadow = standing(by_right_wall())
+    assert shadow.climb is not None
+    wall, up, shades = shadow.climb.wall, shadow.up, shadow.shades
+    out = np.array(wall.outward)
+    before = (shadow.feet - np.array(wall.start)) @ out
+    at_wall = shadow.feet - out * (before.min() - off_mm)
+    moved = at_wall + (shades - shadow.feet)
+    climbed = climb_of([wall], at_wall, up, moved, shadow.pairs)
+    assert climbed is not None
+    assert all(climbed.is_beyond(i) for i in shadow.chain)
+    behind = (moved - np.array(wall.start)) @ out
+    ends = moved - out * (behind.min() - off_mm)
+    assert climb_of([wall], ends - (moved - at_wall), up, ends, shadow.pairs) is None

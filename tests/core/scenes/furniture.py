@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.things.round_body.bands import BANDS
 from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
 from orthopsis.core.things.round_body.shape import INSIDE, NARROW
 from orthopsis.core.things.table.shape import LEGS as TABLE_LEGS
@@ -86,7 +87,8 @@ def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
         form = {"form": draw(st.sampled_from(sorted(ROUND_FORMS))), "narrow": draw(st.sampled_from(sorted(NARROW)))}
         inside = draw(st.sampled_from(sorted(INSIDE)))
         size = {"along": draw(part), "up": draw(part), "rise": draw(st.floats(4.0, 80.0))}
-        things.append({"kind": "round_body", **place, **form, **size, "inside": inside})
+        bands = {"bands": draw(st.sampled_from(sorted(BANDS)))}
+        things.append({"kind": "round_body", **place, **form, **size, "inside": inside, **bands})
     made = exercise_of(*things, views=views_of(exercise))
     assume(not is_unheld(made))
     return made

@@ -99,7 +99,7 @@ FACE_OF = {"raised_block": "ground", "stairs": "steps", "ramp": "slope"}
 
 @st.composite
 def falling(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
-    """Return a wide deck or a room, in it a post and a block, stairs or a ramp, the post's shadow, and what falls there."""
+    """Return a wide deck or a room, in it a post and a block, stairs or a ramp, its shadow, and what falls there."""
     view, light = draw(st.sampled_from(views)), draw(suns())
     if light["sun"]["stands"] == "lamp":
         room = draw(st.one_of(rooms(more=0), corner_rooms(more=0)))

@@ -72,6 +72,43 @@ ROUND_BODY: dict[str, StepPhrases] = {
         "Drawing the box dark: only the round lines stay.",
         "ruler, pencil light",
     ),
+    "round_body.band_marks": StepPhrases(
+        "where its bands go",
+        (
+            "On the first line of the box that goes {upright} make small marks for the bands: {ticks} from its foot.",
+            "On the first [upright] of the box mark the bands: {ticks} from its foot.",
+            "The bands on the first [upright]: {ticks} from its foot.",
+        ),
+        "Heights are measured on the first [upright], and carried round from there.",
+        "Measuring on the round outline: it stands farther away.",
+        "ruler",
+    ),
+    "round_body.band_square": StepPhrases(
+        "its square in the box",
+        (
+            "From its mark draw a light line {along} and one {up_way}, to the next lines of the box that go {upright}. "
+            "Close the square. Count: {count} lines.",
+            "From its mark draw its square lightly, {along} and {up_way}, from [upright] to [upright]: {lines}.",
+            "Its square lightly, {along} and {up_way} from the mark, from [upright] to [upright]: {lines}.",
+        ),
+        "A level square in the box runs as the upper and the lower one do.",
+        "Drawing the square level all round: its sides run to the points.",
+        "ruler, pencil light",
+    ),
+    "round_body.band_middle": StepPhrases(
+        "the middle of its square",
+        MIDDLE_SAYS,
+        "The middles of all squares of one box lie over each other.",
+        "Copying the middle from below without the diagonals.",
+        "ruler",
+    ),
+    "round_body.band": StepPhrases(
+        "its circle",
+        CIRCLE_SAYS,
+        "The farther a circle lies from the [eye level], the rounder it looks.",
+        "Copying the curve of the top: each band has a curve of its own.",
+        "pencil, free hand",
+    ),
     "round_body.rim_middle": StepPhrases(
         "the middle of the upper square",
         MIDDLE_SAYS,

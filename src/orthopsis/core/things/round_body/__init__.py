@@ -7,6 +7,7 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
 from orthopsis.core.things.raised_block import is_level_top
+from orthopsis.core.things.round_body.bands import BANDS, NO_BANDS
 from orthopsis.core.things.round_body.body import RoundBody
 from orthopsis.core.things.round_body.shape import FORMS, INSIDE, NARROW
 
@@ -27,6 +28,7 @@ ROUND_BODY = ThingKind(
         ),
         Length("rise", "the height", 40.0, 1.0, 2000.0),
         Choice("inside", "whether one looks into it", INSIDE, "closed"),
+        Choice("bands", "the bands about it", {name: says for name, (says, _) in BANDS.items()}, NO_BANDS),
     ),
     in_view={"one_point": RoundBody, "two_point": RoundBody, "three_point": RoundBody},
     hangs="on_face",

@@ -16,6 +16,7 @@ from orthopsis.core.things.round_body.shape import FORMS, RoundShape
 from orthopsis.core.things.setting import Setting
 
 _TAPERED = tuple(name for name, form in FORMS.items() if form.has_narrow_foot or form.has_narrow_rim)
+_STRAIGHT = tuple(name for name, form in FORMS.items() if form.is_straight)
 _TIPPED = tuple(name for name, form in FORMS.items() if form.has_tip)
 _LIDDED = tuple(name for name in FORMS if name not in _TIPPED)
 
@@ -28,6 +29,7 @@ class RoundBody(RoundShape):
         Clause(", there {narrow}", {"form": _TAPERED}),
         Clause(", {rise} tall over the middle of its square.", {"form": _TIPPED}),
         Clause(", {rise} tall. At its top it is {inside}.", {"form": _LIDDED}),
+        Clause(" It has {bands}.", {"form": _STRAIGHT}),
     )
 
     @classmethod

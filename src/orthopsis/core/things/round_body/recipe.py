@@ -10,6 +10,8 @@ from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.inscribed import Drawn, middle_acts, outline_acts
 from orthopsis.core.things.rectangles.layout import Corners
+from orthopsis.core.things.round_body import bands
+from orthopsis.core.things.round_body.bands import Band
 from orthopsis.core.things.round_body.shape import CIRCLE, RoundShape, touched
 
 
@@ -25,11 +27,24 @@ def recipe(body: RoundShape) -> list[Move]:
     else:
         told += [("round_body.height", act) for act in body.height_acts(body.values.mm("rise"))]
         told += [("round_body.box", act) for act in body.box_acts()]
+        told += [("round_body.band_marks", bands.mark(body, band)) for band in body.bands]
         told += [("round_body.rim_middle", act) for act in middle_acts(rim)]
         told += [("round_body.rim", act) for act in outline_acts(rim, touched(body.nodes))]
         outline = "touching" if form.is_straight else "tapering"
     told += [(f"round_body.{outline}", act) for act in (*circle, *_outline(body))]
-    return [*grid.moves(), *(body.values.move("back", breath, act) for breath, act in told)]
+    moves = [*grid.moves(), *(body.values.move("back", breath, act) for breath, act in told)]
+    return moves + [
+        body.values.move("back", breath, act, band.says) for band in body.bands for breath, act in _band(body, band)
+    ]
+
+
+def _band(body: RoundShape, band: Band) -> Iterator[tuple[str, Act]]:
+    """Yield the acts that draw a band, each with its breath."""
+    drawn = _drawn(body, band.name, lambda i: bands.corner(band, i), lambda side: f"{band.name}.{side}")
+    yield from (("round_body.band_square", act) for act in bands.square(body, band))
+    yield from (("round_body.band_middle", act) for act in middle_acts(drawn))
+    yield from (("round_body.band", act) for act in outline_acts(drawn, touched(body.nodes)))
+    yield from (("", act) for act in bands.touches(body, band, body.panel.out.family))
 
 
 def _foot(body: RoundShape, grid: Grid) -> tuple[list[tuple[str, Act]], list[Act]]:
@@ -118,10 +133,10 @@ def _outline(body: RoundShape) -> Iterator[Act]:
             ends = n(_corner(body, body.base_shares, i)), n(top_name(i))
             yield Rule(n(f"construction.slope.{i}"), *ends, "free", "unseen")
         yield Cross(goal, n("construction.slope.0"), n("construction.slope.1"))
+    touching = {node: (side, which) for node, side, which in body.touched_nodes}
     for node in outlined:
-        if node.is_touched:
-            side = CIRCLE.sides[node.side].name
-            which = [other for other in outlined if other.is_touched and other.side == node.side].index(node)
+        if node in touching:
+            side, which = touching[node]
             for end in ("base",) if form.has_tip else ("base", "rim"):
                 yield Touch(n(f"{end}.{node.name}"), n(f"{end}.{side}"), goal, which)
         upper = n("tip") if form.has_tip else n(f"rim.{node.name}")

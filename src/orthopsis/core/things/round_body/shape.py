@@ -7,6 +7,7 @@ square of the lower one has corners of its own, ``base.corner.0``.
 
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass
+from itertools import pairwise
 
 import numpy as np
 from propcache.api import cached_property
@@ -15,6 +16,8 @@ from orthopsis.core.construct.moves import Act, Role
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.raised_block.block import RaisedBlock
@@ -22,6 +25,7 @@ from orthopsis.core.things.rectangles.forms import CENTRE, PLACES, Node, nodes_o
 from orthopsis.core.things.rectangles.forms import FORMS as FACE_FORMS
 from orthopsis.core.things.rectangles.layout import Corners, within
 from orthopsis.core.things.rectangles.solid import turned_over
+from orthopsis.core.things.round_body.bands import BANDS, NO_BANDS, Band, called
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
@@ -153,6 +157,43 @@ class RoundShape(RaisedBlock):
         return {"rise": there.page_mm(there.middle, 0.0, high)}
 
     @cached_property
+    def bands(self) -> tuple[Band, ...]:
+        """The bands about it, each at a mark of the ruler on its first upright; only a cylinder has some.
+
+        Raises:
+            GeometryError: two of them would be one, or one would lie on the eye level as a mere line.
+        """
+        _, shares = BANDS[self.values.word("bands")]
+        if not shares or not self.form.is_straight:
+            return ()
+        sheet, rise = self.setting.sheet, self.values.mm("rise")
+        heights = [round_to(rise * share, sheet.division_mm) for share in shares]
+        if any(b - a < sheet.division_mm / 2 for a, b in pairwise([0.0, *heights, rise])):
+            raise self._no_bands("is too low for its bands", "Make it taller, or give it fewer bands.")
+        found = called(heights)
+        if any(abs(self.band_page(band, 0).y - self.setting.frame.level_mm) < sheet.division_mm / 2 for band in found):
+            why = "would have a band on the eye level, as a mere line"
+            raise self._no_bands(why, "Give it another number of bands, or another height.")
+        return found
+
+    def _no_bands(self, why: str, fix: str) -> GeometryError:
+        name = self.values.name
+        return GeometryError("no_bands_here", f"“{name}” {why}.", fix, about="bands", nearest=NO_BANDS)
+
+    def band_page(self, band: Band, corner: int) -> Point:
+        """Return where a corner of the square of a band is on the page."""
+        return self._seen((self.feet[corner] + self.risen(band.mm))[None])[0]
+
+    @property
+    def touched_nodes(self) -> tuple[tuple[Node, str, int], ...]:
+        """Where its outline touches its circles: the corner, the quarter on which it lies, which one there."""
+        outlined = [node for node in self.nodes if node.is_sharp and node.is_touched]
+        sides = [[other for other in outlined if other.side == node.side] for node in outlined]
+        return tuple(
+            (node, CIRCLE.sides[node.side].name, same.index(node)) for node, same in zip(outlined, sides, strict=True)
+        )
+
+    @cached_property
     def tip_upward(self) -> Upward:
         """The upright over the middle of its plan, on which the height of a tip is measured."""
         return Upward(self._seen(self.middle[None])[0], self.panel.out)
@@ -219,13 +260,17 @@ class RoundShape(RaisedBlock):
             upper = (self.middle + self.rising)[None]
         else:
             upper = self.panel.places([within(self.foot_shares, node.place) for node in self.nodes]) + self.rising
-        return Solid(self._topology, np.vstack((base, upper)))
+        rings = [base + self.risen(band.mm) for band in self.bands]
+        return Solid(self._topology, np.vstack((base, *rings, upper)))
 
     @cached_property
     def _topology(self) -> Topology:
-        nodes, panel = self.nodes, self.panel
-        base = [f"base.{node.name}" for node in nodes]
-        upper = ["tip"] * len(nodes) if self.form.has_tip else [f"rim.{node.name}" for node in nodes]
+        nodes, panel, bands = self.nodes, self.panel, self.bands
+        levels = ["base", *(band.name for band in bands), "rim"]
+        rings = [[f"{level}.{node.name}" for node in nodes] for level in levels]
+        if self.form.has_tip:
+            rings[-1] = ["tip"] * len(nodes)
+        base, upper = rings[0], rings[-1]
         lengths = float(np.linalg.norm(panel.axes[0])), float(np.linalg.norm(panel.axes[1]))
         faces, edges = [Face("base", tuple(reversed(base)), "bottom")], list[Edge]()
         if not (self.form.has_tip or self.is_hollow):
@@ -234,18 +279,31 @@ class RoundShape(RaisedBlock):
             j = (i + 1) % len(nodes)
             (x, y), (to_x, to_y) = node.place, nodes[j].place
             turned = turned_over((to_x - x, to_y - y), lengths, panel.around)
-            corners = (base[i], base[j], *dict.fromkeys((upper[j], upper[i])))
-            faces.append(Face(f"side.{node.name}", corners, turned, is_curved=True))
+            for level, (low, high) in enumerate(pairwise(rings)):
+                corners = (low[i], low[j], *dict.fromkeys((high[j], high[i])))
+                name = f"side.{level}.{node.name}" if level else f"side.{node.name}"
+                faces.append(Face(name, corners, turned, is_curved=True))
             side, after = CIRCLE.sides[node.side], nodes[j]
             angles = (node.angle, after.angle if after.side == node.side else np.pi / 2)
             if not self.goes_on:
                 edges.append(Edge(f"base.{side.name}", base[i], base[j], "free", angles, Feature("side")))
             if not self.form.has_tip:
                 edges.append(Edge(f"rim.{side.name}", upper[i], upper[j], "free", angles, Feature("front")))
+            if self._faces_eye(i, j):
+                # What is behind is not drawn: through an open body one would see it on the inner side.
+                for band, ring in zip(bands, rings[1:-1], strict=True):
+                    name = f"{band.name}.{side.name}"
+                    edges.append(Edge(name, ring[i], ring[j], "free", angles, Feature("side")))
             if node.is_sharp:
                 runs = panel.out.family if self.form.is_straight else "free"
                 edges.append(Edge(f"outline.{node.name}", base[i], upper[i], runs, feature=Feature("away")))
         turn = -1 if panel.is_mirrored else 1
         faces = [Face(f.name, f.corners[::turn], f.turned, is_curved=f.is_curved) for f in faces]
-        names = tuple(dict.fromkeys((*base, *upper)))
+        names = tuple(dict.fromkeys(name for ring in rings for name in ring))
         return Topology(names, tuple(faces), tuple(edges), is_open=self.is_hollow, is_convex=not self.is_hollow)
+
+    def _faces_eye(self, first: int, other: int) -> bool:
+        """Tell whether the piece of its side between two corners is turned to the eye."""
+        low = self.panel.places([within(self.base_shares, self.nodes[i].place) for i in (first, other)])
+        seen = self._seen(np.vstack((low, low[::-1] + self.rising)))
+        return (signed_area(seen) > 0) != self.panel.is_mirrored

@@ -74,18 +74,20 @@ def climb_of(
     """
     corners = sorted({corner for pair in pairs for corner in pair})
     reached = [(wall, _times(wall, feet, shades)) for wall in walls]
-    reached = [(wall, times) for wall, times in reached if any(times[i] < 1 - SAME_SHARE for i in corners)]
+    reached = [(wall, times) for wall, times in reached if any(times[i] < 1 for i in corners)]
     if len(reached) != 1:
         return None
     (wall, times), places = reached[0], dict[Vertex, Array]()
-    beyond = {i for i in corners if times[i] < 1 - SAME_SHARE}
+    beyond = {i for i in corners if times[i] < 1}
     for i in beyond:
         places[Vertex("base", (i,))] = feet[i] + times[i] * (shades[i] - feet[i])
         places[Vertex("on_wall", (i,))] = feet[i] + up + times[i] * (shades[i] - feet[i] - up)
     for i, j in pairs:
         if (i in beyond) != (j in beyond):
             over, under = _over(wall, shades[i]), _over(wall, shades[j])
-            places[Vertex("bend", (i, j))] = shades[i] + over / (over - under) * (shades[j] - shades[i])
+            # One that hardly is beyond counts as not beyond; what stands through the wall may be as far behind it.
+            share = min(max(over / (over - under), 0.0), 1.0) if over != under else 1.0
+            places[Vertex("bend", (i, j))] = shades[i] + share * (shades[j] - shades[i])
     ways = np.column_stack((*np.array(wall.axes), np.cross(*np.array(wall.axes))))
     along, high, _ = np.linalg.solve(ways, (np.array(list(places.values())) - np.array(wall.start)).T)
     is_within = min(along.min(), high.min()) > -SAME_SHARE and max(along.max(), high.max()) < 1 + SAME_SHARE
@@ -100,10 +102,11 @@ def _over(wall: Panel, place: Array) -> float:
 
 def _times(wall: Panel, feet: Array, shades: Array) -> list[float]:
     """Return for each corner after which part of the way to its ground shadow the wall is met; 1: not before that."""
-    found = []
+    found, least = [], SAME_SHARE * float(np.abs(shades - feet).max())
     for foot, shade in zip(feet, shades, strict=True):
         near, far = _over(wall, foot), _over(wall, shade)
-        found.append(near / (near - far) if far < 0 <= near else 1.0)
+        # What stands at the wall is not behind it by the last digit of a number.
+        found.append(max(near, 0.0) / (max(near, 0.0) - far) if far < -least <= near else 1.0)
     return found
 
 
