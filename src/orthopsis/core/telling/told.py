@@ -16,6 +16,7 @@ from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.behind import with_what_lies_behind
 from orthopsis.core.telling.close_up import with_close_ups
+from orthopsis.core.telling.idle import idle
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.telling.there import without_what_is_there
@@ -64,6 +65,9 @@ def tell(solved: Solved) -> Telling:
         else:
             kept.append(one)
     made = without_what_is_there(solved, _joined(kept, changes), strokes)
+    changed = {one.step.key for one in told if one.ref in changes or one.ref.whole in changes}
+    needless = idle(solved, made, {one.step.key: one.ref.words for one in kept if one.breath is not None}, changed)
+    made, kept = [step for step in made if step.key not in needless], [o for o in kept if o.step.key not in needless]
     made = _with_stops(_with_points_done(solved, made, kept))
     made = with_close_ups(solved, with_what_lies_behind(solved, made))
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)

@@ -65,6 +65,7 @@ FACE: dict[str, StepPhrases] = {
         "Lines from the marks to one point of the [eye level] are parallel in truth.",
         "Stopping at the edge: the line goes on to the [eye level].",
         "ruler",
+        follows=True,
     ),
     "face.ticks_carried": StepPhrases(
         "carry the marks over to the {edge}",
@@ -77,6 +78,7 @@ FACE: dict[str, StepPhrases] = {
         "One point carries all the marks of one measuring line.",
         "Carrying them over upright.",
         "ruler, pencil light",
+        follows=True,
     ),
     "face.levels": StepPhrases(
         "{lines} along the {face}",
@@ -88,6 +90,7 @@ FACE: dict[str, StepPhrases] = {
         "Lines along one face share its point.",
         "A line to another point.",
         "ruler, pencil light",
+        follows=True,
     ),
     "face.columns": StepPhrases(
         "places along, by the diagonal",
@@ -144,6 +147,7 @@ FACE: dict[str, StepPhrases] = {
         "Lines from the marks to one point of the [eye level] are parallel in truth.",
         "Stopping at the edge: the line goes on to the [eye level].",
         "ruler",
+        follows=True,
     ),
     "face.carry": StepPhrases(
         "carry the marks over",
@@ -156,6 +160,7 @@ FACE: dict[str, StepPhrases] = {
         "One point carries all the marks of one measuring line.",
         "Carrying them over upright.",
         "ruler, pencil light",
+        follows=True,
     ),
     "face.bay": StepPhrases(
         "the first part",

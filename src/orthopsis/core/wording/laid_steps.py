@@ -34,6 +34,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "On the level line all is as wide as it would be straight in front of you.",
             "Measuring from mark to mark: leave the ruler's 0 on the foot of the edge.",
             "ruler",
+            follows=True,
         ),
         "places": StepPhrases(
             "its places on the level line",
@@ -45,6 +46,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "Shares are measured on a line that does not go away.",
             "Measuring from mark to mark: leave the ruler's 0 on the foot of the edge.",
             "ruler",
+            follows=True,
         ),
         "heights": StepPhrases(
             "its heights on the level line",
@@ -56,6 +58,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "An edge that leans away cannot be measured; its shares are laid off where nothing goes away.",
             "Measuring on the edge that leans.",
             "ruler",
+            follows=True,
         ),
         "ticks": StepPhrases(
             "carry the heights over to the side",
@@ -69,6 +72,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "Along the lower line the shares are the same as up the side.",
             "Ticking the upper line.",
             "ruler",
+            follows=True,
         ),
         "all_ticks": StepPhrases(
             "carry the marks over to the side",
@@ -81,6 +85,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "Along the lower line the shares are the same as up the side.",
             "Ticking the upper line.",
             "ruler",
+            follows=True,
         ),
         "columns_there": StepPhrases(
             "lines from the ticks",
@@ -92,6 +97,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "Lines of one direction share one point.",
             "A line to another point.",
             "ruler, pencil light",
+            follows=True,
         ),
         "diagonal": StepPhrases(
             "turn the heights up by the diagonal",
@@ -106,6 +112,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "A diagonal goes up by the same share as along.",
             "Drawing the other diagonal.",
             "ruler, pencil light",
+            follows=True,
         ),
         "rows": StepPhrases(
             "lines along the side at these heights",
@@ -118,6 +125,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "Level lines of one side share one point.",
             "A line to the other point.",
             "ruler on the point, pencil light",
+            follows=True,
         ),
         "pivot": StepPhrases(
             "the point that carries the marks over",
@@ -133,6 +141,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "shares.",
             "Stopping at the side: the line goes on to the [eye level].",
             "ruler, pencil light",
+            follows=True,
         ),
         "columns": StepPhrases(
             "carry the widths over to the side",
@@ -148,6 +157,7 @@ def _laid(edge: str, rising: str) -> dict[str, StepPhrases]:
             "What is as wide in truth becomes narrower with distance.",
             "Carrying the marks over upright.",
             "ruler and set square",
+            follows=True,
         ),
     }
 

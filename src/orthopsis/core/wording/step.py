@@ -21,6 +21,8 @@ class StepPhrases:
     tool: str
     is_freehand: bool = False
     """Whether it is sketched, so that nobody counts its lines."""
+    follows: bool = False
+    """Whether it speaks of what the step before it has found: "that point"."""
 
     def instruction(self, wording: Wording) -> str:
         """Return the template for the class's reading level."""

@@ -82,4 +82,17 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 90,
     },
+    {
+        **HEAD,
+        "title": "Bait bins with bands on the quay, two points",
+        "eye_level": {"height_mm": 226, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -132, "right_mm": 558}],
+        "things": [
+            block("Quay", 210, 18, 8, 168, 164),
+            {**round_body("Bait bin", "Quay", "1:4:7", "1:4:7", 92, inside="open"), "bands": "two"},
+            {**round_body("Rope bin", "Quay", "7:4:1", "1:4:7", 60), "bands": "one"},
+            {**round_body("Ice bin", "Quay", "1:4:7", "7:4:1", 60), "bands": "three"},
+        ],
+        "minutes": 180,
+    },
 )
