@@ -14,7 +14,7 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.plane.homogeneous import join, offset
+from orthopsis.core.plane.homogeneous import join, meet, offset
 from orthopsis.core.things.shadow.fallen import FallenShadow
 
 TWO_POINT = {"kind": "two_point", "left_mm": -140.0, "right_mm": 580.0}
@@ -75,7 +75,21 @@ def up_a_ramp(climbs: str = "along", **sheet: Any) -> Exercise:
                        **{**LEVEL, "light": "left", "sun": sun, **sheet})  # fmt: skip
 
 
-MAKES = [over_chest, up_a_side, over_steps, up_a_ramp]
+ROOM = {"kind": "room", "name": "Room", "left": 30.0, "bottom": 24.0, "width": 360.0, "height": 240.0,
+        "ceiling": "drawn", "depth_by": "measured", "depth": 120.0}  # fmt: skip
+
+
+def over_by_lamp(**sheet: Any) -> Exercise:
+    """A post in a room whose shadow by a lamp goes up the front of a low chest and over its top."""
+    on_floor = {"joined_to": "Room", "joined_by": "face_floor"}
+    low = {"kind": "raised_block", "name": "Low", **on_floor, "along": "5:4:5", "up": "1:12:1", "rise": 16.0}
+    post = {"kind": "raised_block", "name": "Post", **on_floor, "along": "3:1:10", "up": "3:1:10", "rise": 80.0}
+    sun = {"stands": "lamp", "aside_mm": 60.0, "height_mm": 90.0, "foot_mm": 125.0}
+    things = [ROOM, low, post, cast("Post"), upon("Low")]
+    return exercise_of(*things, views=[{"kind": "one_point", "x_mm": 210.0}], **{"light": "left", "sun": sun, **sheet})
+
+
+MAKES = [over_chest, up_a_side, over_steps, up_a_ramp, over_by_lamp]
 
 
 def standing(exercise: Exercise) -> FallenShadow:
@@ -173,6 +187,21 @@ def test_up_a_slope_the_paths_lead_to_where_the_upright_plane_of_each_cuts_the_u
         )
         low, high = (points[f"Slip.{name}"] for name in ("near.top", "far.top"))
         assert abs(offset(over, join(low, high))) < 1e-6
+
+
+def test_by_a_lamp_each_path_over_a_top_runs_to_the_point_of_its_line_on_the_ground() -> None:
+    """Both lie in the upright plane of the ray, and are parallel: on the page they meet on the eye level."""
+    found, level = solved(over_by_lamp()), over_by_lamp().eye_level.height_mm
+    points, top = found.board.points, next(fall for fall in standing(over_by_lamp()).falls if fall.panel.is_level)
+    paths = [(bound, start, end) for bound, start, end in top.sides if bound.kind == "path"]
+    assert paths
+    for bound, start, end in paths:
+        (corner,) = bound.corners
+        ground = join(points[f"Post.foot.{corner}"], points[f"Shadow of Post.shade.{corner}"])
+        on_top = join(points[f"Upon.{top.corner(start)}"], points[f"Upon.{top.corner(end)}"])
+        assert meet(ground, on_top).y == pytest.approx(level, abs=1e-6)
+    titles = [step.short for step in draw(over_by_lamp()).steps if step.thing == "Upon"]
+    assert titles.index("where its lines lead") < titles.index("over the top of Low")
 
 
 def test_two_paths_up_a_slope_are_parallel_in_truth_and_run_as_neither_of_its_edges() -> None:

@@ -98,7 +98,8 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
         assert corner[1] in shown
         text = text.replace(corner[0], f"the corner{corner[2]} at {across} across, {up} up")
     if MEASURED.search(text):
-        text = MEASURED.sub(listed([f"{figure} mm" for figure in beside[0]]), text)
+        # At 0 the ruler begins.
+        text = MEASURED.sub(listed([f"{figure} mm" for figure in beside[0] if figure != "0"]), text)
     if "numbered light lines" in text:
         rows = next(scale for scale in step.scales if scale.side != "below")
         text = text.replace("numbered light lines", f"light lines {listed([mark.text for mark in rows.marks])}")

@@ -17,7 +17,7 @@ from numpy.typing import NDArray
 from OCP.gp import gp_Dir, gp_Lin, gp_Pnt
 from OCP.IntCurvesFace import IntCurvesFace_ShapeIntersector
 from scenes import beside_walls, falling, lamplit, shadowed, solved, tables_in_light
-from test_fallen_shadow import over_chest, over_steps, up_a_ramp, up_a_side
+from test_fallen_shadow import over_by_lamp, over_chest, over_steps, up_a_ramp, up_a_side
 from test_round_shadow import tub
 from test_shadow import crate
 from test_shadow_on_wall import before_back_wall, by_right_wall
@@ -212,7 +212,7 @@ def test_a_place_on_another_thing_is_dark_where_a_post_stands_before_the_light(e
     assert_faces_dark_where_no_light_comes(exercise, UNSURE_MM)
 
 
-@pytest.mark.parametrize("make", [over_chest, over_steps, up_a_ramp, up_a_side])
+@pytest.mark.parametrize("make", [over_by_lamp, over_chest, over_steps, up_a_ramp, up_a_side])
 def test_so_are_chest_steps_and_ramp(make: Callable[[], Exercise]) -> None:
     assert assert_faces_dark_where_no_light_comes(make(), UNSURE_MM) > 5
 

@@ -71,11 +71,11 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
     "fallen.section_slope": StepPhrases(
         "marks at the upper edge of {where}",
         (
-            "Lay the ruler on each light line on the ground. Carry it on, lightly, to the side of the plan under the "
-            "upper edge of {where}. From there go straight up, lightly, to that edge, and make a mark. Past the end of "
-            "an edge lay the ruler along it. Count: {count}.",
-            "Carry the lines on the ground on, to the side of the plan that lies under the upper edge of {where}. From "
-            "there draw light [uprights] to that edge: {lines}. Past the end of an edge carry the edge on.",
+            "Lay the ruler on each light line on the ground. Where it meets the side of the plan under the upper edge "
+            "of {where} go straight up, lightly, to that edge. Make a mark there. Past the end of an edge lay another "
+            "ruler along it. Count: {count}.",
+            "Where the lines on the ground, carried on, meet the side of the plan under the upper edge of {where}, "
+            "draw light [uprights] to that edge: {lines}. Past the end of an edge carry the edge on.",
             "The lines on the ground, carried on to the side of the plan under the upper edge of {where}; from there "
             "[uprights] to that edge: {lines}. Past its end an edge is carried on.",
         ),
@@ -178,6 +178,46 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         _STRAIGHT_ON,
         "ruler",
     ),
+    "fallen.section_top_lamp": StepPhrases(
+        "where its lines lead",
+        (
+            "Lay the ruler on each light line on the ground. Where it crosses the [eye level] make a mark.",
+            "Where the lines on the ground, carried on, cross the [eye level], make marks.",
+            "The lines on the ground, carried on to the [eye level], give the points of its lines on {where}.",
+        ),
+        "A line of the shadow on a top is parallel to its line on the ground: both run to one point.",
+        "Taking the foot of the lamp: on the top the lines come from over it.",
+        "ruler",
+    ),
+    "fallen.path_top_lamp": StepPhrases(
+        "over {where}",
+        (
+            "Now the shadow lies on {where}. Lay the ruler on where each line comes over the edge, and on its mark at "
+            "the [eye level]. Draw it on, lightly, to the ray from the same corner. Stop at the next edge if the ray "
+            "passes over it. Count: {count}.",
+            "On {where} draw each line on, lightly, from where it comes over the edge: {lines}. It runs to its mark at "
+            "the [eye level]. It ends at the ray from the same corner, or at the next edge.",
+            "Over {where}: the lines run on to their points of the [eye level], up to the rays or to the next edge: "
+            "{lines}.",
+        ),
+        "A line of the shadow on a top is parallel to its line on the ground: both run to one point.",
+        "Going straight on from the side, or away from the foot of the lamp.",
+        _POINT,
+    ),
+    "fallen.beyond_top_lamp": StepPhrases(
+        "a help beside {where}",
+        (
+            "One line comes up beside {where}. Lay the ruler along the edge over which the shadow comes, and past its "
+            "end. From where the line meets the ruler draw it on toward its mark at the [eye level], lightly, to the "
+            "ray from the same corner. Count: {count}.",
+            "One line comes up beside {where}. Carry the edge on over which the shadow comes. From where the line "
+            "meets it draw on toward its mark at the [eye level], to the ray from the same corner: {lines}.",
+            "The line that comes up beside {where}, from the edge carried on toward its point, to its ray: {lines}.",
+        ),
+        _RUNS_ON,
+        "Leaving it out: the edge that begins there then has no corner.",
+        _POINT,
+    ),
     "fallen.path_riser": StepPhrases(
         "up {where}",
         (
@@ -218,3 +258,4 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         "ruler",
     ),
 }
+FALLEN_SHADOW["fallen.edge_top_lamp"] = FALLEN_SHADOW["fallen.edge_top"]

@@ -97,14 +97,24 @@ ROUND_BODY: dict[str, StepPhrases] = {
     ),
     "round_body.band_middle": StepPhrases(
         "the middle of its square",
-        MIDDLE_SAYS,
+        (
+            "Draw light lines from corner to corner of this square. Through the middle draw light lines that run as "
+            "its sides do, up to the sides. Count: {count} lines.",
+            "Find the middle of this square by its diagonals. From there draw light lines that run as its sides do: "
+            "{lines} in all.",
+            "The middle of its square, and those of its sides, by the diagonals: {lines}.",
+        ),
         "The middles of all squares of one box lie over each other.",
         "Copying the middle from below without the diagonals.",
         "ruler",
     ),
     "round_body.band": StepPhrases(
         "its circle",
-        CIRCLE_SAYS,
+        (
+            "Draw a round line from middle to middle, all the way round, as you did at the top. Count: {curves}.",
+            "Draw its curve through the four middles, like the one at the top: {curves}.",
+            "Its ellipse, through the four middles: {curves}.",
+        ),
         "The farther a circle lies from the [eye level], the rounder it looks.",
         "Copying the curve of the top: each band has a curve of its own.",
         "pencil, free hand",

@@ -266,7 +266,7 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         "things": [
             block("Quay", 212, 16, 8, 156, 164),
             {**raised("Slip", "Quay", "5:8:1", "2:8:4", 32), "kind": "ramp"},
-            raised("Post", "Quay", "2:1:11", "6:1:7", 58),
+            raised("Post", "Quay", "2:2:10", "5:2:7", 58),
             shadow("Post"),
             falls_on("Slip", "slope"),
         ],

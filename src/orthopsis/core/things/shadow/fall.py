@@ -4,6 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.construct.panel import Panel
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.shadow.falling import Border, Bound, Caster, Spot, crossed_under
 from orthopsis.core.things.shadow.shape import ShadowShape
 
@@ -35,6 +36,19 @@ class Fall:
         return self.name(spot.before.name, spot.after.name)
 
     @property
+    def is_by_lamp(self) -> bool:
+        """Whether it lies on a level face by a lamp: each path then runs another way."""
+        return self.panel.is_level and self.cast.setting.light.is_lamp
+
+    def vanishes(self, corner: int) -> Point:
+        """Return where the path of an upright on the ground, carried on, comes to the eye level.
+
+        The path on a level face runs to the same point: both lie in the upright plane of the ray, and are parallel.
+        """
+        x, y, z = (self.caster.shades[corner] - self.caster.feet[corner]).tolist()
+        return self.cast.setting.frame.eye.vanishing_point((x, y, z))
+
+    @property
     def sides(self) -> Iterator[tuple[Bound, Spot, Spot]]:
         """The lines that bound it and are drawn, each from corner to corner."""
         for spot, after in zip(self.spots, (*self.spots[1:], self.spots[0]), strict=True):
@@ -44,7 +58,7 @@ class Fall:
     def family(self, bound: Bound) -> str:
         """Return which way a line that bounds it runs: a direction, or a point."""
         panel, cast = self.panel, self.cast
-        if bound.kind == "path" and panel.incline is not None:
+        if bound.kind == "path" and (panel.incline is not None or self.is_by_lamp):
             return "free"
         if bound.kind == "path":
             return cast.setting.shadows.family if panel.is_level else panel.up.family
@@ -73,17 +87,19 @@ def comes_from(fall: Fall, falls: Sequence[Fall]) -> Iterator[tuple[Fall, Border
 
 
 def is_found(falls: Sequence[Fall]) -> bool:
-    """Tell whether a hand can find all that falls of a shadow: it begins at the ground, on faces that are seen.
-
-    Over a top it is not found by a lamp: there shadows run out from the place under the lamp at that height.
-    """
-    if any(fall.panel.is_level and fall.cast.setting.light.is_lamp for fall in falls):
-        return False
+    """Tell whether a hand can find all that falls of a shadow: it begins at the ground, on faces that are seen."""
     return all((fall.is_low or any(comes_from(fall, falls))) and _rises_well(fall) for fall in falls)
 
 
 def _rises_well(fall: Fall) -> bool:
-    """Tell whether the paths on a face can be found: on a slope, by where they would cross its upper edge."""
+    """Tell whether the paths on a face can be found.
+
+    On a slope that is by where they would cross its upper edge, by a lamp over a top by the points to which they run.
+    """
+    if fall.is_by_lamp:
+        sheet = fall.cast.setting.sheet
+        goals = [fall.vanishes(corner) for corner in fall.caster.chain]
+        return all(not goal.is_ideal and sheet.holds(*goal.xy) for goal in goals)
     if fall.panel.incline is None:
         return True
     return all(crossed_under(fall.panel, fall.caster, corner) is not None for corner in fall.caster.chain)

@@ -7,13 +7,15 @@ border of a face it is cut off, and begins again on the next one.
 
 Up a slope a path is drawn to where it would cross the upper edge: the upright, its ray and its shadow lie in one
 upright plane, so that place is straight over where the line on the ground, carried on, comes under the edge.
+
+By a lamp each path on a level face runs another way, but as its line on the ground: to one point of the eye level.
 """
 
 from collections.abc import Generator, Iterator, Sequence
 from dataclasses import replace
 from typing import Literal
 
-from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Run, Shift
+from orthopsis.core.construct.moves import EYE_LEVEL, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.shadow.fall import BORDERS, Fall, comes_from, line_of
 from orthopsis.core.things.shadow.falling import Border, Bound, Spot, reached, share_of_path
@@ -40,8 +42,10 @@ def recipe(values: Values, falls: Sequence[Fall]) -> list[Move]:
     return moves
 
 
-def _told_as(fall: Fall) -> Literal["top", "slope", "side", "riser"]:
+def _told_as(fall: Fall) -> Literal["top", "top_lamp", "slope", "side", "riser"]:
     """Return what the words are called by of what is done on a face."""
+    if fall.is_by_lamp:
+        return "top_lamp"
     if fall.panel.is_level:
         return "top"
     if fall.panel.incline is not None:
@@ -58,6 +62,7 @@ class _Hand:
         found: where the shadows of tops lie on the planes of faces: by the number of the fall and the corner.
         rising: the paths on slopes that are drawn, full names: likewise.
         crossed: where these would cross the upper edges, full names: likewise.
+        goals: the points of the eye level to which paths run by a lamp, full names: by the corner.
     """
 
     def __init__(self, values: Values, falls: Sequence[Fall]) -> None:
@@ -66,6 +71,7 @@ class _Hand:
         self.found: dict[tuple[int, int], str] = {}
         self.rising: dict[tuple[int, int], str] = {}
         self.crossed: dict[tuple[int, int], str] = {}
+        self.goals: dict[int, str] = {}
 
     def n(self, fall: Fall, *parts: str) -> str:
         """Return the full name of something on a face."""
@@ -77,10 +83,10 @@ class _Hand:
 
     def paths(self, fall: Fall) -> Iterator[Told]:
         """Yield the acts that draw the paths on a face, and find the corners of the shadow there."""
-        if fall.panel.incline is not None:
+        if fall.panel.incline is not None or fall.is_by_lamp:
             paths = {i for bound, *_ in fall.sides if bound.kind == "path" for i in bound.corners}
             for number in sorted(paths | {spot.corner for spot in fall.spots if spot.corner is not None}):
-                yield from self._over_edge(fall, number, "section")
+                yield from self._leads(fall, number, "section")
         for spot in fall.spots:
             if not (spot.before.is_drawn or spot.after.is_drawn):
                 yield "", Shift(self.at(fall, spot), _own_corner(fall, spot), 0.0)
@@ -144,15 +150,34 @@ class _Hand:
             found: what it is called, the place where it meets the other line, and that line.
         """
         (corner,), (line, makes, other) = path.corners, found
+        if fall.is_by_lamp:
+            goal, laid = (yield from self._leads(fall, corner, kind)), f"{line}.laid"
+            yield kind, Rule(laid, start, goal, "free", "unseen")
+            yield kind, Cross(makes, laid, other)
+            yield kind, Rule(line, start, makes, "free", "construction")
+            return
         if fall.panel.incline is None:
             yield kind, Run(line, makes, start, fall.family(path), other, "construction")
             return
         key = (self.falls.index(fall), corner)
         if key not in self.rising:
-            over = yield from self._over_edge(fall, corner, kind)
+            over = yield from self._leads(fall, corner, kind)
             yield kind, Rule(line, start, over, "free", "construction")
             self.rising[key] = line
         yield kind, Cross(makes, self.rising[key], other)
+
+    def _leads(self, fall: Fall, corner: int, kind: Kind) -> Finds:
+        """Yield the acts that find a place to which a path leads: over the edge of a slope, or on the eye level."""
+        if not fall.is_by_lamp:
+            return (yield from self._over_edge(fall, corner, kind))
+        if corner not in self.goals:
+            low = next(before for before in self.falls if before.is_low)
+            start = yield from self._start(low, Bound("path", (corner,)), kind)
+            laid, makes = (self.n(fall, what, "goal", str(corner)) for what in ("construction", "measure"))
+            yield kind, RuleToPoint(laid, start, fall.cast.setting.shadows.family, "unseen")
+            yield kind, Cross(makes, laid, EYE_LEVEL)
+            self.goals[corner] = makes
+        return self.goals[corner]
 
     def _over_edge(self, fall: Fall, corner: int, kind: Kind) -> Finds:
         """Yield the acts that find where the path of an upright would cross the upper edge of a slope."""
@@ -210,7 +235,7 @@ class _Hand:
             line = self.n(fall, "construction", "border", str(corner))
             yield kind, _carried_on(before, border, line)
         drawn = self.n(before, "construction", "over", str(corner))
-        yield kind, Run(drawn, name, start, before.family(path), line, "construction")
+        yield from self._drawn_to(before, path, start, (drawn, name, line), kind)
         return name
 
     def _comes_beside(self, fall: Fall, corner: int) -> bool:
