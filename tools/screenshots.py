@@ -60,7 +60,7 @@ def desk_letters(page: Page) -> None:
 
 
 def desk_shadows(page: Page) -> None:
-    page.goto(f"""/desk/{number("A mooring post's shadow")}""")
+    page.goto(f"""/desk/{number("A mooring post's shadow over")}""")
     page.locator(".handle").first.wait_for()
     page.locator("article.thing").last.scroll_into_view_if_needed()
 
