@@ -80,6 +80,7 @@ def windowed(
         "spread": draw(st.sampled_from(["parts", "ends"])), "relief": draw(st.sampled_from(reliefs)),
         "deep": draw(st.floats(1.0, 12.0)), "form": draw(st.sampled_from(forms)),
         "points": draw(st.sampled_from(["eight", "twelve"])), "beside": draw(st.sampled_from(["nothing", "shutters"])),
+        "bars": draw(st.sampled_from(["none", "cross"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), windows, views=views_of(exercise))
     assume(not is_unheld(made))

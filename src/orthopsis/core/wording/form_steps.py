@@ -117,6 +117,28 @@ FORM: dict[str, StepPhrases] = {
         "Measuring the middle with the ruler: on a face that goes away it lies nearer to the far side.",
         _RULER,
     ),
+    "forms.first_bars": StepPhrases(
+        "the bars of the first one",
+        (
+            "Draw its bars on the light lines through its middle, from edge to edge. Count: {count}.",
+            "Draw its bars on the light lines through the middle, from edge to edge: {lines}.",
+            "Its bars, on the lines through the middle, from edge to edge: {lines}.",
+        ),
+        "Bars cross in the true middle, which the diagonals have found.",
+        "Crossing them where the ruler measures the middle.",
+        _RULER,
+    ),
+    "forms.more_bars": StepPhrases(
+        "the bars of the others",
+        (
+            "Draw the bars of the others in the same way. Count: {count}.",
+            "Draw the bars of the others likewise: {lines}.",
+            "The bars of the others likewise: {lines}.",
+        ),
+        "Each has a middle of its own.",
+        "Forgetting one.",
+        _RULER,
+    ),
     "forms.more_middle": StepPhrases(
         "the middles of the others",
         (
@@ -314,3 +336,7 @@ for _kind in ("rectangles", "forms"):
             "Measuring each of them: farther away it is less.",
             "ruler and set square",
         )
+# A window that is the rectangle itself has a middle, too, once it has bars.
+FORM |= {
+    f"rectangles.{part}": FORM[f"forms.{part}"] for part in ("first_middle", "more_middle", "first_bars", "more_bars")
+}

@@ -1,4 +1,4 @@
-"""Forms on a face, such as windows, doors, steps before them, portholes: one, or in rows and columns.
+"""Forms on a face, such as windows, doors, wheels, steps before them, portholes: one, or in rows and columns.
 
 Each lies in a rectangle: the rectangle itself, round, an arch, pointed. They lie flat on the face, stand out of it, are
 sunk into it or go right through the body. It knows where they are on it; whose face it is does
@@ -7,6 +7,7 @@ not matter.
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
+from orthopsis.core.things.rectangles.bars import BARS
 from orthopsis.core.things.rectangles.forms import FORMS, POINTS
 from orthopsis.core.things.rectangles.layout import MOST_IN_A_ROW, SHARES, SPREADS
 from orthopsis.core.things.rectangles.rectangles import RELIEFS, Rectangles
@@ -27,6 +28,7 @@ RECTANGLES = ThingKind(
         Choice("spread", "where each lies", SPREADS, "parts"),
         Choice("form", "which form each has", {name: form.says for name, form in FORMS.items()}, "rectangle"),
         Choice("beside", "what is on either side of each", BESIDE, "nothing"),
+        Choice("bars", "what is in each", BARS, "none"),
         Choice("points", "through which places curves are drawn", POINTS, "eight"),
         Choice("relief", "whether they stand out or are sunk in", RELIEFS, "flat"),
         Length("deep", "how deep they are", 6.0, 0.5, 1000.0),

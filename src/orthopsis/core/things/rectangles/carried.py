@@ -19,7 +19,7 @@ from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rectangles.forms import PLACES
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.shape import RectangleShapes
-from orthopsis.core.things.rectangles.solid import Relief, flat_topology, relief_topology
+from orthopsis.core.things.rectangles.solid import Relief, flat_topology, part_name, relief_topology
 from orthopsis.core.view.eye import Array
 
 
@@ -36,7 +36,7 @@ class CarriedShapes(RectangleShapes):
         ]
         flat, families = self.panel.places(shares), (self.panel.along.family, self.panel.up.family)
         if self.is_flat:
-            return self._with_shutters(flat_topology(self.form, self.nodes, families), flat)
+            return self._with_shutters(*self._with_bars(flat_topology(self.form, self.nodes, families), flat))
         places = np.stack((flat, flat + self.carried), axis=1).reshape(-1, 3)
         low, far, high, near = self.panel.around
         turned = (self.panel.turned, *((high, near, low, far) if self.is_sunk else (low, far, high, near)))
@@ -52,6 +52,16 @@ class CarriedShapes(RectangleShapes):
             ends_floor=self.is_open,
         )
         return self._with_shutters(relief_topology(self.form, self.nodes, kind, self._open), places)
+
+    def _with_bars(self, topology: Topology, places: Array) -> tuple[Topology, Array]:
+        """Return the forms, with their bars, if they have any, as lines on the face."""
+        if self.bars is None:
+            return topology, places
+        layout, more = self.layout.rectangles, list(self.bars.more(self.nodes))
+        lines = self.bars.edges(len(layout), (self.panel.along.family, self.panel.up.family))
+        names = (*topology.names, *(f"{part_name(number)}.{name}" for number, name, _ in more))
+        ends = self.panel.places([within(layout[number], place) for number, _, place in more])
+        return Topology(names, topology.faces, (*topology.edges, *lines)), np.vstack((places, ends.reshape(-1, 3)))
 
     def _with_shutters(self, topology: Topology, places: Array) -> Solid:
         """Return the forms, with their shutters, if they have any, as lines on the face."""

@@ -11,7 +11,7 @@ from orthopsis.core.construct.moves import Act, Cross, Curve, Rule, Run
 from orthopsis.core.construct.rounding import turns_of
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.rectangles.carried import CarriedShapes
-from orthopsis.core.things.rectangles.forms import Form, between_middles
+from orthopsis.core.things.rectangles.forms import MIDDLES, Form, between_middles
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.solid import Families, family_of, part_name
 
@@ -48,9 +48,9 @@ def drawn_of(shapes: CarriedShapes, number: int, end: str) -> Drawn:
     )
 
 
-def middle_acts(drawn: Drawn) -> Iterator[Act]:
-    """Yield the acts that find the middle of a rectangle and of those of its sides that the form needs."""
-    n, needed = drawn.named, drawn.form.middles
+def middle_acts(drawn: Drawn, *, of_all: bool = False) -> Iterator[Act]:
+    """Yield the acts that find the middle of a rectangle and of those of its sides that the form needs, or of all."""
+    n, needed = drawn.named, MIDDLES if of_all else drawn.form.middles
     yield Rule(n("diagonal.1"), n("low_near"), n("high_far"), "free", "construction")
     yield Rule(n("diagonal.2"), n("low_far"), n("high_near"), "free", "construction")
     yield Cross(n("middle"), n("diagonal.1"), n("diagonal.2"))

@@ -9,6 +9,7 @@ from collections.abc import Callable, Iterable, Iterator
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.moves import Act, Move, Phase, Role, Rule
+from orthopsis.core.things.rectangles.bars import Bars
 from orthopsis.core.things.rectangles.carried import CarriedShapes
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
 from orthopsis.core.things.rectangles.inscribed import drawn_of, middle_acts, outline_acts, twelve_places
@@ -35,6 +36,8 @@ def recipe(shapes: CarriedShapes) -> list[Move]:
         )
     if not is_whole:
         moves += _inscribed(shapes, "")
+    if shapes.bars is not None:
+        moves += _barred(shapes, shapes.bars)
     if not shapes.is_flat:
         leads = "in" if shapes.is_open else shapes.values.word("relief")
         leads += "_at_edge" if shapes.is_through and shapes.is_at_edge else ""
@@ -68,11 +71,27 @@ def _joining(shapes: CarriedShapes) -> str:
 def _inscribed(shapes: CarriedShapes, end: str) -> list[Move]:
     """Return the moves that draw the forms into their rectangles, on the face or where they are carried to."""
     phase: Phase = "back" if end else "divide"
-    middles = _each(shapes, phase, "_middle", lambda number: middle_acts(drawn_of(shapes, number, end)))
+    of_all = shapes.bars is not None
+    middles = _each(shapes, phase, "_middle", lambda number: middle_acts(drawn_of(shapes, number, end), of_all=of_all))
     form = shapes.values.word("form")
     return middles + _each(
         shapes, phase, f"_{form}", lambda number: outline_acts(drawn_of(shapes, number, end), shapes.touched(number))
     )
+
+
+def _barred(shapes: CarriedShapes, bars: Bars) -> list[Move]:
+    """Return the moves that draw bars into forms; the middle of a rectangle is found for them."""
+    moves = list[Move]()
+    if shapes.form.is_whole:
+        moves += _each(
+            shapes, "divide", "_middle", lambda number: middle_acts(drawn_of(shapes, number, ""), of_all=True)
+        )
+
+    def acts(number: int) -> Iterator[Act]:
+        drawn = drawn_of(shapes, number, "")
+        return bars.acts(drawn.named, drawn.families)
+
+    return moves + _each(shapes, "divide", "_bars", acts)
 
 
 def _shutters(shapes: CarriedShapes, grid: Grid, number: int) -> Iterator[Act]:

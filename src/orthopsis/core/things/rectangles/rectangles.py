@@ -31,7 +31,7 @@ class Rectangles(CarriedShapes):
         Clause("Curves are drawn through the {points}. ", {"form": CURVED}),
         Clause("Free, taken, free: {along} along the face, {up} up. "),
         Clause("Beside each: {beside}. ", {"form": ("rectangle",), "relief": ("flat", "in", "through", "open")}),
-        Clause("They are {relief}.", {"relief": ("flat",)}),
+        Clause("Each has {bars}. They are {relief}.", {"relief": ("flat",)}),
         Clause("They stand {relief}, {deep}.", {"relief": ("out",)}),
         Clause("They are {relief}, {deep} deep.", {"relief": ("in",)}),
         Clause("They go {relief}.", {"relief": ("through",)}),

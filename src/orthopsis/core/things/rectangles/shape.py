@@ -13,6 +13,7 @@ from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.answers import Crowded
+from orthopsis.core.things.rectangles.bars import Bars, bars_of
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
 from orthopsis.core.things.rectangles.shutters import Shutters, shutters_of
@@ -50,6 +51,15 @@ class RectangleShapes(GoesThrough):
             self._check_wall("along", "wide", layout.along, 0.0)
             self._check_wall("up", "tall", layout.up, -1.0 if self.panel.around[0] == "bottom" else 0.0)
         return layout
+
+    @cached_property
+    def bars(self) -> Bars | None:
+        """The bars in them; only what lies flat on the face has some.
+
+        Raises:
+            GeometryError: such a form has none of that kind.
+        """
+        return bars_of(self.values.name, self.values.word("bars"), self.form) if self.is_flat else None
 
     @cached_property
     def shutters(self) -> Shutters | None:
