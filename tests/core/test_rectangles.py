@@ -47,7 +47,8 @@ def test_every_corner_is_where_the_eye_sees_it(exercise: Exercise) -> None:
     seen = found.seen[1]
     picture = seen.solid.picture(seen.eye)
     made = {n.removeprefix("Windows."): p for n, p in found.board.points.items() if n.startswith("Windows.Number")}
-    assert made.keys() == picture.keys(), "every corner is made"
+    # The middle of one with bars is where they cross, and no corner.
+    assert {name for name in made if not name.endswith(".middle")} == picture.keys(), "every corner is made"
     for name, place in picture.items():
         assert_same_point(made[name].xy, place, name)
 
