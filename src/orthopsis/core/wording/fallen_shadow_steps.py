@@ -97,20 +97,6 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         "Drawing it straight up, as on a wall.",
         "ruler, pencil light",
     ),
-    "fallen.foot_slope": StepPhrases(
-        "where the slanted edge begins",
-        (
-            "Lay the ruler along the foot of {where}, and past its end. Carry the edge of the shadow on the ground on, "
-            "with another ruler. Where they meet make a light mark: the slanted edge runs there.",
-            "Where the foot of {where}, carried on, meets the edge of the shadow on the ground, carried on too, make a "
-            "light mark: the slanted edge runs there.",
-            "The foot of {where} and the shadow's edge on the ground, both carried on, meet where the slanted edge "
-            "comes from: a light mark.",
-        ),
-        _ONE_PLANE,
-        _STEEP,
-        "two rulers, pencil light",
-    ),
     "fallen.beyond_slope": StepPhrases(
         "a help beside {where}",
         (
@@ -258,4 +244,6 @@ FALLEN_SHADOW: dict[str, StepPhrases] = {
         "ruler",
     ),
 }
+# What is told alike on another kind of face.
+FALLEN_SHADOW["fallen.foot_slope"] = FALLEN_SHADOW["fallen.foot_side"]
 FALLEN_SHADOW["fallen.edge_top_lamp"] = FALLEN_SHADOW["fallen.edge_top"]

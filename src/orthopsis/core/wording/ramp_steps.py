@@ -1,5 +1,6 @@
 """What a teacher says while a ramp is drawn."""
 
+from orthopsis.core.wording.stairs_steps import STAIRS
 from orthopsis.core.wording.step import StepPhrases
 
 _MEASURED = "The height is measured where a ruler measures; from there it is carried."
@@ -7,21 +8,7 @@ _FAR_MEASURED = "Measuring the height at the far end: there it is smaller."
 _SQUARE = "ruler and set square, pencil light"
 
 RAMP: dict[str, StepPhrases] = {
-    "ramp.plan": StepPhrases(
-        "its plan on the {face}",
-        (
-            "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
-            "Mark the four corners where they cross: {crossings}. Join them, lightly: {rule_count} lines. That is the "
-            "plan.",
-            "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
-            "{crossings}. Mark them and join them, lightly: {rules}, the plan.",
-            "The plan, from crossing to crossing: {crossings}; {rules}. Light lines are counted along from the "
-            "{edge} and from its {first_end}, which are 0.",
-        ),
-        "What stands on a face begins as its plan.",
-        "Drawing the plan as it would look from above.",
-        "ruler, pencil light",
-    ),
+    "ramp.plan": STAIRS["stairs.plan"],
     "ramp.height": StepPhrases(
         "how high it is: {rise}",
         (
