@@ -148,17 +148,20 @@ def masters_room_by_lamp(hand: Teacher) -> None:
         hand.pick_last("what it lies on", caster)
 
 
-def shadow_over_steps(hand: Teacher) -> None:
-    """A low deck in two points, steps with a handrail, a post, its shadow, and what of that falls on the steps."""
+def climbing_on_a_deck(hand: Teacher, what: str) -> None:
+    """Set a low deck in two points, and on it what climbs."""
     hand.pick("kind: One point", "Two points")
     hand.add("Add a box")
     hand.type("the height", "10")
     hand.type("the left side", "130")
     hand.type("the right side", "140")
-    hand.add("Add stairs")
-    hand.type("how their plan lies along the floor", "6:8:2")
-    hand.type("how their plan lies up the floor", "3:6:3")
-    hand.add("Add a handrail")
+    hand.add(what)
+    hand.type("plan lies along the floor", "6:8:2")
+    hand.type("plan lies up the floor", "3:6:3")
+
+
+def post_in_the_sun(hand: Teacher) -> None:
+    """Set a post on the deck, with the sun behind the viewer; its shadow, and what of that falls on the other thing."""
     hand.add("Add a raised block")
     hand.pick_last("what it lies on", "Box 1")
     hand.type("how its plan lies along the top", "2:1:13")
@@ -169,28 +172,20 @@ def shadow_over_steps(hand: Teacher) -> None:
     hand.type("how high the light is", "90")
     hand.add("Add a cast shadow")
     hand.add("Add a shadow upon a thing")
+
+
+def shadow_over_steps(hand: Teacher) -> None:
+    """A low deck in two points, steps with a handrail, a post, its shadow, and what of that falls on the steps."""
+    climbing_on_a_deck(hand, "Add stairs")
+    hand.add("Add a handrail")
+    post_in_the_sun(hand)
     hand.pick_last("what it lies on", "Stairs")
 
 
 def shadow_up_a_slip(hand: Teacher) -> None:
     """A low deck in two points, a ramp, a post beside it, its shadow, and what of that falls on the slope."""
-    hand.pick("kind: One point", "Two points")
-    hand.add("Add a box")
-    hand.type("the height", "10")
-    hand.type("the left side", "130")
-    hand.type("the right side", "140")
-    hand.add("Add a ramp")
-    hand.type("how its plan lies along the floor", "6:8:2")
-    hand.type("how its plan lies up the floor", "3:6:3")
-    hand.add("Add a raised block")
-    hand.pick_last("what it lies on", "Box 1")
-    hand.type("how its plan lies along the top", "2:1:13")
-    hand.type("how its plan lies up the top", "6:1:5")
-    hand.pick("where the light comes from", "the sun behind you")
-    hand.type("how far the light is to the side", "180")
-    hand.type("how high the light is", "90")
-    hand.add("Add a cast shadow")
-    hand.add("Add a shadow upon a thing")
+    climbing_on_a_deck(hand, "Add a ramp")
+    post_in_the_sun(hand)
 
 
 def star_through(hand: Teacher) -> None:

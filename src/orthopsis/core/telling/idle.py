@@ -25,11 +25,10 @@ def idle(solved: Solved, steps: Sequence[Step], words: Mapping[str, str], kept: 
     """
     marked, found = set[tuple[float, float]](), set[str]()
     for thing, group in groupby(steps, key=lambda step: step.thing):
-        own = list(group)
-        new = [set(_places(solved, step)) - marked for step in own]
-        for i, places in enumerate(new):
-            new[i] = places - marked
-            marked |= places
+        own, new = list(group), list[set[tuple[float, float]]]()
+        for step in own:
+            new.append(set(_places(solved, step)) - marked)
+            marked |= new[-1]
         if not thing:
             continue
         count = 0

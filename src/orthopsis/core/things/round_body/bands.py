@@ -37,7 +37,7 @@ class Band:
 
 def called(heights_mm: list[float]) -> tuple[Band, ...]:
     """Return the bands at some heights, from the lowest up."""
-    words = _CALLED.get(len(heights_mm), ())
+    words = _CALLED[len(heights_mm)]
     return tuple(
         Band(f"band.{i}", says, mm) for i, (says, mm) in enumerate(zip(words, heights_mm, strict=True), start=1)
     )

@@ -88,10 +88,10 @@ def comes_from(fall: Fall, falls: Sequence[Fall]) -> Iterator[tuple[Fall, Border
 
 def is_found(falls: Sequence[Fall]) -> bool:
     """Tell whether a hand can find all that falls of a shadow: it begins at the ground, on faces that are seen."""
-    return all((fall.is_low or any(comes_from(fall, falls))) and _rises_well(fall) for fall in falls)
+    return all((fall.is_low or any(comes_from(fall, falls))) and _has_paths_found(fall) for fall in falls)
 
 
-def _rises_well(fall: Fall) -> bool:
+def _has_paths_found(fall: Fall) -> bool:
     """Tell whether the paths on a face can be found.
 
     On a slope that is by where they would cross its upper edge, by a lamp over a top by the points to which they run.
