@@ -52,7 +52,9 @@ def test_each_letter_is_one_corner_whose_figures_are_on_the_picture(ready: dict[
     for step in draw(read_exercise(ready)).steps:
         names = [letter.text for letter in step.letters]
         assert len(set(names)) == len(names)
-        if any(words in step.title for words in ("carry a height", "carry a place", "from the block's")):
+        if any(
+            words in step.title for words in ("carry a height", "carry a place", "carry a corner's", "from the block's")
+        ):
             for name in names:  # the words lead from letter to letter
                 assert re.search(rf"\b{name}\b", step.text), f"{name}: {step.text}"
         elif re.search(r"the corner a\b", step.text):
@@ -60,7 +62,9 @@ def test_each_letter_is_one_corner_whose_figures_are_on_the_picture(ready: dict[
         elif names:
             assert f"{names[0]} to " in step.text
             shown = {mark.text for scale in step.scales for mark in scale.marks}
-            assert {figure for letter in step.letters for figure in (letter.across, letter.up)} <= shown | {"0"}
+            figures = {figure for letter in step.letters for figure in (letter.across, letter.up)}
+            assert figures - {""} <= shown | {"0"}
+            assert ("A line that leans has no number." in step.text) == ("" in figures)
 
 
 def test_letters_run_round_the_outline_and_each_hole_has_a_run_of_its_own() -> None:

@@ -1,8 +1,10 @@
 """A student's hand that does what printed sentences say: a ruler and a set square that know nothing else."""
 
+import math
 import re
 from collections.abc import Callable
 from dataclasses import dataclass, field
+from itertools import pairwise
 
 from shapely import LineString, Polygon, box, unary_union
 from shapely import Point as ShapelyPoint
@@ -86,6 +88,10 @@ class Hand:
         self.columns: list[tuple[Place, Place]] = []
         self.rows: dict[Place, Place] = {}
         """For a corner on a side the tick of its height on the nearest edge."""
+        self.leaning: list[tuple[Place, Place]] = []
+        """Light lines that lean over a side."""
+        self.between: dict[Place, Place] = {}
+        """Where on the page a corner lies that is on such a line, by what it would be counted as."""
 
     def rule(self, a: Place, b: Place) -> None:
         """Draw an edge."""
@@ -257,7 +263,7 @@ def block_in_place(hand: Hand, letter: str) -> None:
 
 def cut_out(hand: Hand, sides: str, letter: str, corners: str, count: str) -> None:
     """Join the corners of a cut; as many lines as corners go all round."""
-    loops = _loops(corners)
+    loops = _loops(_counted_on_leaning(hand, corners))
     drawn = sum(map(len, loops))
     is_closed = drawn == int(count)
     assert is_closed or drawn - len(loops) == int(count)
@@ -283,12 +289,54 @@ def _letter_on_side(hand: Hand, letter: str) -> None:
     """Find the corners of a letter where two light lines cross, counted along and up."""
 
     def on_page(place: Place) -> Place:
-        along, up = round(place[0]), round(place[1])
-        at = hand.cross(hand.columns[along], (hand.ticks[up], hand.at["left"]))
-        hand.rows[at] = hand.ticks[up]
+        at = _on_side(hand, place)
+        hand.rows[at] = hand.cross((at, hand.at["left"]), hand.columns[0])
         return at
 
     hand.cut.setdefault(letter, Letter(on_page, is_mirrored=True))
+
+
+def _on_side(hand: Hand, place: Place) -> Place:
+    """Return where a corner lies by the numbers of its light lines, or on a line that leans."""
+    known = next((at for other, at in hand.between.items() if math.dist(place, other) < 1e-6), None)
+    row = (hand.ticks[round(place[1])], hand.at["left"])
+    return known or hand.cross(hand.columns[round(place[0])], row)
+
+
+def lean(hand: Hand, joins: str) -> None:
+    """Rule the lines that lean, each from the crossing of two light lines to that of two others."""
+    ends = [tuple(map(float, place.split())) for place in re.split(r" to |, | and ", joins)]
+    places = [_on_side(hand, (along, up)) for along, up in ends]
+    hand.leaning = list(zip(places[::2], places[1::2], strict=True))
+
+
+def _counted_on_leaning(hand: Hand, corners: str) -> str:
+    """Return corners with what those would be counted as that lie on lines that lean: between the light lines.
+
+    Of the places where such lines cross a light line, or each other, the picture shows which is meant.
+    """
+
+    def counted(found: re.Match[str]) -> str:
+        shown = (float(found["x"]), float(found["y"]))
+        lines = [hand.columns[int(found["along"])]] if found["along"] else []
+        lines += [(hand.ticks[int(found["up"])], hand.at["left"])] if found["up"] else []
+        crossed = [hand.cross(a, b) for a in hand.leaning for b in lines or hand.leaning if a != b]
+        at = min(crossed, key=lambda place: math.dist(place, shown))
+        feet = [hand.cross(column, (at, hand.at["left"])) for column in hand.columns]
+        heads = [hand.cross(hand.upright(at), (tick, hand.at["left"])) for tick in hand.ticks]
+        place = (_between(at[0], [x for x, _ in feet]), _between(at[1], [y for _, y in heads]))
+        hand.between[place] = at
+        return " ".join(map(repr, place))
+
+    return re.sub(r"(?P<along>\d*)@(?P<x>[\d.]+)/(?P<y>[\d.]+)@(?P<up>\d*)", counted, corners)
+
+
+def _between(at: float, places: list[float]) -> float:
+    """Return the number of a place among others that are in order, between two of them as near as it lies."""
+    for i, (low, high) in enumerate(pairwise(places)):
+        if min(low, high) <= at <= max(low, high):
+            return i + (at - low) / (high - low)
+    raise AssertionError("outside all light lines")
 
 
 def finish_letters(hand: Hand) -> None:
@@ -585,13 +633,24 @@ SENTENCES: list[tuple[str, Callable[..., None]]] = [
     ),
     (
         r"Count the light lines from the nearest edge and from the foot, which are 0\. Corners of ([\w ]+) of \w+, "
-        r"along and up: ([\d;, a-z]+)\. Mark them, and draw the edges on the block: (\d+) lines?\.",
+        r"along and up: ([\d;, a-z@/.]+)\. Mark them, and draw the edges on the block: (\d+) lines?\.",
         edges_on_block,
     ),
     (
         r"Cut out the ([\w ]+) of ([\w ]+) of \w+\. Light lines are counted from the nearest edge and from the foot, "
-        r"which are 0\. Mark where they cross, along and up: ([\d;, a-z]+)\. Join them: (\d+) lines?\.",
+        r"which are 0\. Mark where they cross, along and up: ([\d;, a-z@/.]+)\. Join them: (\d+) lines?\."
+        r"(?: A line that leans has no number\.)?",
         cut_on_side,
+    ),
+    (
+        r"Strokes of [\w ]+ of \w+ lean\. Light lines are counted from the nearest edge and from the foot, which are "
+        r"0\. Mark where they cross, and join lightly ([\d, a-z]+): \d lines?\.",
+        lean,
+    ),
+    (
+        r"From corner a of [\w ]+ of \w+ draw a light line, in line with the \w+ point, to the nearest edge: that is "
+        r"b\.",
+        nothing_yet,
     ),
     (
         r"Scan the corners with the pencil on the other point: a light line from each corner whose line does not cross "

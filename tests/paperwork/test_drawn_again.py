@@ -39,6 +39,7 @@ BEHIND = re.compile(r" What lies behind [\w ,]+ is drawn very lightly: it goes a
 
 SPAN = r"(?<!\w)[a-zA-Z](?: to [a-zA-Z])?"
 LETTERED = re.compile(rf"({SPAN}(?:, and apart from them {SPAN})*),?(?: in mm)? on the picture")
+JOINED = re.compile(r"(?<=join lightly )([a-z] to [a-z](?:(?:, | and )[a-z] to [a-z])*) on the picture")
 CORNER = re.compile(r"the corner ([a-z])( of [\w ]+ of \w+)\b")
 MEASURED = re.compile(r"(?:at )?the \d+ measures in mm on the picture")
 
@@ -81,16 +82,22 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
         shown: all texts that are printed on the page: nothing is read off that is not there.
     """
     figures = {letter.text: (letter.across, letter.up) for letter in step.letters}
+    places = {letter.text: letter.at for letter in step.letters}
     names = list(figures)
     beside = [[mark.text for mark in scale.marks] for scale in step.scales]
-    if (found := LETTERED.search(text)) is not None:
+    if (found := JOINED.search(text)) is not None:
+        assert {*names} <= shown
+        joined = re.sub(r"\b[a-z]\b", lambda letter: " ".join(figures[letter[0]]), found[1])
+        text = text.replace(found[0], joined)
+    elif (found := LETTERED.search(text)) is not None:
         loops = []
         for span in found[1].split(", and apart from them "):
             first, _, last = span.partition(" to ")
             loop = names[names.index(first) : names.index(last or first) + 1]
-            loops.append("; ".join(" ".join(figures[name]) for name in loop))
+            loops.append("; ".join(read_at(figures[name], places[name]) for name in loop))
             scaled = {figure for one in beside for figure in one}
-            assert {figure for name in loop for figure in figures[name]} <= scaled | {"0"}, "read off the scales"
+            read = {figure for name in loop for figure in figures[name] if figure}
+            assert read <= scaled | {"0"}, "read off the scales"
             assert {*loop} <= shown
         text = text.replace(found[0], "; apart from them ".join(loops))
     if (corner := CORNER.search(text)) is not None:
@@ -108,6 +115,16 @@ def read_off(text: str, step: Step, shown: set[str]) -> str:
         text = text.replace("that the picture numbers", f"{' '.join(columns)} along, {' '.join(rows)} up")
     assert {figure for one in beside for figure in one} <= shown, "all measures of the picture are printed"
     return text
+
+
+def read_at(figures: tuple[str, str], at: Place) -> str:
+    """Return the figures of a corner; where a line that leans has none, where the letter stands in the picture.
+
+    That says which of several crossings is meant: it is read to no more than a centimetre.
+    """
+    if all(figures):
+        return " ".join(figures)
+    return f"{figures[0]}@{round(at[0], -1)}/{round(at[1], -1)}@{figures[1]}"
 
 
 def draw_again(exercise: Exercise, hand: Hand | None = None, sentences: Sentences = SENTENCES) -> Hand:

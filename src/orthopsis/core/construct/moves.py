@@ -146,13 +146,14 @@ class ShareAlong:
 class Cross:
     """Mark the point where two ruled lines cross.
 
-    ``counted``: on a divided face, which light lines they are, counted from its nearest edge and from its foot.
+    ``counted``: on a divided face, which light lines they are, counted from its nearest edge and from its foot; none
+    for one that leans.
     """
 
     makes: str
     first: str
     second: str
-    counted: tuple[int, int] | None = None
+    counted: tuple[int | None, int | None] | None = None
 
 
 @dataclass(frozen=True, slots=True)

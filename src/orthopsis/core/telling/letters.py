@@ -12,6 +12,7 @@ from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Offset, Rul
 from orthopsis.core.drawing.answer import PointLetter
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.sheet.ruler import round_to
+from orthopsis.core.wording.vocabulary import listed
 
 MOST_IN_WORDS = 4
 """So many values stand in a sentence at most: more are not remembered on the way to the paper (no source)."""
@@ -39,11 +40,14 @@ def has_letters(acts: Sequence[Act]) -> bool:
 
 
 def figures(solved: Solved, mark: Mark) -> tuple[str, str]:
-    """Return the two figures of a mark in the class's units, across and up, or which light lines cross there."""
+    """Return the two figures of a mark in the class's units, across and up, or which light lines cross there.
+
+    A line that leans has no number.
+    """
     if isinstance(mark, Offset):
         return solved.prepared.tick(mark.across_mm), solved.prepared.tick(mark.up_mm)
     along, up = mark.counted or (0, 0)
-    return str(along), str(up)
+    return "" if along is None else str(along), "" if up is None else str(up)
 
 
 CORNER_LETTER = "a"
@@ -135,12 +139,30 @@ def _spans(loops: Sequence[Sequence[int]], unit: str) -> str:
 
 def pairs_words(acts: Sequence[Act]) -> str:
     """Return between which light lines the forms of a step lie, counted along: ``3 and 4``; else the picture says."""
-    marks = [act.counted for act in acts if isinstance(act, Cross) and act.counted is not None]
+    counted = (act.counted for act in acts if isinstance(act, Cross) and act.counted is not None)
+    marks = [(along or 0, up or 0) for along, up in counted]
     forms = [marks[i : i + 4] for i in range(0, len(marks), 4)]
     along, up = ({(min(of), max(of)) for form in forms if (of := [c[i] for c in form])} for i in (0, 1))
     if 2 * len(along) >= MOST_IN_WORDS or len(up) > 1:  # how many lines they are is said as well
         return "that the picture numbers"
     return ", ".join(f"{first} and {last}" for first, last in sorted(along))
+
+
+def is_by_joins(template: str) -> bool:
+    """Tell whether words say by letters which points are joined, two by two."""
+    return "{joins}" in template
+
+
+def lettered_joins(solved: Solved, acts: Sequence[Act]) -> list[PointLetter]:
+    """Return the points that a step marks and joins two by two, with their letters."""
+    return [_lettered(solved, letter, mark) for letter, mark in zip(_LETTERS, marks_of(acts), strict=False)]
+
+
+def joins_words(acts: Sequence[Act]) -> str:
+    """Return which points of a step are joined two by two: ``a to b and c to d on the picture``."""
+    called = {mark.makes: letter for mark, letter in zip(marks_of(acts), _LETTERS, strict=False)}
+    joined = [f"{called[act.start]} to {called[act.end]}" for act in acts if isinstance(act, Rule)]
+    return f"{listed(joined)} on the picture"
 
 
 def is_by_path(template: str) -> bool:

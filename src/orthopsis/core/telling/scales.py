@@ -28,7 +28,9 @@ def scales(solved: Solved, breath: Breath, template: str) -> list[Scale]:
     acts: Sequence[Act] = [move.act for move in breath.moves]
     if "{ticks}" in template or "{length_marks}" in template:
         return _ticked(solved, acts, LEAST_TICKED if "{ticks}" in template else LEAST_LAID)
-    if not any(place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}", "{pairs}")):
+    if not any(
+        place in template for place in ("{offsets}", "{crossings}", "{rows}", "{marks}", "{path}", "{pairs}", "{joins}")
+    ):
         return []
     if is_by_path(template):
         acts = [solved.corner_marks[point] for run in paths_of(acts) for point in run]
@@ -101,8 +103,10 @@ def _different(lengths: Iterable[float]) -> list[float]:
 
 def _counted(solved: Solved, marks: list[Cross]) -> list[Scale]:
     """Return the numbers of the columns, at their feet, and of the rows, at the edge from which columns are counted."""
-    columns = {act.counted[0]: act.first for act in marks if act.counted is not None}
-    rows = {act.counted[1]: act.second for act in marks if act.counted is not None}
+    columns = {n: act.first for act in marks if act.counted and (n := act.counted[0]) is not None}
+    rows = {n: act.second for act in marks if act.counted and (n := act.counted[1]) is not None}
+    if not rows:
+        return []
     lines, points = solved.board.lines, solved.board.points
     feet = {n: min((lines[name].start.xy, lines[name].end.xy), key=lambda at: at[1]) for n, name in columns.items()}
     ends = {n: lines[name].start.xy for n, name in rows.items()}

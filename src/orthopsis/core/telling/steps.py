@@ -16,11 +16,13 @@ from orthopsis.core.scene.prepared import adornments
 from orthopsis.core.telling.dimensions import dimensions
 from orthopsis.core.telling.letters import (
     is_by_corner,
+    is_by_joins,
     is_by_letters,
     is_by_path,
     is_by_way,
     lettered,
     lettered_corner,
+    lettered_joins,
     lettered_path,
     lettered_way,
 )
@@ -28,7 +30,7 @@ from orthopsis.core.telling.scales import scales
 from orthopsis.core.telling.step_values import StepValues
 from orthopsis.core.telling.strokes import Strokes
 from orthopsis.core.things.answers import WHOLE
-from orthopsis.core.wording.figures import SIGNS
+from orthopsis.core.wording.figures import NO_NUMBER, SIGNS
 from orthopsis.core.wording.finish_steps import CARVED, FAR_LIGHTER, ONE_SHADE, OPENINGS
 from orthopsis.core.wording.names import view_words
 from orthopsis.core.wording.steps import STEPS
@@ -183,16 +185,19 @@ def _letters(solved: Solved, acts: Sequence[Act], instruction: str) -> list[Poin
         return lettered_way(solved, acts)
     if is_by_corner(instruction):
         return lettered_corner(solved, acts)
+    if is_by_joins(instruction):
+        return lettered_joins(solved, acts)
     if is_by_path(instruction):
         return lettered_path(solved, acts)
     return lettered(solved, acts) if is_by_letters(instruction) else []
 
 
 def _signs(scales: Sequence[Scale], letters: Sequence[PointLetter]) -> str:
-    """Return what the signs mean that stand after figures of a picture, where there are any."""
+    """Return what the signs mean that stand after figures of a picture, where there are any, and what has none."""
     texts = [mark.text for scale in scales for mark in scale.marks]
-    texts += [text for letter in letters for text in (letter.across, letter.up)]
-    return "".join(f" {says}" for sign, says in SIGNS.items() if any(sign in text for text in texts))
+    figures = [text for letter in letters for text in (letter.across, letter.up)]
+    said = [says for sign, says in SIGNS.items() if any(sign in text for text in (*texts, *figures))]
+    return "".join(f" {says}" for says in (*said, *([NO_NUMBER] if "" in figures else [])))
 
 
 def _of_view(solved: Solved, breath: Breath, title: str) -> str:

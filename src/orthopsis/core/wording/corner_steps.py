@@ -234,6 +234,20 @@ CORNER: dict[str, StepPhrases] = {
         "Measuring the places on the page.",
         "ruler and set square",
     ),
+    "front.leaning": StepPhrases(
+        "the lines that lean",
+        (
+            "Some strokes of {thing} lean. Count the light lines: the nearest edge and the foot are 0. Mark the "
+            "points of the picture where these lines cross. Draw light lines from {joins}. Count: {count}.",
+            "Strokes of {thing} lean. Light lines are counted from the nearest edge and from the foot, which are 0. "
+            "Mark where they cross, and join lightly {joins}: {lines}.",
+            "Rule the lines of {thing} that lean, lightly, from crossing to crossing: {joins}; {lines}. Light lines "
+            "are counted along from the nearest edge and up from the foot, which are 0.",
+        ),
+        "What leans has no point of its own: it goes from corner to corner.",
+        "Stopping too soon: each line goes from mark to mark.",
+        "ruler, pencil light",
+    ),
     "front.on_block": StepPhrases(
         "its edges on the block, {rules}",
         (
@@ -303,6 +317,20 @@ CORNER: dict[str, StepPhrases] = {
         "The block's end is the depth of the whole shape.",
         "Guessing the depth of each part.",
         "pencil",
+    ),
+    "back.height": StepPhrases(
+        "carry a corner's height to the nearest edge",
+        (
+            "Put the ruler on corner {way_0} of {thing} and on the {back_point}. Draw a light line to the nearest "
+            "edge: that is {way_1}.",
+            "From corner {way_0} of {thing} draw a light line, in line with the {back_point}, to the nearest edge: "
+            "that is {way_1}.",
+            "Carry the height of corner {way_0} of {thing}, in line with the {back_point}, to {way_1} on the nearest "
+            "edge.",
+        ),
+        "Same height at another place: run it along.",
+        "Measuring the height: it is smaller there than at the nearest edge.",
+        "ruler on the point, pencil light",
     ),
     "back.round": StepPhrases(
         "carry a height round the corner",

@@ -7,3 +7,5 @@ SIGNS = {
     SHORT: f"{SHORT} after a figure: a little less than that.",
 }
 """What each sign means, in the words of all levels."""
+NO_NUMBER = "A line that leans has no number."
+"""Said where a picture numbers light lines, and such a line leads to one of its points."""

@@ -7,7 +7,7 @@ anticlockwise, holes clockwise and after a slash.
 - ``b3`` is where column b and row 3 cross;
 - ``a6e1@b`` is where the line through a6 and e1 meets column b (or a row);
 - ``b6d1*e6c1`` is where the line through b6 and d1 meets the one through e6 and c1;
-- ``f1o`` is rounded in the round form of the letter.
+- ``f1o`` is rounded in the round form of the letter; ``a1r`` too, upright as far as its middle bar.
 """
 
 import math
@@ -18,10 +18,12 @@ from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.outline import Corner, Loop, Outline, signed_area
 
 _NODE = r"([a-k])([\dkmnuxyzvtpq])"
-_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dkmnuxyzvtpq])|\*{_NODE}{_NODE}))?(o?)$")
+_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dkmnuxyzvtpq])|\*{_NODE}{_NODE}))?([or]?)$")
 
 STRAIGHT_END = 0.9
-"""Share of an edge that a curve takes at most where the edge ends in a corner that stays."""
+"""Share of a level edge that a curve takes at most where the edge ends in a corner that stays."""
+LOBE = 0.9
+"""What is round and lower than this share of the letter is a lobe, one of two over each other (no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -69,12 +71,12 @@ class LetterGrid:
 
     def _loop(self, tokens: list[str], *, is_round: bool) -> Loop:
         places = [self._place(token) for token in tokens]
-        if not is_round or not any(token.endswith("o") for token in tokens):
+        if not is_round or not any(_is_rounded(token) for token in tokens):
             return tuple(places)
         is_hole = signed_area(tuple(places)) < 0
         corners: list[Corner] = []
         for i, (token, (x, y)) in enumerate(zip(tokens, places, strict=True)):
-            if not token.endswith("o"):
+            if not _is_rounded(token):
                 corners.append((x, y))
                 continue
             before, after = places[i - 1], places[(i + 1) % len(places)]
@@ -87,15 +89,22 @@ class LetterGrid:
         return tuple(corners)
 
     def _room(self, token: str, other: str, here: FacePlace, there: FacePlace, *, is_inner: bool) -> float:
-        """Return how far along an edge a curve begins: as round as there is room, equally thick all along."""
+        """Return how far along an edge a curve begins: as round as there is room, equally thick all along.
+
+        Upright, the curves of a lobe meet in its middle, inside and outside at one height: so few light lines lead to
+        all of them.
+        """
         m = self.measures
         half = m.width / 2
         is_level = abs(here[0] - there[0]) > abs(here[1] - there[1])
         most = half - (m.stroke if is_level else m.bar) if is_inner else half
         room = math.dist(here, there)
-        if not other.endswith("o"):
-            return min(most, STRAIGHT_END * room)
-        return min(most, room if is_level else room / 2)
+        if is_level:
+            return min(most, room if _is_rounded(other) else STRAIGHT_END * room)
+        if token.endswith("r"):
+            return abs(here[1] - self.rows["3" if here[1] < m.height / 2 else "4"])
+        is_lobe = _is_rounded(other) and room + (2 * m.bar if is_inner else 0) < LOBE * m.height
+        return room / 2 if is_lobe else min(most, room / 2)
 
     def _place(self, token: str) -> FacePlace:
         match = _TOKEN.match(token)
@@ -118,6 +127,10 @@ class LetterGrid:
             return (x, first[1] + (x - first[0]) * (second[1] - first[1]) / (second[0] - first[0]))
         y = self.rows[at]
         return (first[0] + (y - first[1]) * (second[0] - first[0]) / (second[1] - first[1]), y)
+
+
+def _is_rounded(token: str) -> bool:
+    return token.endswith(("o", "r"))
 
 
 def _turns_right(a: FacePlace, b: FacePlace, c: FacePlace) -> bool:

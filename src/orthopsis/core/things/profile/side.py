@@ -6,8 +6,9 @@ corners go to that point like all others.
 """
 
 import itertools
-from collections.abc import Iterable, Mapping, Sequence
+from collections.abc import Iterable, Iterator, Mapping, Sequence
 from dataclasses import replace
+from functools import partial
 
 import numpy as np
 from propcache.api import cached_property
@@ -15,6 +16,7 @@ from propcache.api import cached_property
 from orthopsis.core.construct.carried_back import Back, SeenBack, back_moves, needed
 from orthopsis.core.construct.carry import (
     CarriedOutline,
+    Mark,
     guide_moves,
     guided_corners,
     loops_of,
@@ -24,7 +26,8 @@ from orthopsis.core.construct.cut_out import side_cut_moves
 from orthopsis.core.construct.grid import Grid
 from orthopsis.core.construct.grid_by_line import grid_on
 from orthopsis.core.construct.laid_line import LaidLine, laid_at_foot
-from orthopsis.core.construct.moves import Act, Cross, Move, Offset, RuleToPoint, Run
+from orthopsis.core.construct.leaning import leaning
+from orthopsis.core.construct.moves import Act, Cross, Move, Offset, Rule, RuleToPoint, Run
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.plane.arc import Arc, FacePlace
@@ -88,18 +91,27 @@ class SideProfile(OfBlock):
 
     @cached_property
     def _given_shares(self) -> Shares:
-        return shares_of(self.shaped.outline("outline"), self.shaped.face("outline"))
+        loops, shares = self._loops, shares_of(self.shaped.outline("outline"), self.shaped.face("outline"))
+        if self.cut.is_level:
+            return shares
+        edges = [pair for loop in loops for pair in zip(loop, (*loop[1:], loop[0]), strict=True)]
+        return replace(shares, leaning=leaning(shares.corners, edges, self._part_corners, shares.rounded))
+
+    @cached_property
+    def _loops(self) -> tuple[tuple[int, ...], ...]:
+        return loops_of([len(loop) for loop in self.shaped.outline("outline")])
+
+    @property
+    def _part_corners(self) -> list[list[int]]:
+        """The corners of each part of the outline."""
+        loops, parts = iter(self._loops), self.shaped.parts or (("", len(self._loops)),)
+        return [[corner for loop in itertools.islice(loops, count) for corner in loop] for _, count in parts]
 
     @cached_property
     def laid(self) -> LaidLine | None:
         """The line at the foot of a side on which widths are laid off; None where they are found by the diagonal."""
-        loops, given, corner = iter(self.shaped.outline("outline")), self._given_shares, 0
-        parts = list[list[FacePlace]]()
-        for _, count in self.shaped.parts or (("", len(self.shaped.outline("outline"))),):
-            number = sum(len(loop) for loop in itertools.islice(loops, count))
-            corners = range(corner + 1, corner + number + 1)
-            parts.append([self.cut.on_panel(place) for c in corners for place in given.places_of(c)])
-            corner += number
+        given, on_panel = self._given_shares, self.cut.on_panel
+        parts = [[on_panel(place) for c in own for place in given.places_of(c)] for own in self._part_corners]
         return laid_at_foot(self.cut.panel, self.setting.level, parts)
 
     @cached_property
@@ -115,7 +127,7 @@ class SideProfile(OfBlock):
 
         return CarriedOutline(
             thing=self.values.name,
-            loops=loops_of([len(loop) for loop in loops]),
+            loops=self._loops,
             flat=shares.corners,
             page=dict(zip(shares.corners, see(shares.corners.values()), strict=True)),
             pieces=pieces(loops),
@@ -160,12 +172,14 @@ class SideProfile(OfBlock):
             return grid.mark(name, cut.on_panel(place))
 
         moves += grid.moves()
-        told, on_front = cut.told("outline"), lambda c: mark(f"front.{c}", outline.flat[c])
+        told, on_front = cut.told("outline"), partial(self._mark_corner, grid)
         for part, corners in outline.part_corners:
             if cut.is_level:
-                moves += part_moves(outline, part, corners, told, on_front)
+                drawn = part_moves(outline, part, corners, told, on_front)
             else:
-                moves += side_cut_moves(outline, part, corners, told, on_front)
+                drawn = self._leaning_moves(part, corners, on_front)
+                drawn += side_cut_moves(outline, part, corners, told, on_front)
+            moves += _marked_once(drawn)
         guided = outline.corners if self.values.is_see_through else guided_corners(outline)
         page, seen = self.block_form.picture(self.setting.frame.eye), self.seen_back
         found = needed(outline, seen, any_way=False)
@@ -173,6 +187,32 @@ class SideProfile(OfBlock):
         rims, back = self._back(found, guided, seen)
         moves += guide_moves(outline, guided, cut.told("guides"), reaching=reaching, late=back.late)
         return (*moves, *rims, *back.moves, *round_moves(outline, seen.curves, mark))
+
+    def _mark_corner(self, grid: Grid, corner: int) -> Cross | Offset:
+        """Return the act that marks a corner on the front: where light lines cross, of which one may lean."""
+        on, name = self.shares.leaning.found.get(corner), f"front.{corner}"
+        by_lines = grid.mark(name, self.cut.on_panel(self.outline.flat[corner]))
+        if on is None or isinstance(by_lines, Offset):
+            return by_lines
+        line, (column, row) = self._leaning_line(on.line), by_lines.counted or (None, None)
+        if on.by == "row":
+            return replace(by_lines, first=line, counted=(None, row))
+        if on.by == "column":
+            return replace(by_lines, second=line, counted=(column, None))
+        return replace(by_lines, first=line, second=self._leaning_line(on.by), counted=(None, None))
+
+    def _leaning_line(self, number: int) -> str:
+        return self.values.full(f"construction.leaning.{number}")
+
+    def _leaning_moves(self, part: str, corners: Sequence[int], mark: Mark) -> list[Move]:
+        """Return the moves that draw the lines of a part that lean, lightly, from corner to corner."""
+        acts = list[Act]()
+        for number, (start, end) in enumerate(self.shares.leaning.lines):
+            if start in corners:
+                low, high = mark(start), mark(end)
+                line = Rule(self._leaning_line(number), low.makes, high.makes, "free", "construction")
+                acts += [low, high, line]
+        return [Move("front", self.values.name, "front.leaning", act, part=part) for act in acts]
 
     def _check_ends(self) -> None:
         """Refuse a body whose foot or top lies on the eye level: there nobody finds the corners of its back."""
@@ -234,10 +274,16 @@ class SideProfile(OfBlock):
         """Carry a height round the first edge to where the block ends, and from there to the corner's guide line."""
         n, cut, share = self.values.full, self.cut, self.outline.flat[number][1]
         line, at_end = cut.ready_at(share), n(f"measure.round.{number}")
+        on, moves = self.shares.leaning.found.get(number), list[Move]()
         if line is not None:
             carried: list[Act] = [Cross(at_end, line, cut.first_end)]
         else:
-            line, tick, family = n(f"construction.round.{number}"), self._grid.tick_name(share), self.family(cut.over)
+            tick, along = self._grid.tick_name(share), cut.panel.along.family
+            if on is not None and on.by != "row":
+                tick, light = n(f"measure.over.{number}"), n(f"construction.over.{number}")
+                over = Run(light, tick, n(f"front.{number}"), along, cut.panel.first, "construction")
+                moves.append(self.values.move("back", "back.height", over))
+            line, family = n(f"construction.round.{number}"), self.family(cut.over)
             carried = [RuleToPoint(line, tick, family, "construction"), Cross(at_end, line, cut.first_end)]
             if cut.is_upright:
                 carried = [Run(line, at_end, tick, family, cut.first_end, "construction")]
@@ -250,7 +296,7 @@ class SideProfile(OfBlock):
             "construction",
         )
         told = cut.told("round_at_end" if cut.ready_at(share) is not None else "round")
-        return [self.values.move("back", told, act) for act in (*carried, run)]
+        return [*moves, *(self.values.move("back", told, act) for act in (*carried, run))]
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
@@ -299,3 +345,12 @@ class SideProfile(OfBlock):
         (across, up), division = self.cut.on_panel((float(along), float(high))), self.setting.sheet.division_mm
         corner = (max(round_to(across * width, division), 0.0), max(round_to(up * height, division), 0.0))
         return {"outline": with_corner(self.values.outline("outline"), number, corner)}
+
+
+def _marked_once(moves: Sequence[Move]) -> Iterator[Move]:
+    """Yield the moves without marks of points that are marked already."""
+    made = set[str]()
+    for move in moves:
+        if not isinstance(move.act, Cross | Offset) or move.act.makes not in made:
+            yield move
+        made.add(move.act.makes)
