@@ -142,6 +142,18 @@ describe('points and the paper taped on for them', () => {
     expect(after.findAll('.strip')).toHaveLength(1)
   })
 
+  it('show marks of earlier steps beside new ones, and none that the drawing does not know', () => {
+    const marked = { ...picture, points: { foot: [10, 20], top: [10, 60] } as typeof picture.points }
+    const sheet = mount(SheetView, {
+      props: { picture: marked, label: 'Sheet' },
+      slots: { default: () => h(SheetPoints, { marks: ['top', 'elsewhere'], takenUp: ['foot', 'nowhere'] }) },
+    })
+    expect(sheet.findAll('circle.mark')).toHaveLength(1)
+    expect(sheet.findAll('circle.old')).toHaveLength(1)
+    const [old, fresh] = ['.old', '.mark'].map((name) => Number(sheet.get(name).attributes('r')))
+    expect(old!).toBeLessThan(fresh!)
+  })
+
   it('have two strips on one side where they lie far apart, and the sheet is as wide as the longer one asks', () => {
     const [strip] = picture.strips
     const far = { ...strip!, aims: ['slope'], at: [-120, 300] as [number, number], width_mm: 120 }

@@ -26,6 +26,13 @@ describe('the stage after a step', () => {
     expect([...stageAfter(marked, 3).points]).toEqual(['point', 'Roof.slope_above'])
   })
 
+  it('knows the marks that a step takes up from earlier ones, not those of the step before', () => {
+    const using = [step({ marks: ['foot'] }), step({ takes_up: ['foot'] }), step({ marks: ['top'] })]
+    expect(stageAfter(using, 1).takenUp).toEqual([])
+    expect(stageAfter(using, 2).takenUp).toEqual(['foot'])
+    expect(stageAfter(using, 3).takenUp).toEqual([])
+  })
+
   it('does not show as new what is left of a line that was erased', () => {
     const erased = [...steps.slice(0, 1), step({ phase: 'take_away', takes_away: [0], draws: [3] })]
     expect([...stageAfter(erased, 1).fresh]).toEqual([0, 1])

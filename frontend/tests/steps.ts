@@ -42,5 +42,16 @@ export function step(part: Partial<Step>): Step {
     slip: '',
     after: '',
   }
-  return { ...base, minutes: 1, extra: false, draws: [], marks: [], takes_away: [], darkens: [], tones: false, ...part }
+  return {
+    ...base,
+    minutes: 1,
+    extra: false,
+    draws: [],
+    marks: [],
+    takes_up: [],
+    takes_away: [],
+    darkens: [],
+    tones: false,
+    ...part,
+  }
 }

@@ -31,7 +31,7 @@ def done(drawing: Drawing, step: Step) -> shapely.MultiPoint:
     lines = [line for line in drawing.lines if line.id in new_lines(step)]
     places = [place for line in lines for place in (line.start, *line.bend, line.end)]
     known = {**drawing.points, **drawing.vanishing_points}
-    places += [known[name] for name in step.marks if name in known]
+    places += [known[name] for name in (*step.marks, *step.takes_up) if name in known]
     places += [mark.at for scale in step.scales for mark in scale.marks]
     places += [end for one in step.dimensions for end in (one.start, one.end)]
     return shapely.MultiPoint([*places, *(letter.at for letter in step.letters)])

@@ -2851,7 +2851,8 @@ export interface components {
          *     done once the step is done.
          *
          *     For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
-         *     lengths that it lays off where it has neither. ``close_up`` is the part of the sheet that is shown enlarged, if any,
+         *     lengths that it lays off where it has neither. ``takes_up`` names marks of earlier steps that it uses and that no
+         *     line shows. ``close_up`` is the part of the sheet that is shown enlarged, if any,
          *     ``beyond`` the points outside of the picture.
          */
         Step: {
@@ -2926,6 +2927,11 @@ export interface components {
             draws: number[];
             /** Marks */
             marks: string[];
+            /**
+             * Takes Up
+             * @default []
+             */
+            takes_up: string[];
             /** Takes Away */
             takes_away: number[];
             /** Darkens */

@@ -6,6 +6,8 @@ export interface Stage {
   dark: Set<number>
   fresh: Set<number>
   marks: string[]
+  /** Marks of earlier steps that the last one takes up. */
+  takenUp: string[]
   toned: boolean
   /** The points that steps have marked so far, by name. */
   points: Set<string>
@@ -29,6 +31,7 @@ export function stageAfter(steps: readonly Step[], count: number): Stage {
     // what is left of a line that was taken away is not new
     fresh: new Set(last && last.phase !== 'take_away' ? [...last.draws, ...last.darkens] : []),
     marks: last?.marks ?? [],
+    takenUp: last?.takes_up ?? [],
     toned,
     points: new Set(steps.slice(0, count).flatMap((step) => step.marks)),
   }

@@ -107,7 +107,7 @@ useEventListener('keydown', (event) => {
         >
           <SheetFaces v-if="!stage || stage.toned" />
           <SheetLines :stage="stage" :selected="shown" />
-          <SheetPoints :marks="stage?.marks" :only="stage?.points" />
+          <SheetPoints :marks="stage?.marks" :taken-up="stage?.takenUp" :only="stage?.points" />
           <template v-if="told">
             <SheetScales :scales="told.scales" :size="13" :clear="told.letters.length ? 18 : 0" />
             <SheetLetters :letters="told.letters" :size="14" />

@@ -57,12 +57,17 @@ class ArtFace:
     group: str
 
 
+OLD_ARM_MM = 1.2
+"""How far the arms of the cross reach that shows a mark of an earlier step."""
+
+
 @dataclass(frozen=True, slots=True)
 class ArtMark:
-    """A point: a small cross."""
+    """A point: a small cross; one of an earlier step smaller still."""
 
     at: Place
     name: str
+    is_new: bool = True
 
 
 @dataclass(frozen=True, slots=True)
@@ -81,7 +86,9 @@ def step_art(drawing: Drawing, count: int) -> Art:
     art = _staged(drawing, stage_after(drawing.steps, count))
     step = drawing.steps[count - 1]
     shown = step.marks if step.phase == "depth" or not step.draws else ()
-    return replace(art, marks=(*art.marks, *(ArtMark(drawing.points[n], n) for n in shown if n in drawing.points)))
+    marks = [ArtMark(drawing.points[n], n) for n in shown if n in drawing.points]
+    marks += [ArtMark(drawing.points[n], n, is_new=False) for n in step.takes_up if n in drawing.points]
+    return replace(art, marks=(*art.marks, *marks))
 
 
 def answer_art(drawing: Drawing) -> Art:

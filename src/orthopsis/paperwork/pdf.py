@@ -13,7 +13,7 @@ from reportlab.pdfbase.ttfonts import TTFont
 from reportlab.pdfgen.canvas import Canvas
 
 from orthopsis.core.sheet.length import NO_BREAK, unbroken
-from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art
+from orthopsis.paperwork.art import DASH_MM, GREY, OLD_ARM_MM, TONE_GREY, WIDTH_MM, Art
 from orthopsis.paperwork.mark_bits import mark_rows
 from orthopsis.paperwork.marks import (
     CORNER_NUMBERS,
@@ -231,9 +231,8 @@ def draw_art(canvas: Canvas, art: Art, pens: float = 1.0) -> None:
     canvas.setDash()
     canvas.setStrokeGray(0.1)
     canvas.setLineWidth(0.3 * pens)
-    arm = 2.2 * pens
     for mark in art.marks:
-        x, y = mark.at
+        (x, y), arm = mark.at, (2.2 if mark.is_new else OLD_ARM_MM) * pens
         canvas.line(x - arm, y, x + arm, y)
         canvas.line(x, y - arm, x, y + arm)
 

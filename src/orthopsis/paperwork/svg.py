@@ -8,7 +8,7 @@ from xml.etree import ElementTree
 from xml.etree.ElementTree import Element
 
 from orthopsis.core.drawing.answer import Box
-from orthopsis.paperwork.art import DASH_MM, GREY, TONE_GREY, WIDTH_MM, Art, ArtLine
+from orthopsis.paperwork.art import DASH_MM, GREY, OLD_ARM_MM, TONE_GREY, WIDTH_MM, Art, ArtLine
 
 _NAMESPACE = "http://www.w3.org/2000/svg"
 _COLUMNS = 4
@@ -137,7 +137,7 @@ def _add_art(root: Element, art: Art, pens: float) -> None:
     marks = _group(root, "points")
     for mark in art.marks:
         x, y = mark.at[0], art.height_mm - mark.at[1]
-        arm = 2 * pens
+        arm = (2 if mark.is_new else OLD_ARM_MM) * pens
         path = f"M{x - arm:.4f} {y:.4f}H{x + arm:.4f}M{x:.4f} {y - arm:.4f}V{y + arm:.4f}"
         attributes = {"d": path, "stroke": "#222", "stroke-width": f"{0.3 * pens:.4g}", "fill": "none"}
         _add(marks, "path", attributes | {"data-name": mark.name})

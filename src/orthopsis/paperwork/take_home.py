@@ -77,6 +77,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], tall_mm: float)
         "toned": step.tones,
         "part": [_place(part[:2]), _place(part[2:])] if part is not None else None,
         "marks": [_place(points[name]) for name in step.marks if name in points],
+        "old": [_place(points[name]) for name in step.takes_up if name in points],
         "texts": list(_texts(step, figure_mm)),
     }
 

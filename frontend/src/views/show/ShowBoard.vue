@@ -67,7 +67,12 @@ const hidden = computed(() => {
       <SheetLines v-if="seeThrough" :stage="hidden" :weight="1.4" />
       <g v-if="looks.ghost && !moving" class="ghost"><SheetLines :stage="ghost" :weight="1.9" /></g>
       <SheetLines :stage="shown" :weight="1.9" :selected="[step.thing]" />
-      <SheetPoints :marks="moving || step.letters.length ? [] : shown.marks" :only="shown.points" :size="11" />
+      <SheetPoints
+        :marks="moving || step.letters.length ? [] : shown.marks"
+        :taken-up="shown.takenUp"
+        :only="shown.points"
+        :size="11"
+      />
       <SpotLight v-if="looks.spotlight" :step="step" />
       <SheetDimensions :dimensions="step.dimensions" :size="size" />
       <SheetScales :scales="step.scales" :size="size" :clear="step.letters.length ? size * 1.4 : 0" />

@@ -16,6 +16,7 @@ export const NOTHING: Stage = {
   dark: new Set(),
   fresh: new Set(),
   marks: [],
+  takenUp: [],
   toned: false,
   points: new Set(),
 }

@@ -49,9 +49,9 @@ class Leaning:
         on = self.found[corner]
         line, (x, y) = self._ends(on.line, corners), corners[corner]
         if on.by == "row":
-            return _crossing(line, ((0.0, y), (1.0, y)))
+            return (_crossing(line, ((0.0, y), (1.0, y)))[0], y)
         if on.by == "column":
-            return _crossing(line, ((x, 0.0), (x, 1.0)))
+            return (x, _crossing(line, ((x, 0.0), (x, 1.0)))[1])
         return _crossing(line, self._ends(on.by, corners))
 
     def _ends(self, line: int, corners: Mapping[int, FacePlace]) -> tuple[FacePlace, FacePlace]:
@@ -80,7 +80,7 @@ def leaning(
         corners: the place of each corner on its face, by number.
         edges: the edges of the outline.
         parts: the corners that belong together, such as those of a letter.
-        kept: corners that are no ends of such lines and not found on them, such as rounded ones.
+        kept: corners that are no ends of such lines and not found on them.
     """
     lines, found = list[tuple[int, int]](), dict[int, OnLine]()
     for part in parts:

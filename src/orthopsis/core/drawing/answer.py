@@ -202,7 +202,8 @@ class Step(AnswerPart):
     done once the step is done.
 
     For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
-    lengths that it lays off where it has neither. ``close_up`` is the part of the sheet that is shown enlarged, if any,
+    lengths that it lays off where it has neither. ``takes_up`` names marks of earlier steps that it uses and that no
+    line shows. ``close_up`` is the part of the sheet that is shown enlarged, if any,
     ``beyond`` the points outside of the picture.
     """
 
@@ -230,6 +231,7 @@ class Step(AnswerPart):
     extra: bool
     draws: list[int]
     marks: list[str]
+    takes_up: list[str] = []
     takes_away: list[int]
     darkens: list[int]
     tones: bool

@@ -46,7 +46,7 @@ def _touched(solved: Solved, lines: Mapping[int, DrawnLine], step: Step) -> Box 
         return None
     drawn, sheet = [lines[number] for number in new_lines(step) if number in lines], solved.prepared.sheet
     places = [place for line in drawn for place in (line.start, *line.bend, line.end)]
-    places += [solved.board.points[name].xy for name in step.marks if name in solved.board.points]
+    places += [solved.board.points[name].xy for name in (*step.marks, *step.takes_up) if name in solved.board.points]
     places += [letter.at for letter in step.letters]
     for scale in step.scales:
         aside = -SCALE_ROOM_MM if scale.side in ("left", "below") else SCALE_ROOM_MM

@@ -19,6 +19,7 @@ from orthopsis.core.telling.close_up import with_close_ups
 from orthopsis.core.telling.idle import idle
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
 from orthopsis.core.telling.strokes import Strokes
+from orthopsis.core.telling.taken_up import with_marks_taken_up
 from orthopsis.core.telling.there import without_what_is_there
 from orthopsis.core.wording.setup_steps import POINT_DONE
 
@@ -69,7 +70,8 @@ def tell(solved: Solved) -> Telling:
     needless = idle(solved, made, {one.step.key: one.ref.words for one in kept if one.breath is not None}, changed)
     made, kept = [step for step in made if step.key not in needless], [o for o in kept if o.step.key not in needless]
     made = _with_stops(_with_points_done(solved, made, kept))
-    made = with_close_ups(solved, with_what_lies_behind(solved, made))
+    made = with_marks_taken_up(solved, with_what_lies_behind(solved, made), kept)
+    made = with_close_ups(solved, made)
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 

@@ -95,7 +95,9 @@ class SideProfile(OfBlock):
         if self.cut.is_level:
             return shares
         edges = [pair for loop in loops for pair in zip(loop, (*loop[1:], loop[0]), strict=True)]
-        return replace(shares, leaning=leaning(shares.corners, edges, self._part_corners, shares.rounded))
+        # What a curve runs into keeps a light line of its own: so they stay apart on the ruler's marks.
+        kept = {corner for edge in edges for corner in edge if not shares.rounded.keys().isdisjoint(edge)}
+        return replace(shares, leaning=leaning(shares.corners, edges, self._part_corners, kept))
 
     @cached_property
     def _loops(self) -> tuple[tuple[int, ...], ...]:
