@@ -94,11 +94,12 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
       <h1>Print “{{ data.title }}”</h1>
       <div class="print">
         <div class="choices" role="radiogroup" aria-label="What is printed">
-          <label v-for="k in kinds" :key="k.kind" :class="{ chosen: kind === k.kind }">
+          <label v-for="k in kinds" :key="k.kind" :class="{ chosen: kind === k.kind }" :title="k.text">
             <input v-model="kind" type="radio" name="kind" :value="k.kind" />
+            <!-- What each is stands with the chosen one: so its choices have room on a small screen. -->
             <span
               ><strong>{{ k.title }}</strong
-              ><br />{{ k.text }}</span
+              ><template v-if="kind === k.kind"><br />{{ k.text }}</template></span
             >
           </label>
           <PrintHow :data="data" :order="order" />
@@ -155,8 +156,8 @@ const preview = computed(() => address.value.replace('.pdf?', '.png?'))
   background: var(--panel);
   border-left: 5px solid transparent;
   border-radius: 5px;
-  padding: 6px 12px;
-  margin-bottom: 6px;
+  padding: 5px 12px;
+  margin-bottom: 5px;
   line-height: 1.35;
   cursor: pointer;
 }
