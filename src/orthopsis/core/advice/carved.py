@@ -9,6 +9,7 @@ from shapely.geometry.base import BaseGeometry
 from orthopsis.core.advice.piece import piece
 from orthopsis.core.drawing.answer import Advice, CureEdit
 from orthopsis.core.drawing.solved import Solved
+from orthopsis.core.plane.normal import area_vector
 from orthopsis.core.plane.tolerance import AGREE_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sight.groups import enlarged
@@ -41,8 +42,7 @@ class _Plane:
 
     def __init__(self, corners: Array) -> None:
         self.origin = corners[0]
-        off = corners - corners[0]
-        across = np.cross(off, np.roll(off, -1, axis=0)).sum(axis=0)
+        off, across = corners - corners[0], np.array(area_vector(corners.tolist()))
         self.normal = across / np.linalg.norm(across)
         self.along = off[1] / np.linalg.norm(off[1])
         self.up = np.cross(self.normal, self.along)

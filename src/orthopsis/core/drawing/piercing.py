@@ -5,6 +5,7 @@ from functools import lru_cache
 
 import numpy as np
 
+from orthopsis.core.plane.normal import area_vector
 from orthopsis.core.sight.solid import Face, Solid, Topology
 from orthopsis.core.things.standing import Standing
 
@@ -28,9 +29,4 @@ def pierced(solid: Solid, by: Standing) -> Solid:
 def _runs_against(solid: Solid, face: Face, hole: np.ndarray[tuple[int, int], np.dtype[np.float64]]) -> bool:
     """Tell whether a hole's corners run round the other way than those of its face."""
     outline = solid.places[[solid.index(name) for name in face.corners]]
-    return bool(_normal(outline) @ _normal(hole) < 0)
-
-
-def _normal(corners: np.ndarray[tuple[int, int], np.dtype[np.float64]]) -> np.ndarray[tuple[int], np.dtype[np.float64]]:
-    """Return the doubled area vector of a plane loop."""
-    return np.asarray(np.cross(corners, np.roll(corners, -1, axis=0)).sum(axis=0))
+    return float(np.dot(area_vector(outline.tolist()), area_vector(hole.tolist()))) < 0

@@ -12,6 +12,7 @@ from orthopsis.core.drawing.built import Built, Tones
 from orthopsis.core.drawing.lines import IDS
 from orthopsis.core.light.light import Light
 from orthopsis.core.light.tone import CONTRAST, DARKEST, FAR_TIMES, face_tone, inside_tone, lamp_tone
+from orthopsis.core.plane.normal import area_vector
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import Prepared
@@ -110,9 +111,8 @@ def _lamp(prepared: Prepared, placed: Placed, light: Light) -> Vector | None:
 
 def _is_lit(corners: Array, lamp: Array) -> bool:
     """Tell whether a lamp shines on the side of a face that is seen: eye and lamp are on the same side of its plane."""
-    middle = corners.mean(axis=0)
-    normal = np.linalg.svd(corners - middle)[2][2]
-    return bool((normal @ -middle) * (normal @ (lamp - middle)) > 0)
+    normal, start = np.array(area_vector(corners.tolist())), corners[0]
+    return bool((normal @ -start) * (normal @ (lamp - start)) > 0)
 
 
 def _toned(

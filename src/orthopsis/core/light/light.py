@@ -109,9 +109,11 @@ class Light:
         """
         down, along = frame.eye.ray(self.shadow_way(frame).goal), frame.eye.ray(self.rays_way(frame).goal)
         foot = down * (float(floor @ normal) / float(down @ normal))
-        # Straight over the foot, on the ray of sight to the lamp: the two lines meet, since the picture says so.
-        (high, _), *_ = np.linalg.lstsq(np.column_stack((normal, -along)), -foot, rcond=None)
-        return np.asarray(foot), float(high)
+        # Straight over the foot, on the ray of sight to the lamp: the two lines meet, since the picture says so. Where
+        # they come nearest to each other is the least of |foot + high normal - t along|.
+        on_normal, long = float(normal @ along), float(along @ along)
+        high = (on_normal * float(along @ foot) - long * float(normal @ foot)) / (long - on_normal * on_normal)
+        return np.asarray(foot), high
 
     def on_thing(self, x: float, frame: Frame) -> "Light":
         """Return the light as it comes to a thing at this place of the page: from the side on which a lamp hangs."""

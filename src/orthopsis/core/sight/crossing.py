@@ -9,6 +9,7 @@ from collections.abc import Sequence
 import numpy as np
 from propcache.api import cached_property
 
+from orthopsis.core.plane.normal import area_vector
 from orthopsis.core.plane.polygon import is_inside
 from orthopsis.core.sight.hidden import Seen
 from orthopsis.core.sight.solid import Solid
@@ -56,28 +57,40 @@ class _Body:
         return np.asarray(self._solid.places[self._solid.topology.edge_rows])
 
     @cached_property
-    def faces(self) -> list[tuple[list[Array], Array]]:
-        """Of each face its loops, and its normal of length 1."""
-        found = []
-        for face in self._solid.faces:
-            loops = [self._solid.places[[self._solid.index(c) for c in loop]] for loop in face.loops]
-            normal = np.cross(loops[0], np.roll(loops[0], -1, axis=0)).sum(axis=0)
-            found.append((loops, normal / np.linalg.norm(normal)))
-        return found
+    def loops(self) -> list[list[Array]]:
+        """Of each face its loops."""
+        solid = self._solid
+        return [[solid.places[[solid.index(c) for c in loop]] for loop in face.loops] for face in solid.faces]
+
+    @cached_property
+    def planes(self) -> tuple[Array, Array]:
+        """Of each face its normal of length 1, shape (n, 3), and how far along that its plane lies, shape (n,)."""
+        normals = np.array([area_vector(loops[0].tolist()) for loops in self.loops])
+        normals /= np.linalg.norm(normals, axis=1)[:, None]
+        starts = np.array([loops[0][0] for loops in self.loops])
+        return normals, np.einsum("ij,ij->i", normals, starts)
+
+    @cached_property
+    def boxes(self) -> tuple[Array, Array]:
+        """The boxes about its faces, a little larger: their low and high corners, shape (n, 3) each."""
+        low = np.array([loops[0].min(axis=0) for loops in self.loops])
+        high = np.array([loops[0].max(axis=0) for loops in self.loops])
+        return low - DEEP_MM, high + DEEP_MM
 
     def pierces(self, other: "_Body") -> bool:
         """Tell whether an edge of it goes through a face of another one."""
-        for loops, normal in other.faces:
-            above = (self.ends - loops[0][0]) @ normal
-            through = (above.min(axis=1) < -DEEP_MM) & (above.max(axis=1) > DEEP_MM)
-            starts, ends, (near, far) = self.ends[through, 0], self.ends[through, 1], above[through].T
-            places = starts + (ends - starts) * (near / (near - far))[:, None]
-            # Most pass the face by: only those within the box about it are looked at.
-            low, high = loops[0].min(axis=0) - DEEP_MM, loops[0].max(axis=0) + DEEP_MM
-            close = np.all((places >= low) & (places <= high), axis=1)
-            if any(_is_inside(at, loops, normal) for at in places[close]):
-                return True
-        return False
+        if not other.loops:
+            return False
+        normals, along = other.planes
+        above = self.ends @ normals.T - along
+        edge, face = np.nonzero((above.min(axis=1) < -DEEP_MM) & (above.max(axis=1) > DEEP_MM))
+        near, far = above[edge, 0, face], above[edge, 1, face]
+        starts, ends = self.ends[edge, 0], self.ends[edge, 1]
+        places = starts + (ends - starts) * (near / (near - far))[:, None]
+        # Most pass the face by: only those within the box about it are looked at.
+        low, high = other.boxes
+        close = np.flatnonzero(np.all((places >= low[face]) & (places <= high[face]), axis=1))
+        return any(_is_inside(places[i], other.loops[face[i]], normals[face[i]]) for i in close.tolist())
 
 
 def _is_inside(at: Array, loops: list[Array], normal: Array) -> bool:

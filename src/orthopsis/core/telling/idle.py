@@ -7,7 +7,7 @@ step speaks of what such a step has found, they are all told.
 from collections.abc import Collection, Iterator, Mapping, Sequence
 from itertools import groupby
 
-from orthopsis.core.drawing.answer import Step
+from orthopsis.core.drawing.answer import DrawnLine, Place, Step
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.wording.steps import STEPS
 
@@ -23,11 +23,12 @@ def idle(solved: Solved, steps: Sequence[Step], words: Mapping[str, str], kept: 
         words: by the keys of steps, what their phrases are called.
         kept: the keys of those that are told in any case, such as those with words of the teacher's own.
     """
-    marked, found = set[tuple[float, float]](), set[str]()
+    marked, found = set[Place](), set[str]()
+    lines = {line.id: line for line in solved.lines}
     for thing, group in groupby(steps, key=lambda step: step.thing):
-        own, new = list(group), list[set[tuple[float, float]]]()
+        own, new = list(group), list[set[Place]]()
         for step in own:
-            new.append(set(_places(solved, step)) - marked)
+            new.append(set(_places(solved, lines, step)) - marked)
             marked |= new[-1]
         if not thing:
             continue
@@ -44,9 +45,9 @@ def _follows(step: Step, words: Mapping[str, str]) -> bool:
     return step.key in words and STEPS[words[step.key]].follows
 
 
-def _places(solved: Solved, step: Step) -> Iterator[tuple[float, float]]:
+def _places(solved: Solved, lines: Mapping[int, DrawnLine], step: Step) -> Iterator[Place]:
     """Yield where a step marks points, and where its lines end."""
-    points, lines = solved.board.points, {line.id: line for line in solved.lines}
+    points = solved.board.points
     ends = [at for number in step.draws if number in lines for at in (lines[number].start, lines[number].end)]
     for x, y in (*(points[name].xy for name in step.marks if name in points), *ends):
         yield round(x, PLACE_DIGITS), round(y, PLACE_DIGITS)

@@ -104,7 +104,7 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
     """Yield the values that are found together, those first that stand where several have one of a name."""
     if not breath.thing:
         yield of_setup(solved, breath)
-    yield from (_of_act(solved, act) for act in reversed(acts))
+    yield from (_of_act(solved, act) for act in reversed(acts) if isinstance(act, _TOLD_BY_ACT))
     yield _counts(solved, breath, acts, strokes)
     yield _cube(solved, acts)
     yield in_line(solved, breath)
@@ -250,6 +250,10 @@ def _profile_corner(solved: Solved, breath: Breath) -> str:
     part = next(move.part for move in solved.moves if move.act is mark)
     of = f" of {part_words(part, breath.thing)}" if part else ""
     return f"the corner {CORNER_LETTER}{of}"
+
+
+_TOLD_BY_ACT = (Measure, Side, MeasureAlong, MeasureAside, Shift, ShareAlong)
+"""The acts that have values of their own."""
 
 
 def _of_act(solved: Solved, act: object) -> dict[str, object]:

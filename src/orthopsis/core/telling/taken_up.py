@@ -24,11 +24,14 @@ def with_marks_taken_up(solved: Solved, steps: Sequence[Step], told: Sequence[To
         steps: as they are told; ``told``: what they are made of, some told together.
     """
     acts_of = {one.step.key: [m.act for m in one.breath.moves] for one in told if one.breath is not None}
-    points, drawn, marked, shown, result = solved.board.points, set[str](), set[str](), set[Place](), list[Step]()
+    points, drawn, marked, seen = solved.board.points, set[str](), set[str](), set[str]()
+    shown, result = set[Place](), list[Step]()
     for step in steps:
         acts = [act for key in (step.key, *step.joins) for act in acts_of.get(key, ())]
         drawn |= {act.makes for act in acts if act.makes in solved.light_ids}
-        shown.update(_place(points[name]) for name in _seen_by_lines(acts, drawn) if name in points)
+        new = set(_seen_by_lines(acts, drawn)) - seen
+        seen |= new
+        shown.update(_place(points[name]) for name in new if name in points)
         rests = {name for act in acts if _is_laid_only(act, drawn) for name in inputs(act)}
         used = {name for act in acts for name in inputs(act)}
         old = (used & marked) - set(step.marks) - solved.prepared.aims.keys()
