@@ -1,5 +1,6 @@
 """Flights of stairs: both routes, equal steps in truth, the order of the hand, bad input."""
 
+import math
 from typing import Any
 
 import numpy as np
@@ -136,3 +137,54 @@ def test_in_three_points_they_are_refused_with_words() -> None:
     with pytest.raises(GeometryError) as refused:
         draw(exercise_of(high, {**stairs, "joined_to": "Deck"}, views=[VIEWS["from_above"]]))
     assert refused.value.why
+
+
+GOING_AWAY = [("one_point", "along"), ("two_point", "along"), ("two_point", "up")]
+
+
+@pytest.mark.parametrize(("view", "climbs"), GOING_AWAY)
+def test_the_point_of_the_slope_is_in_the_book_of_aims_and_where_a_far_point_of_it_is_seen(
+    view: str, climbs: str
+) -> None:
+    """Where the eye sees a place of the slope line that is a million times as far away as the flight is long."""
+    found = solved(deck(view, climbs, over_by="slope"))
+    (aim,) = [aim for aim in found.prepared.aims.values() if aim.owner == "Stairs"]
+    assert aim.role == "slope_above"
+    line, eye = corners(found, "far", "in"), found.seen[1].eye
+    far = line[0] + 1e6 * (line[-1] - line[0])
+    assert far[2] > 0, "it goes away"
+    assert math.dist(aim.at.xy, eye.see(far[None])[0].tolist()) < 0.01
+    goal = found.prepared.things[1].standing.ahead.goal
+    assert aim.at.x == pytest.approx(goal.x)
+    assert_same_point(found.board.points[aim.name].xy, aim.at.xy, "found by hand")
+
+
+@settings(max_examples=100, suppress_health_check=[HealthCheck.filter_too_much])
+@given(flights())
+def test_the_point_of_the_slope_lies_straight_over_the_one_to_which_the_flight_climbs(exercise: Exercise) -> None:
+    """On any deck a flight goes away from the viewer as it rises, or runs level with the picture."""
+    found = solved(set_at(exercise, "things.1.over_by", "slope"))
+    standing, line = found.prepared.things[1].standing, corners(found, "near", "in")
+    if standing.slope_aim is None:
+        assert line[-1][2] == pytest.approx(line[0][2], abs=1e-9)
+    else:
+        assert line[-1][2] > line[0][2]
+        assert standing.slope_aim.at.x == pytest.approx(standing.ahead.goal.x)
+        assert standing.slope_aim.at.y > standing.ahead.goal.y
+
+
+def test_a_flight_parallel_to_the_picture_has_no_point_and_is_carried_over() -> None:
+    by_point, carried = (draw(deck("one_point", "up", over_by=way)) for way in ("slope", "carried"))
+    assert [step.text for step in by_point.steps] == [step.text for step in carried.steps]
+
+
+@pytest.mark.parametrize(("view", "climbs"), GOING_AWAY)
+def test_both_ways_of_the_other_side_make_the_same_flight(view: str, climbs: str) -> None:
+    ways = [solved(deck(view, climbs, over_by=way)) for way in ("slope", "carried")]
+    one, other = ({name: found.board.points[name].xy for name in found.board.points} for found in ways)
+    names = [f"Stairs.{name}" for name in ways[0].seen[1].solid.names]
+    for name in names:
+        assert_same_point(one[name], other[name], name)
+    drawing = assert_found_right(deck(view, climbs, over_by="slope"))
+    titles = [step.title for step in drawing.steps if step.thing == "Stairs"]
+    assert any("the point of the slope" in title for title in titles)

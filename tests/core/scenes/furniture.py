@@ -104,6 +104,7 @@ def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
         "kind": "stairs", "name": "Stairs", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
         "up": draw(part), "rise": draw(st.floats(6.0, 120.0)), "steps": str(draw(st.integers(2, 7))),
         "climbs": draw(st.sampled_from(["along", "up"])), "reach": draw(st.sampled_from(["measured", "edge"])),
+        "over_by": draw(st.sampled_from(["carried", "slope"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), stairs, views=views_of(exercise))
     assume(not is_unheld(made))

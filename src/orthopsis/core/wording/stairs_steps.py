@@ -113,6 +113,33 @@ STAIRS: dict[str, StepPhrases] = {
         "Drawing the second slope line parallel to the first on the paper.",
         "ruler and set square",
     ),
+    "stairs.slope_point": StepPhrases(
+        "the point of the slope",
+        (
+            "Put the ruler along the slope line and carry it on, over the edge of the paper if need be. From the "
+            "{ahead_point} draw a light line {upright}. Where they meet is the {slope_point}.",
+            "Carry the slope line on, over the paper's edge if need be, until it is straight over the {ahead_point}. "
+            "Mark it: the {slope_point}.",
+            "The slope line, carried on, meets the [upright] through the {ahead_point} in the {slope_point}.",
+        ),
+        "All lines with this slope meet straight over the point to which the stairs climb.",
+        "Stopping at the paper's edge: tape a strip on.",
+        "long ruler, pencil light",
+    ),
+    "stairs.over_by_point": StepPhrases(
+        "the slope line on the other side",
+        (
+            "From the foot of the other side draw a light line to the {slope_point}. Make a mark on it straight over "
+            "the last corner of the plan. Join this mark with the top corner. Count: {count}.",
+            "From the foot of the other side draw a light line to the {slope_point}: the second slope line. Mark where "
+            "it is straight over the last corner of the plan, and join that mark with the top corner.",
+            "The second slope line, from the foot of the other side to the {slope_point}; where it is over the last "
+            "corner of the plan is the other top corner. Join both.",
+        ),
+        "Both slope lines run to one point.",
+        "Drawing the second slope line parallel to the first on the paper.",
+        "ruler on the point, pencil light",
+    ),
     "stairs.across": StepPhrases(
         "the steps across: {lines}",
         (

@@ -334,4 +334,15 @@ ROOMS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 150,
     },
+    {
+        **HEAD,
+        "title": "Steps up to the mole by the point of their slope, one point",
+        "eye_level": {"height_mm": 150, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 306, "distance_mm": 470}],
+        "things": [
+            box("Mole", 68, 24, 280, 20, depth_by="measured", depth=120),
+            flight("Steps", "Mole", "top", "2:6:2", "1:4:5", 55, "5", over_by="slope"),
+        ],
+        "minutes": 75,
+    },
 )

@@ -3,10 +3,11 @@
 from collections.abc import Iterator
 
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Rule, Run, Side
+from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Rule, RuleToPoint, Run, Side
 from orthopsis.core.things.climbing import FAR, NEAR
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.stairs.shape import StairsShape
+from orthopsis.core.view.aim import Aim
 
 
 def recipe(stairs: StairsShape) -> list[Move]:
@@ -16,7 +17,7 @@ def recipe(stairs: StairsShape) -> list[Move]:
     told += [("stairs.levels", act) for act in _levels(stairs)]
     told += [("stairs.slope", act) for act in _slope(stairs)]
     told += [("stairs.steps", act) for act in _steps(stairs)]
-    told += [("stairs.over", act) for act in _over(stairs)]
+    told += _other_slope(stairs)
     told += [("stairs.across", act) for act in _across(stairs)]
     return [*stairs.grid.moves(), *(stairs.values.move("back", breath, act) for breath, act in told)]
 
@@ -81,6 +82,35 @@ def _steps(stairs: StairsShape) -> Iterator[Act]:
         if stairs.role(name) == "edge":
             seam = stairs.seams[name]
             yield Rule(n(name), n(seam.start), n(seam.end), seam.family)
+
+
+def _other_slope(stairs: StairsShape) -> list[tuple[str, Act]]:
+    """Return the acts that draw the slope line of the far side, and the top over to there."""
+    if stairs.slope_aim is None:
+        return [("stairs.over", act) for act in _over(stairs)]
+    marked = [("stairs.slope_point", act) for act in _slope_point(stairs, stairs.slope_aim)]
+    return marked + [("stairs.over_by_point", act) for act in _over_by_point(stairs, stairs.slope_aim)]
+
+
+def _slope_point(stairs: StairsShape, aim: Aim) -> Iterator[Act]:
+    """Yield the acts that mark where the slope line, carried on, meets the upright through the point ahead."""
+    n, foot, top = stairs.values.full, stairs.corner(NEAR, "in.0"), stairs.corner(NEAR, f"in.{stairs.count}")
+    laid = n("construction.laid.slope")
+    yield Rule(laid, n(foot), n(top), "free", "unseen")
+    upright = n("construction.upright.slope")
+    yield Run(upright, aim.name, stairs.ahead.family, stairs.panel.out.family, laid, "construction")
+    yield RuleToPoint(n("construction.slope.on"), n(top), aim.name, "construction")
+
+
+def _over_by_point(stairs: StairsShape, aim: Aim) -> Iterator[Act]:
+    """Yield the acts that draw the slope line of the far side from its foot to the point, and join the tops."""
+    n, slope = stairs.values.full, stairs.values.full("construction.far.slope")
+    top, end = n(stairs.corner(FAR, f"in.{stairs.count}")), n(stairs.corner(FAR, "end"))
+    yield RuleToPoint(slope, n(stairs.corner(FAR, "in.0")), aim.name, "construction")
+    yield Run(n("construction.far.end"), top, end, stairs.panel.out.family, slope, "unseen")
+    name = f"across.in.{stairs.count}"
+    seam = stairs.seams[name]
+    yield Rule(n(name), n(seam.start), n(seam.end), seam.family, stairs.role(name))
 
 
 def _over(stairs: StairsShape) -> Iterator[Act]:

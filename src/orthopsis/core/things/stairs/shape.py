@@ -10,12 +10,14 @@ from collections.abc import Mapping
 
 from propcache.api import cached_property
 
-from orthopsis.core.things.answers import Spoken
+from orthopsis.core.things.answers import Called, Spoken
 from orthopsis.core.things.climbing import FAR, NEAR, Climbing
 from orthopsis.core.things.seamed import Seam
+from orthopsis.core.view.aim import Aim
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.vocabulary import counted
 
+OVER_BY = {"carried": "by carrying the top over", "slope": "by the point of their slope"}
 STEPS = {str(count): f"{count} steps" for count in range(2, 13)}
 
 
@@ -37,7 +39,27 @@ class StairsShape(Climbing):
             "riser": self.values.mm("rise") / self.count,
             "steps_words": counted(self.count, "riser"),
             "steps_count": str(self.count),
+            "ahead_point": "" if self.ahead.goal.is_ideal else Called(self.ahead.family),
         }
+
+    @cached_property
+    def slope_aim(self) -> Aim | None:
+        """The point to which both slope lines run, straight over the one to which it climbs; none if it is not used.
+
+        On every floor and deck a flight climbs away from the viewer, or parallel to the picture: then it has none, and
+        its slope lines are parallel on the page.
+        """
+        if self.values.word("over_by") == "carried" or self.ahead.goal.is_ideal:
+            return None
+        foot, top = (self.world[self.corner(NEAR, name)] for name in ("in.0", f"in.{self.count}"))
+        x, y, z = (top - foot).tolist()
+        point = self.setting.frame.eye.vanishing_point((x, y, z))
+        return Aim(self.values.full("slope_above"), point, "slope_above", self.values.name)
+
+    @property
+    def aims(self) -> tuple[Aim, ...]:
+        """The point of its slope."""
+        return () if self.slope_aim is None else (self.slope_aim,)
 
     @cached_property
     def world(self) -> Mapping[str, Array]:
