@@ -54,6 +54,7 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "masters_room_by_lamp": desk_rooms.masters_room_by_lamp,
     "shadow_over_steps": desk_rooms.shadow_over_steps,
     "shadow_up_a_slip": desk_rooms.shadow_up_a_slip,
+    "steps_by_slope_point": desk_rooms.steps_by_slope_point,
     "star_through": desk_rooms.star_through,
     "carved_van": desk_rooms.carved_van,
     "sofa_and_chair": desk_rooms.sofa_and_chair,

@@ -188,6 +188,19 @@ def shadow_up_a_slip(hand: Teacher) -> None:
     post_in_the_sun(hand)
 
 
+def steps_by_slope_point(hand: Teacher) -> None:
+    """A low mole in one point, steps on it, their other side found by the point of their slope."""
+    hand.add("Add a box")
+    hand.type("the width", "280")
+    hand.type("the height", "20")
+    hand.pick_last("the depth", "measured")
+    hand.type("the depth", "120")
+    hand.add("Add stairs")
+    hand.type("plan lies along the floor", "2:6:2")
+    hand.type("plan lies up the floor", "1:4:5")
+    hand.pick_last("how their other side is found", "by the point of their slope")
+
+
 def star_through(hand: Teacher) -> None:
     """A thin board with a star that is cut right through it."""
     hand.add("Add a box")

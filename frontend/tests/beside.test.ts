@@ -9,8 +9,8 @@ const at = (place: [number, number]) => toDrawing(place, HEIGHT)
 const box: ViewBox = { x: 0, y: 0, width: 400, height: 300 }
 
 describe('a measure beside what it measures', () => {
-  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], text: '100 mm' }
-  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], text: '40 mm' }
+  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], at: 0.5, text: '100 mm' }
+  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], at: 0.5, text: '40 mm' }
 
   it('stands over a level length, in its middle, on the outer side', () => {
     const text = placedDimension(level, at, box, 0.5, 16)
@@ -19,6 +19,13 @@ describe('a measure beside what it measures', () => {
     expect(text.y).toBeLessThan(at([0, 50])[1])
     const under = placedDimension({ ...level, out: [0, -1] }, at, box, 0.5, 16)
     expect(under.y - under.size * 0.75).toBeGreaterThan(at([0, 50])[1])
+  })
+
+  it('stands beside the share of its length that it is given, beyond an end too', () => {
+    expect(placedDimension({ ...level, at: 0.3 }, at, box, 0.5, 16).x).toBeCloseTo(50)
+    expect(placedDimension({ ...level, at: 1.4 }, at, box, 0.5, 16).x).toBeCloseTo(160)
+    const [middle, low] = [0.5, 0.1].map((share) => placedDimension({ ...upright, at: share }, at, box, 0.5, 16).y)
+    expect(low! - middle!).toBeCloseTo(16)
   })
 
   it('ends at the left of an upright one', () => {
@@ -34,9 +41,9 @@ describe('a measure beside what it measures', () => {
   })
 
   it('changes sides where it would stand over the rim of the picture', () => {
-    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], text: '100 mm' }
+    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], at: 0.5, text: '100 mm' }
     expect(placedDimension(high, at, box, 0.5, 16).y).toBeGreaterThan(at([0, 296])[1])
-    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], text: '40 mm' }
+    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], at: 0.5, text: '40 mm' }
     expect(placedDimension(aside, at, box, 0.5, 16).anchor).toBe('start')
   })
 

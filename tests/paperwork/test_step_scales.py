@@ -7,7 +7,8 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from orthopsis.core.drawing.answer import Scale, ScaleMark
-from orthopsis.paperwork.step_scales import SIZE_MM, WIDE, scale_texts
+from orthopsis.core.drawing.beside import WIDE
+from orthopsis.paperwork.step_scales import SIZE_MM, scale_texts
 
 PLACES = st.lists(st.tuples(st.floats(0, 400), st.floats(0, 280)), min_size=1, max_size=14)
 

@@ -1554,6 +1554,9 @@ export interface components {
         /**
          * Dimension
          * @description A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
+         *
+         *     ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends.
+         *     ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
          */
         Dimension: {
             /** From */
@@ -1571,6 +1574,11 @@ export interface components {
                 number,
                 number
             ];
+            /**
+             * At
+             * @default 0.5
+             */
+            at: number;
             /** Text */
             text: string;
         };

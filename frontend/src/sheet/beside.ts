@@ -44,7 +44,7 @@ function isWithin({ x, y, size, anchor, rows }: BesideText, box: ViewBox): boole
 }
 
 function beside(
-  { from, to, out, text }: Dimension,
+  { from, to, out, at: share, text }: Dimension,
   at: (place: Place) => Place,
   mmPerPx: number,
   sizePx: number,
@@ -57,7 +57,7 @@ function beside(
   const [a, b] = ends as [Place, Place]
   const ticks = ends.map(([x, y]) => `M${x - tick * dx} ${y - tick * dy}L${x + tick * dx} ${y + tick * dy}`).join('')
   const gap = tick + GAP_PX * mmPerPx
-  const middle = [(a[0] + b[0]) / 2, (a[1] + b[1]) / 2] as const
+  const middle = [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])] as const
   const isAside = Math.abs(dx) > Math.abs(dy)
   return {
     rows: [text],

@@ -8,6 +8,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.drawing.answer import Dimension, Place, PointLetter, Scale
+from orthopsis.core.drawing.beside import beside, text_wide
 
 SIZE_MM = 2.5
 """How tall the figures and letters of a picture are, beside type of 11 points."""
@@ -17,10 +18,6 @@ CLEAR = 1.28
 """How much room a letter takes beside its point, as a share of its size."""
 AWAY = 0.85
 """How far from its point the middle of a letter stands, as a share of its size."""
-ASIDE, TICK = 0.64, 0.32
-"""How far beside a length its line is drawn, and half of the ticks at its ends, as shares of the size of its text."""
-WIDE = 0.6
-"""How wide a figure of the shipped typeface is, as a share of its size."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -47,10 +44,10 @@ def scale_texts(
     is_below = scale.side == "below"
     places = [((left + factor * m.at[0], low + factor * m.at[1]), m.text) for m in scale.marks]
     places.sort(key=lambda placed: placed[0][0] if is_below else placed[0][1])
-    deepest = max((_wide(text, size) for _, text in places), default=0.0) + GAP_MM
+    deepest = max((text_wide(text, size) for _, text in places), default=0.0) + GAP_MM
     ends: list[float] = []
     for (x, y), text in places:
-        room = _wide(text, size) if is_below else size
+        room = text_wide(text, size) if is_below else size
         begin = (x if is_below else y) - room / 2
         row = next((i for i, end in enumerate(ends) if end + GAP_MM / 2 <= begin), len(ends))
         ends[row : row + 1] = [begin + room]
@@ -58,7 +55,7 @@ def scale_texts(
         if is_below:
             yield ScaleText(text, (x, y), (x, y - out), x - room / 2, y - out - size * 0.9)
         elif scale.side == "left":
-            yield ScaleText(text, (x, y), (x - out, y), x - out - GAP_MM - _wide(text, size), y - size * 0.36)
+            yield ScaleText(text, (x, y), (x - out, y), x - out - GAP_MM - text_wide(text, size), y - size * 0.36)
         else:
             yield ScaleText(text, (x, y), (x + out, y), x + out + GAP_MM, y - size * 0.36)
 
@@ -71,19 +68,9 @@ def dimension_text(
     Args:
         left, low, factor, size: as ``scale_texts``.
     """
-    dx, dy = dimension.out
-    aside, half = ASIDE * size, TICK * size
-    start, end = (
-        (left + factor * x + aside * dx, low + factor * y + aside * dy) for x, y in (dimension.start, dimension.end)
-    )
-    ticks = [((x - half * dx, y - half * dy), (x + half * dx, y + half * dy)) for x, y in (start, end)]
-    wide, gap = _wide(dimension.text, size), half + 0.12 * size
-    x, y = (start[0] + end[0]) / 2, (start[1] + end[1]) / 2
-    if abs(dx) > abs(dy):
-        at = (x + gap if dx > 0 else x - gap - wide), y - 0.36 * size
-    else:
-        at = x - wide / 2, (y + gap if dy > 0 else y - gap - 0.75 * size)
-    return ScaleText(dimension.text, start, end, *at), ticks
+    start, end = ((left + factor * x, low + factor * y) for x, y in (dimension.start, dimension.end))
+    found = beside(start, end, dimension.out, dimension.at, dimension.text, size)
+    return ScaleText(dimension.text, found.start, found.end, found.left, found.low), [*found.ticks]
 
 
 def letter_texts(
@@ -99,9 +86,5 @@ def letter_texts(
     for letter, (x, y) in zip(letters, places, strict=True):
         way = (x - middle[0], y - middle[1])
         away = AWAY * size / (math.hypot(*way) or 1.0)
-        at = (x + way[0] * away - _wide(letter.text, size) / 2, y + way[1] * away - size * 0.32)
+        at = (x + way[0] * away - text_wide(letter.text, size) / 2, y + way[1] * away - size * 0.32)
         yield ScaleText(letter.text, (x, y), (x, y), *at)
-
-
-def _wide(text: str, size: float) -> float:
-    return len(text) * WIDE * size

@@ -167,12 +167,18 @@ class PointLetter(AnswerPart):
 
 
 class Dimension(AnswerPart):
-    """A length that a step lays off; its measure stands at the side to which ``out`` points, length 1."""
+    """A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
+
+    ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends.
+    ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
+    """
 
     start: Place = Field(alias="from")
     end: Place = Field(alias="to")
     out: Place
+    at: float = 0.5
     text: str
+    equal: list[tuple[Place, Place, Place]] = Field(default=[], exclude=True)
 
 
 Words = Annotated[str, PlainSerializer(unbroken, return_type=str)]

@@ -22,26 +22,27 @@ _Span = tuple[Place, Place, float]
 def dimensions(solved: Solved, acts: Sequence[Act], text: str) -> list[Dimension]:
     """Return the lengths that a step lays off and tells; none where there are too many for one picture.
 
-    Of equal ones that run the same way, such as both sides of a front, one is enough.
+    Of equal ones that run the same way, such as both sides of a front, one is enough; the others go with it.
 
     Args:
         text: the words of the step.
     """
-    sheet = solved.prepared.sheet
-    found = {
-        (solved.prepared.laid(span[2]), _way(*span[:2])): span
-        for act in acts
-        for span in _spans(solved, act)
-        if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2]) and math.dist(*span[:2]) > 0
-    }
-    spans = [span for (said, _), span in found.items() if re.search(rf"(?<!\d)(?<!\d ){re.escape(said)}", text)]
-    if not spans or len(spans) > MOST:
+    sheet, found = solved.prepared.sheet, dict[tuple[str, float], dict[tuple[Place, Place], _Span]]()
+    for span in (span for act in acts for span in _spans(solved, act)):
+        if all(sheet.holds(*end, -SAME_POINT_MM) for end in span[:2]) and math.dist(*span[:2]) > 0:
+            found.setdefault((solved.prepared.laid(span[2]), _way(*span[:2])), {})[span[:2]] = span
+    alike = [
+        [*spans.values()] for (said, _), spans in found.items() if re.search(rf"(?<!\d)(?<!\d ){re.escape(said)}", text)
+    ]
+    if not alike or len(alike) > MOST:
         return []
+    spans = [spans[-1] for spans in alike]
     places = [place for start, end, _ in spans for place in (start, end)]
     middle = (sum(x for x, _ in places) / len(places), sum(y for _, y in places) / len(places))
+    sided = [[(start, end, _out(start, end, middle)) for start, end, _ in reversed(spans)] for spans in alike]
     return [
-        Dimension(start=start, end=end, out=_out(start, end, middle), text=solved.prepared.tick_with_unit(mm))
-        for start, end, mm in spans
+        Dimension(start=start, end=end, out=out, text=solved.prepared.tick_with_unit(mm), equal=equal)
+        for ((start, end, out), *equal), (*_, mm) in zip(sided, spans, strict=True)
     ]
 
 

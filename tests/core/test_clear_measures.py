@@ -1,0 +1,104 @@
+"""Measures stand beside their lengths, clear of lines and of each other as far as there is room."""
+
+import math
+from collections.abc import Iterator
+from typing import Any
+
+import pytest
+import shapely
+from hypothesis import given
+from hypothesis import strategies as st
+
+from orthopsis.core.document.document import read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.answer import Dimension, Drawing, Step
+from orthopsis.core.drawing.beside import TALL, beside, text_wide
+from orthopsis.core.drawing.stage import stage_after
+from orthopsis.core.exercise.solve import draw
+from orthopsis.core.telling.clear_measures import ROWS
+
+DRAWN = [read_exercise(ready) for ready in READY]
+
+
+def text_box(length: Dimension, size: float, **other: Any) -> shapely.Polygon:
+    place = {"out": length.out, "at": length.at, **other}
+    found = beside(length.start, length.end, place["out"], place["at"], length.text, size)
+    return shapely.box(found.left, found.low, found.left + text_wide(length.text, size), found.low + TALL * size)
+
+
+def measured(drawing: Drawing) -> Iterator[tuple[int, Step, float]]:
+    """The steps with measures, and how tall those are in the picture."""
+    for count, step in enumerate(drawing.steps, start=1):
+        left, _, right, _ = step.close_up or (0.0, 0.0, drawing.sheet.width_mm, 0.0)
+        if step.dimensions:
+            yield count, step, (right - left) / ROWS
+
+
+@pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
+def test_no_measure_stands_on_another(number: int) -> None:
+    for _, step, size in measured(draw(DRAWN[number])):
+        boxes = [text_box(one, size) for one in step.dimensions]
+        for i, box in enumerate(boxes):
+            assert all(box.intersection(other).area == 0 for other in boxes[:i]), step.title
+
+
+@pytest.mark.parametrize("number", range(0, len(READY), 3), ids=[ready["title"] for ready in READY[::3]])
+def test_a_lone_measure_crosses_no_more_lines_than_in_the_middle_of_its_length(number: int) -> None:
+    """Lines that run over a text are counted with shapely."""
+    drawing = draw(DRAWN[number])
+    lines = {line.id: shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines}
+    for count, step, size in measured(drawing):
+        stage = stage_after(drawing.steps, count)
+        there = [lines[i] for i in stage.light | stage.dark if i in lines]
+        if len(step.dimensions) > 1:
+            continue
+        (one,) = step.dimensions
+        chosen = sum(line.crosses(text_box(one, size)) for line in there)
+        middles = [text_box(one, size, at=0.5, out=out) for out in (one.out, (-one.out[0], -one.out[1]))]
+        picture = shapely.box(*(step.close_up or (0, 0, drawing.sheet.width_mm, drawing.sheet.height_mm)))
+        for middle in middles:
+            if picture.covers(middle):
+                assert chosen <= sum(line.crosses(middle) for line in there), f"{step.title}: {one.text}"
+
+
+@pytest.mark.parametrize("number", range(0, len(READY), 5), ids=[ready["title"] for ready in READY[::5]])
+def test_only_a_length_that_is_too_short_has_its_measure_beyond_an_end(number: int) -> None:
+    for _, step, size in measured(draw(DRAWN[number])):
+        for one in step.dimensions:
+            is_aside = abs(one.out[0]) > abs(one.out[1])
+            needed = TALL * size if is_aside else text_wide(one.text, size)
+            assert 0 < one.at < 1 or math.dist(one.start, one.end) < needed, step.title
+
+
+def test_a_measure_goes_to_the_equal_side_that_has_room() -> None:
+    """The left side of a small block near the edge of the sheet has none; its right side has."""
+    ready = next(one for one in READY if one["title"].startswith("A small world"))
+    step = next(s for s in draw(read_exercise(ready)).steps if s.title.startswith("Net tower: the block"))
+    tall = next(one for one in step.dimensions if one.text == "44 mm")
+    assert tall.start[0] == tall.end[0] == 24 + 46
+    assert tall.out == (1.0, 0.0)
+
+
+def test_equal_lengths_are_sent_to_nobody() -> None:
+    length = Dimension(start=(0, 0), end=(9, 0), out=(0, 1), text="9 mm", equal=[((0, 5), (9, 5), (0, 1))])
+    assert "equal" not in length.model_dump()
+
+
+@given(
+    st.floats(5, 200), st.floats(0, 2 * math.pi), st.sampled_from([1, -1]), st.floats(0.0, 1.0),
+    st.sampled_from(["4 mm", "126 mm", "12 7/8 in"]), st.floats(1, 20),
+)  # fmt: skip
+def test_line_and_text_stand_on_the_outer_side(
+    long: float, turn: float, side: int, at: float, text: str, size: float
+) -> None:
+    end = (long * math.cos(turn), long * math.sin(turn))
+    out = (-side * math.sin(turn), side * math.cos(turn))
+    found = beside((0.0, 0.0), end, out, at, text, size)
+    outward = [x * out[0] + y * out[1] for x, y in (found.start, found.end)]
+    assert outward == pytest.approx([outward[0]] * 2)
+    assert outward[0] > 0
+    for (ax, ay), (bx, by) in found.ticks:
+        assert math.dist((ax, ay), (bx, by)) < size
+        assert (bx - ax) * out[1] == pytest.approx((by - ay) * out[0], abs=1e-9)
+    middle = (found.left + text_wide(text, size) / 2, found.low + TALL * size / 2)
+    assert middle[0] * out[0] + middle[1] * out[1] > outward[0]
