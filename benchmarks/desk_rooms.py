@@ -188,13 +188,18 @@ def shadow_up_a_slip(hand: Teacher) -> None:
     post_in_the_sun(hand)
 
 
+def low_box(hand: Teacher, width: str, height: str, depth: str) -> None:
+    """Set a box in one point on which something shall stand."""
+    hand.add("Add a box")
+    hand.type("the width", width)
+    hand.type("the height", height)
+    hand.pick_last("the depth", "measured")
+    hand.type("the depth", depth)
+
+
 def steps_by_slope_point(hand: Teacher) -> None:
     """A low mole in one point, steps on it, their other side found by the point of their slope."""
-    hand.add("Add a box")
-    hand.type("the width", "280")
-    hand.type("the height", "20")
-    hand.pick_last("the depth", "measured")
-    hand.type("the depth", "120")
+    low_box(hand, "280", "20", "120")
     hand.add("Add stairs")
     hand.type("plan lies along the floor", "2:6:2")
     hand.type("plan lies up the floor", "1:4:5")
@@ -271,11 +276,7 @@ def galley(hand: Teacher) -> None:
 
 def lighthouse_steps(hand: Teacher) -> None:
     """A low rock, a landing on it and a flight of steps up to that, both measured at the rock's edge."""
-    hand.add("Add a box")
-    hand.type("the width", "240")
-    hand.type("the height", "14")
-    hand.pick_last("the depth", "measured")
-    hand.type("the depth", "130")
+    low_box(hand, "240", "14", "130")
     hand.add("Add a raised block")
     hand.type("how its plan lies along the top", "8:16:0")
     hand.type("how its plan lies up the top", "0:24:0")

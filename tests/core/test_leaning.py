@@ -122,6 +122,42 @@ def test_rounded_corners_are_neither_ends_nor_found() -> None:
 
 
 @given(
+    st.sampled_from([60, 80, 100]), st.floats(15, 25), st.floats(0.02, 0.25), st.floats(0.15, 0.4),
+    st.floats(0.55, 0.85), st.sampled_from([60.0, 90.0, 120.0]), st.sampled_from([50.0, 80.0, 110.0]),
+)  # fmt: skip
+def test_corners_on_a_flat_line_of_a_shape_stay_where_they_were_drawn(
+    width: float, up: float, slope: float, first: float, second: float, tall: float, long: float
+) -> None:
+    """A teeth-like notch in an edge that all but lies: rounding to the ruler's marks moves no corner by two of them."""
+    x1, x2 = first * width, second * width
+    outline = [
+        (0, 0), (width, 0), (width, up + slope * width), (x2, up + slope * x2), ((x1 + x2) / 2, up + slope * x1 - 8),
+        (x1, up + slope * x1), (0, up),
+    ]  # fmt: skip
+    shape = {"kind": "profile", "name": "Shape", "outline": [[list(corner) for corner in outline]], **BLOCK,
+             "height": tall, "left_length": long}  # fmt: skip
+    del shape["width"]
+    standing = prepare(exercise_of(shape, views=[VIEWS[0]])).things[0].standing
+    assert isinstance(standing, SideProfile)
+    assert standing.shares.leaning.found
+    wide, high = standing.shaped.face("outline")
+    mark = max(1 / tall, 1 / long)
+    for number, (x, y) in standing.shares.corners.items():
+        across, above = outline[number - 1]
+        assert abs(x - across / wide) < 2 * mark
+        assert abs(y - above / high) < 2 * mark
+
+
+def test_two_lines_that_hardly_differ_do_not_find_a_corner() -> None:
+    """It is found by a light line then."""
+    corners = {1: (0.0, 0.0), 2: (0.5, 0.5), 3: (1.0, 1.0), 4: (0.0, 0.05), 5: (1.0, 0.95), 6: (0.0, 1.0)}
+    edges = [(1, 2), (2, 3), (4, 2), (2, 5), (5, 6), (6, 1)]
+    found = leaning(corners, edges, [list(corners)])
+    assert found.lines == ((1, 3), (4, 5))
+    assert found.found == {2: OnLine(0, "row")}
+
+
+@given(
     st.floats(0.1, 0.9), st.floats(0.2, 0.8), st.floats(0.2, 0.8),
     st.sampled_from(["row", "column"]),
 )  # fmt: skip

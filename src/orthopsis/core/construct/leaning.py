@@ -17,6 +17,13 @@ LEAST_ON_LINE = 3
 """A line with fewer corners on it leads to none: two of them only say where it runs."""
 
 
+WELL = 0.2
+"""Two lines whose slopes differ by less than this share of the greater one cross badly (no source)."""
+FLATTEST, STEEPEST = 0.5, 40.0
+"""Rise over run, in shares of a face, of lines that level and upright light lines cross well. Letters of a long word
+are a small share of its face, so their lines are steep in shares (no source)."""
+
+
 @dataclass(frozen=True, slots=True)
 class OnLine:
     """How a corner on a line that leans is found: by its number, and where what crosses it.
@@ -89,8 +96,11 @@ def leaning(
         inner = {corner for row in rows for corner in row[1:-1]}
         plain = {n: place for n, place in corners.items() if n in part and n not in inner}
         for corner in sorted(inner):
-            on = [len(lines) + i for i, row in enumerate(rows) if corner in row[1:-1]]
-            found[corner] = OnLine(on[0], on[1] if len(on) > 1 else _way(own[corner], plain.values()))
+            on = [i for i, row in enumerate(rows) if corner in row[1:-1]]
+            ways = [_toward(own[rows[i][0]], own[rows[i][-1]]) for i in on]
+            other = next((i for i, way in zip(on[1:], ways[1:], strict=True) if _crosses_well(ways[0], way)), None)
+            by = _way(own[corner], plain.values(), ways[0]) if other is None else len(lines) + other
+            found[corner] = OnLine(len(lines) + on[0], by)
         lines += [(row[0], row[-1]) for row in rows]
     return Leaning(tuple(lines), found)
 
@@ -124,11 +134,27 @@ def _is_on(place: FacePlace, a: FacePlace, b: FacePlace) -> bool:
     return abs((bx - ax) * (place[1] - ay) - (by - ay) * (place[0] - ax)) <= SAME_SHARE * max(_apart(a, b))
 
 
-def _way(place: FacePlace, plain: Collection[FacePlace]) -> Way:
-    """Return which light line leads to a place: one that leads to other corners too, if there is one."""
-    if any(abs(y - place[1]) <= SAME_SHARE for _, y in plain):
+def _toward(a: FacePlace, b: FacePlace) -> FacePlace:
+    return b[0] - a[0], b[1] - a[1]
+
+
+def _crosses_well(one: FacePlace, other: FacePlace) -> bool:
+    """Tell whether two ways differ so much that a hair on one moves their crossing little, however wide a face is."""
+    a, b = one[0] * other[1], one[1] * other[0]
+    return abs(a - b) >= WELL * max(abs(a), abs(b))
+
+
+def _way(place: FacePlace, plain: Collection[FacePlace], line: FacePlace) -> Way:
+    """Return which light line leads to a place on a line: one that leads to other corners too, if it crosses well.
+
+    What all but runs along the line would move the place far for a hair: a level light line on a flat one.
+    """
+    rise = abs(line[1] / line[0])
+    if rise >= FLATTEST and any(abs(y - place[1]) <= SAME_SHARE for _, y in plain):
         return "row"
-    return "column" if any(abs(x - place[0]) <= SAME_SHARE for x, _ in plain) else "row"
+    if rise <= STEEPEST and any(abs(x - place[0]) <= SAME_SHARE for x, _ in plain):
+        return "column"
+    return "row" if rise >= 1 else "column"
 
 
 def _crossing(a: tuple[FacePlace, FacePlace], b: tuple[FacePlace, FacePlace]) -> FacePlace:

@@ -21,6 +21,7 @@ OVER_MEASURE, OVER_FRAME, PAST_END = 50, 200, 2
 """So many crossed lines are as bad as another measure under it, as the frame, and as to stand beyond the length, where
 it may be taken for that of another one (no source)."""
 ROUNDS = 2
+"""So often each measure is placed: in the second round it knows where all others stand."""
 
 Array = NDArray[np.float64]
 
