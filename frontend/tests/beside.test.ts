@@ -9,8 +9,8 @@ const at = (place: [number, number]) => toDrawing(place, HEIGHT)
 const box: ViewBox = { x: 0, y: 0, width: 400, height: 300 }
 
 describe('a measure beside what it measures', () => {
-  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], at: 0.5, text: '100 mm' }
-  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], at: 0.5, text: '40 mm' }
+  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], at: 0.5, row: 0, text: '100 mm' }
+  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], at: 0.5, row: 0, text: '40 mm' }
 
   it('stands over a level length, in its middle, on the outer side', () => {
     const text = placedDimension(level, at, box, 0.5, 16)
@@ -28,6 +28,22 @@ describe('a measure beside what it measures', () => {
     expect(low! - middle!).toBeCloseTo(16)
   })
 
+  it('stands rows further out, with lines that lead there from the ends of what is measured', () => {
+    const [near, far] = [0, 2].map((row) => placedDimension({ ...level, row }, at, box, 0.5, 16))
+    expect(near!.y - far!.y).toBeCloseTo(2 * 1.3 * 8)
+    const [, foot, , top] = far!.d.match(/M(20 [\d.]+)L(20 [\d.]+)M(120 [\d.]+)L/)!
+    expect(Number(foot!.split(' ')[1])).toBeCloseTo(at([20, 50])[1] - 0.2 * 8)
+    expect(top).toBe(`120 ${foot!.split(' ')[1]}`)
+  })
+
+  it('has its line go on under it where it stands beyond an end', () => {
+    const wide = '100 mm'.length * 0.6 * 8
+    const [, , to] = placedDimension({ ...level, at: 1.4 }, at, box, 0.5, 16).d.match(/^M(\S+) \S+L(\S+) /)!
+    expect(Number(to)).toBeCloseTo(20 + 1.4 * 100 + wide / 2)
+    const [, from] = placedDimension({ ...level, at: -0.4 }, at, box, 0.5, 16).d.match(/^M(\S+) /)!
+    expect(Number(from)).toBeCloseTo(20 - 40 - wide / 2)
+  })
+
   it('ends at the left of an upright one', () => {
     const text = placedDimension(upright, at, box, 0.5, 16)
     expect(text.anchor).toBe('end')
@@ -41,9 +57,9 @@ describe('a measure beside what it measures', () => {
   })
 
   it('changes sides where it would stand over the rim of the picture', () => {
-    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], at: 0.5, text: '100 mm' }
+    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], at: 0.5, row: 0, text: '100 mm' }
     expect(placedDimension(high, at, box, 0.5, 16).y).toBeGreaterThan(at([0, 296])[1])
-    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], at: 0.5, text: '40 mm' }
+    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], at: 0.5, row: 0, text: '40 mm' }
     expect(placedDimension(aside, at, box, 0.5, 16).anchor).toBe('start')
   })
 

@@ -1555,7 +1555,8 @@ export interface components {
          * Dimension
          * @description A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
          *
-         *     ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends.
+         *     ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends;
+         *     ``row`` how many rows of texts further out than right beside it.
          *     ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
          */
         Dimension: {
@@ -1579,6 +1580,11 @@ export interface components {
              * @default 0.5
              */
             at: number;
+            /**
+             * Row
+             * @default 0
+             */
+            row: number;
             /** Text */
             text: string;
         };

@@ -18,6 +18,10 @@ export const RIM = 0.2
 
 /** How wide a figure of the shipped typeface is, as a share of the size of the text. */
 const WIDE = 0.6
+const TALL = 0.75
+/** How far rows of measures are apart, and how far from what is measured a line to a row further out begins. */
+const ROW = 1.3
+const CLEAR = 0.2
 const ASIDE_PX = 9
 const TICK_PX = 5
 const ARROW_PX = 16
@@ -44,28 +48,39 @@ function isWithin({ x, y, size, anchor, rows }: BesideText, box: ViewBox): boole
 }
 
 function beside(
-  { from, to, out, at: share, text }: Dimension,
+  { from, to, out, at: share, row, text }: Dimension,
   at: (place: Place) => Place,
   mmPerPx: number,
   sizePx: number,
 ): BesideText {
   const size = sizePx * mmPerPx
   const [dx, dy] = [out[0], -out[1]]
-  const aside = ASIDE_PX * mmPerPx
+  const aside = ASIDE_PX * mmPerPx + row * ROW * size
   const tick = TICK_PX * mmPerPx
-  const ends = [at(from as Place), at(to as Place)].map(([x, y]) => [x + aside * dx, y + aside * dy] as const)
-  const [a, b] = ends as [Place, Place]
-  const ticks = ends.map(([x, y]) => `M${x - tick * dx} ${y - tick * dy}L${x + tick * dx} ${y + tick * dy}`).join('')
+  const measured = [at(from as Place), at(to as Place)] as const
+  const [a, b] = measured.map(([x, y]) => [x + aside * dx, y + aside * dy] as const) as [Place, Place]
+  // A measure further out has lines that lead there from the ends of what is measured.
+  const begin = row ? CLEAR * size : aside - tick
+  const end = aside + tick
+  const ticks = measured
+    .map(([x, y]) => `M${x + begin * dx} ${y + begin * dy}L${x + end * dx} ${y + end * dy}`)
+    .join('')
   const gap = tick + GAP_PX * mmPerPx
-  const middle = [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1])] as const
+  const along = (t: number): Place => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]
+  const middle = along(share)
   const isAside = Math.abs(dx) > Math.abs(dy)
+  // Under a text beyond its end the line goes on.
+  const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
+  const reach = (isAside ? TALL : text.length * WIDE) * (size / 2 / long)
+  const isBeyond = share < 0 || share > 1
+  const line = isBeyond ? [along(Math.min(0, share - reach)), along(Math.max(1, share + reach))] : [a, b]
   return {
     rows: [text],
     x: isAside ? middle[0] + Math.sign(dx) * gap : middle[0],
-    y: isAside ? middle[1] + size * 0.36 : dy > 0 ? middle[1] + gap + size * 0.75 : middle[1] - gap,
+    y: isAside ? middle[1] + size * 0.36 : dy > 0 ? middle[1] + gap + size * TALL : middle[1] - gap,
     size,
     anchor: !isAside ? 'middle' : dx > 0 ? 'start' : 'end',
-    d: `M${a.join(' ')}L${b.join(' ')}${ticks}`,
+    d: `M${line.map((place) => place.join(' ')).join('L')}${ticks}`,
   }
 }
 

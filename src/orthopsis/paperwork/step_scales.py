@@ -69,7 +69,7 @@ def dimension_text(
         left, low, factor, size: as ``scale_texts``.
     """
     start, end = ((left + factor * x, low + factor * y) for x, y in (dimension.start, dimension.end))
-    found = beside(start, end, dimension.out, dimension.at, dimension.text, size)
+    found = beside(start, end, dimension.out, dimension.at, dimension.text, size, dimension.row)
     return ScaleText(dimension.text, found.start, found.end, found.left, found.low), [*found.ticks]
 
 

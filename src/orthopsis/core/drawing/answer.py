@@ -169,7 +169,8 @@ class PointLetter(AnswerPart):
 class Dimension(AnswerPart):
     """A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
 
-    ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends.
+    ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends;
+    ``row`` how many rows of texts further out than right beside it.
     ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
     """
 
@@ -177,6 +178,7 @@ class Dimension(AnswerPart):
     end: Place = Field(alias="to")
     out: Place
     at: float = 0.5
+    row: int = 0
     text: str
     equal: list[tuple[Place, Place, Place]] = Field(default=[], exclude=True)
 

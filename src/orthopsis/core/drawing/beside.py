@@ -1,8 +1,10 @@
 """Where do the line and the measure of a length stand in a picture, beside what is measured?
 
-All sizes are shares of how tall the text is, so that they are the same on paper and on a screen.
+The line goes on under a text that stands beyond its end, as draughtsmen do. All sizes are shares of how tall the text
+is, so that they are the same on paper and on a screen.
 """
 
+import math
 from dataclasses import dataclass
 
 from orthopsis.core.drawing.answer import Place
@@ -13,6 +15,8 @@ ASIDE, TICK = 0.64, 0.32
 """How far beside a length its line is drawn, and half of the ticks at its ends."""
 GAP, TALL = 0.12, 0.75
 """Between a tick and the text, and how tall a figure is."""
+ROW, CLEAR = 1.3, 0.2
+"""How far rows of measures are apart, and how far from what is measured a line to a row further out begins."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -31,21 +35,30 @@ def text_wide(text: str, size: float) -> float:
     return len(text) * WIDE * size
 
 
-def beside(start: Place, end: Place, out: Place, at: float, text: str, size: float) -> BesideLength:
+def beside(start: Place, end: Place, out: Place, at: float, text: str, size: float, row: int = 0) -> BesideLength:
     """Return where the parts of a length stand.
 
     Args:
         start, end: of what is measured, y up.
         out: to which side, length 1; ``at``: beside which share of the length the text has its middle.
         size: how tall the text is, in the units of the places.
+        row: how many rows of texts further out it all stands; lines lead there from the ends of what is measured.
     """
-    (dx, dy), aside, half = out, ASIDE * size, TICK * size
+    (dx, dy), aside, half = out, (ASIDE + ROW * row) * size, TICK * size
+    begin = CLEAR * size if row else aside - half
     one, two = ((x + aside * dx, y + aside * dy) for x, y in (start, end))
-    (ax, ay), (bx, by) = (((x - half * dx, y - half * dy), (x + half * dx, y + half * dy)) for x, y in (one, two))
+    tick, other = (
+        ((x + begin * dx, y + begin * dy), (x + (aside + half) * dx, y + (aside + half) * dy)) for x, y in (start, end)
+    )
     wide, gap = text_wide(text, size), half + GAP * size
     x, y = one[0] + at * (two[0] - one[0]), one[1] + at * (two[1] - one[1])
     if abs(dx) > abs(dy):
         left, low = (x + gap if dx > 0 else x - gap - wide), y - 0.36 * size
+        along = TALL * size
     else:
         left, low = x - wide / 2, (y + gap if dy > 0 else y - gap - TALL * size)
-    return BesideLength(one, two, ((ax, ay), (bx, by)), left, low)
+        along = wide
+    reach = along / 2 / (math.dist(start, end) or 1.0)
+    first, last = (min(0.0, at - reach), max(1.0, at + reach)) if not 0 < at < 1 else (0.0, 1.0)
+    begins, ends = ((one[0] + t * (two[0] - one[0]), one[1] + t * (two[1] - one[1])) for t in (first, last))
+    return BesideLength(begins, ends, (tick, other), left, low)

@@ -1,25 +1,31 @@
 """At which side of a length, and beside which part of it, does its measure stand clear of lines and other measures?
 
-Tried are both sides, some places along it, and beyond its ends; the first that is as clear as any is taken.
+Tried are both sides, some places along it, beyond its ends, and rows further out; the first that is as clear as any is
+taken.
 """
 
 import math
 from collections.abc import Iterator, Sequence
+from dataclasses import dataclass
 
 import numpy as np
 from numpy.typing import NDArray
 
 from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Place, Step
-from orthopsis.core.drawing.beside import GAP, TALL, beside, text_wide
+from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.solved import Solved
 
 ROWS = 34
 """A text is about so many times as tall as its picture is wide: four pictures on a page, or a picture on a wall."""
-ALONG = (0.5, 0.3, 0.7, 0.12, 0.88)
+ALONG = (0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9)
 """Beside which shares of its length a measure may stand, the best one first."""
-OVER_MEASURE, OVER_FRAME, PAST_END = 50, 200, 2
-"""So many crossed lines are as bad as another measure under it, as the frame, and as to stand beyond the length, where
-it may be taken for that of another one (no source)."""
+OUT, BEYOND = 4, 3
+"""At how many rows further out, and places beyond an end, a measure may stand."""
+OVER_LINE, OVER_MEASURE, OVER_FRAME, PAST_END, FURTHER = 5, 250, 1000, 2, 1
+"""How bad it is to stand over a line, another measure and the frame, beyond the length, where it may be taken for that
+of another one, and a row further out (no source)."""
+RIM = 0.12
+"""How much about a text stays clear, as a share of its size: elsewhere it is a little larger or smaller."""
 ROUNDS = 2
 """So often each measure is placed: in the second round it knows where all others stand."""
 
@@ -76,58 +82,102 @@ class _Segments:
         return np.asarray(np.count_nonzero(is_near, axis=1))
 
 
+@dataclass(frozen=True, slots=True)
+class _Side:
+    """A side of a length, and beside which shares of that a measure may stand there."""
+
+    start: Place
+    end: Place
+    out: Place
+    shares: tuple[float, ...]
+
+    def boxes(self, text: str, rows: Sequence[int], size: float) -> Array:
+        """Return what the text covers in some rows, at each share, shape (rows, shares, 4)."""
+        found, rim = beside(self.start, self.end, self.out, 0.0, text, size), RIM * size
+        right, top = found.left + text_wide(text, size), found.low + TALL * size
+        along = np.multiply.outer(self.shares, np.subtract(self.end, self.start))
+        further = np.multiply.outer(rows, ROW * size * np.array(self.out))
+        moved = further[:, None] + along[None]
+        about = np.array((found.left - rim, found.low - rim, right + rim, top + rim))
+        return np.asarray(np.concatenate((moved, moved), axis=2) + about)
+
+
+class _Rows:
+    """Places of a measure in some rows beside its length: where they are, and how bad each is by itself."""
+
+    def __init__(self, sides: Sequence[_Side], rows: Sequence[int], text: str, segments: _Segments, part: Box) -> None:
+        self._text, self._size = text, (part[2] - part[0]) / ROWS
+        self.places = [(side, at, row) for side in sides for row in rows for at in side.shares]
+        boxes = np.concatenate([side.boxes(text, rows, self._size).reshape(-1, 4) for side in sides])
+        self.boxes: list[Box] = list(map(tuple, boxes.tolist()))
+        past = np.array([not 0 < at < 1 for _, at, _ in self.places])
+        further = np.array([row for *_, row in self.places])
+        is_over_frame = np.any((boxes[:, :2] < part[:2]) | (boxes[:, 2:] > part[2:]), axis=1)
+        alone = OVER_LINE * segments.crossed(boxes) + OVER_FRAME * is_over_frame + PAST_END * past + FURTHER * further
+        self.alone: list[int] = alone.tolist()
+        self.best_first: list[int] = np.argsort(alone, kind="stable").tolist()
+        self._lines = dict[int, list[Box]]()
+
+    def lines(self, place: int) -> list[Box]:
+        """Return about what the lines beside the length run, if the measure is at a place."""
+        if place not in self._lines:
+            side, at, row = self.places[place]
+            found = beside(side.start, side.end, side.out, at, self._text, self._size, row)
+            self._lines[place] = [_about(*line) for line in ((found.start, found.end), *(found.ticks if row else ()))]
+        return self._lines[place]
+
+
 class _Measure:
-    """A measure: the places that it may have, how bad each is whatever the others do, and which one it has."""
+    """A measure, the places that it may have, and which one it has."""
 
     def __init__(self, given: Dimension, segments: _Segments, part: Box) -> None:
-        self.given, self._segments, self._part, self._size = given, segments, part, (part[2] - part[0]) / ROWS
-        self.tried, self.at = list(_places(given, self._size)), -1
-        self.boxes, self.lines, self._alone = list[Box](), list[Box](), list[int]()
-
-    def _weigh(self, places: Sequence[tuple[Place, Place, Place, float]]) -> None:
-        """Find for some more places how bad they are by themselves."""
-        found = [beside(*place, self.given.text, self._size) for place in places]
-        wide, tall = text_wide(self.given.text, self._size), TALL * self._size
-        boxes: list[Box] = [(one.left, one.low, one.left + wide, one.low + tall) for one in found]
-        crossed = self._segments.crossed(np.array(boxes)).tolist()
-        self.boxes += boxes
-        self.lines += [_about(one.start, one.end) for one in found]
-        self._alone += [
-            lines + OVER_FRAME * (not _is_within(box, self._part)) + PAST_END * (not 0 < at < 1)
-            for lines, box, (*_, at) in zip(crossed, boxes, places, strict=True)
-        ]
+        self.given, self._segments, self._part = given, segments, part
+        self._sides = [*_sides(given, (part[2] - part[0]) / ROWS)]
+        self._tried = list[_Rows]()
+        self.at: tuple[_Rows, int] | None = None
 
     def choose(self, others: Sequence["_Measure"]) -> None:
-        """Take the best place beside other measures that have one; the first one will do if it is clear."""
-        least = math.inf
-        for i in range(len(self.tried)):
-            if i == len(self._alone):
-                self._weigh(self.tried[i:] if i else self.tried[:1])
-            worse = self._alone[i] + sum(self._beside(i, other) for other in others)
-            if worse < least:
-                least, self.at = worse, i
-            if not least:
+        """Take the best place beside other measures that have one; rows further out only if none is clear beside it."""
+        taken, least = [other.at for other in others if other.at], math.inf
+        for i, rows in enumerate((range(1), range(1, OUT + 1))):
+            if i == len(self._tried):
+                self._tried.append(_Rows(self._sides, rows, self.given.text, self._segments, self._part))
+            tried = self._tried[i]
+            for place in tried.best_first:
+                if tried.alone[place] >= least:
+                    break
+                worse = tried.alone[place] + sum(_bad_beside((tried, place), other) for other in taken)
+                if worse < least:
+                    least, self.at = worse, (tried, place)
+            if least <= FURTHER:
                 return
-
-    def _beside(self, place: int, other: "_Measure") -> int:
-        """Return how bad a place is beside another measure: their texts and the lines beside their lengths."""
-        mine, theirs = self.boxes[place], other.boxes[other.at]
-        over_lines = _overlaps(mine, other.lines[other.at]) + _overlaps(theirs, self.lines[place])
-        return OVER_MEASURE * _overlaps(mine, theirs) + over_lines
 
     @property
     def placed(self) -> Dimension:
         """The length with the place that is chosen."""
-        start, end, out, at = self.tried[self.at]
-        return self.given.model_copy(update={"start": start, "end": end, "out": out, "at": at})
+        if not self.at:
+            return self.given
+        rows, place = self.at
+        side, at, row = rows.places[place]
+        found = {"start": side.start, "end": side.end, "out": side.out, "at": at, "row": row}
+        return self.given.model_copy(update=found)
+
+
+def _bad_beside(one: tuple[_Rows, int], other: tuple[_Rows, int]) -> int:
+    """Return how bad it is that two measures stand at some places: their texts and the lines beside their lengths."""
+    mine, theirs = (rows.boxes[place] for rows, place in (one, other))
+    over_lines = [
+        _overlaps(box, line) for box, (rows, place) in ((mine, other), (theirs, one)) for line in rows.lines(place)
+    ]
+    return OVER_MEASURE * _overlaps(mine, theirs) + OVER_LINE * sum(over_lines)
 
 
 def _clear(dimensions: Sequence[Dimension], segments: _Segments, part: Box) -> list[Dimension]:
     """Return the lengths, each where its measure is clear: in the second round all know where the others stand."""
     measures = [_Measure(given, segments, part) for given in dimensions]
-    for _ in range(ROUNDS):
+    for _ in range(ROUNDS if len(measures) > 1 else 1):
         for mine in measures:
-            mine.choose([other for other in measures if other is not mine and other.at >= 0])
+            mine.choose([other for other in measures if other is not mine])
     return [mine.placed for mine in measures]
 
 
@@ -139,20 +189,15 @@ def _overlaps(one: Box, other: Box) -> bool:
     return one[0] < other[2] and other[0] < one[2] and one[1] < other[3] and other[1] < one[3]
 
 
-def _is_within(box: Box, part: Box) -> bool:
-    return part[0] <= box[0] and part[1] <= box[1] and box[2] <= part[2] and box[3] <= part[3]
-
-
-def _places(given: Dimension, size: float) -> Iterator[tuple[Place, Place, Place, float]]:
-    """Yield beside which lengths, on which side and where along them a measure may stand.
+def _sides(given: Dimension, size: float) -> Iterator[_Side]:
+    """Yield both sides of each length beside which a measure may stand, that to which it points first.
 
     Beyond an end it may stand only where its length is too short for it.
     """
     for start, end, (x, y) in ((given.start, given.end, given.out), *given.equal):
         long, is_aside = math.dist(start, end), abs(x) > abs(y)
-        needed = TALL * size if is_aside else text_wide(given.text, size)
-        past = (needed / 2 + GAP * size) / max(long, GAP * size)
-        beyond = (1 + past, -past) if long < needed else ()
+        needed, least = TALL * size if is_aside else text_wide(given.text, size), GAP * size
+        past = [(needed / 2 + least + i * needed) / max(long, least) for i in range(BEYOND)]
+        beyond = [at for each in past for at in (1 + each, -each)] if long < needed else []
         for out in ((x, y), (-x, -y)):
-            for at in (*ALONG, *beyond):
-                yield start, end, out, at
+            yield _Side(start, end, out, (*ALONG, *beyond))
