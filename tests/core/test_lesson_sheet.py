@@ -15,7 +15,7 @@ from orthopsis.core.lesson.materials import RULERS_MM, Needs, cautions, material
 from orthopsis.core.sheet.strip import Strip
 from orthopsis.core.wording.materials import CAUTIONS, MATERIALS
 
-NOTHING = Needs((), 200.0, has_parallels=False, has_curves=False, has_tones=True, has_building=False)
+NOTHING = Needs((), 200.0, has_parallels=False, has_curves=False, has_compass=False, has_tones=True, has_building=False)
 
 
 def made(exercise: Exercise, students: int = 24) -> LessonSheet:
@@ -49,7 +49,8 @@ def test_the_shortest_ruler_that_reaches_is_taken(farthest: float) -> None:
 
 def test_strips_of_one_size_are_counted_together_and_bring_tape_and_a_knife() -> None:
     strip = Strip("left", -130.0, 80.0, 130.0, 80.0)
-    needs = Needs((strip, strip), 500.0, has_parallels=True, has_curves=True, has_tones=True, has_building=True)
+    needs = Needs((strip, strip), 500.0, has_parallels=True, has_curves=True, has_compass=True, has_tones=True,
+                  has_building=True)  # fmt: skip
     found = materials(needs, 10, "A3 paper", ["130 mm by 80 mm", "130 mm by 80 mm"])
     assert [(one.key, one.count) for one in found if one.key in ("strips", "tape")] == [("strips", 20), ("tape", 1)]
     assert cautions(needs) == ["knife", "liners", "curves", "building", "school"]
@@ -69,6 +70,7 @@ def test_points_on_the_sheet_need_no_strip_and_no_knife() -> None:
     [
         ("Chests by the boathouse, two points", ("48 strips of paper", "Masking tape", "knife")),
         ("A boathouse with a gable roof, two points", ("no design", "knife")),
+        ("A small world of towers about one point", ("24 compasses", "point covered")),
         ("TIDE in rounded letters, one point", ("see-through rulers", "point down")),
     ],
 )

@@ -6,7 +6,7 @@ from scenes.furniture import carved, corner_rooms, flights, railed, raised, ramp
 from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
 from scenes.roofs import eaved, hipped, leaning, roofed, topped
-from scenes.streets import roads, rows, silhouettes, tracks
+from scenes.streets import lands, roads, rows, silhouettes, tracks
 
 __all__ = [
     "CORNER",
@@ -30,6 +30,7 @@ __all__ = [
     "hipped",
     "laid_out",
     "lamplit",
+    "lands",
     "leaning",
     "patterned",
     "profiles",

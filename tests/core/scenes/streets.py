@@ -7,6 +7,7 @@ from hypothesis import strategies as st
 from conftest import exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.things.road.side_street import BRANCHES
+from orthopsis.core.things.round_land.land import RIMS
 from orthopsis.core.things.silhouette.outlines import OUTLINES
 from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from scenes.alone import _corner_boxes, _front_boxes, exercises
@@ -64,6 +65,18 @@ def tracks(draw: Any) -> Exercise:
         "thick": draw(st.integers(1, 6)),
     }
     return exercise_of(rails, draw(_front_boxes("Box 1", "one_point")), views=[VIEWS["one_point"]])
+
+
+@st.composite
+def lands(draw: Any) -> Exercise:
+    """Return an exercise with the round land of a small world, and a box that may stand on it."""
+    land = {
+        "kind": "round_land",
+        "name": "Land",
+        "radius": draw(st.integers(4, 80)) + 0.43,
+        "rim": draw(st.sampled_from(sorted(RIMS))),
+    }
+    return exercise_of(land, draw(_front_boxes("Box 1", "one_point")), views=[VIEWS["one_point"]])
 
 
 @st.composite

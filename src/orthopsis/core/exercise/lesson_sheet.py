@@ -62,11 +62,13 @@ def _needs(solved: Solved) -> Needs:
     prepared, board = solved.prepared, solved.board
     aims = [aim for aim in prepared.aims.values() if aim.name in board.points]
     lines = [line for line in board.lines.values() if line.rests_on in prepared.aims and line.role != "unseen"]
+    middles = [aim.at for aim in aims if aim.is_vanishing]
     return Needs(
         strips=strips_for((aim.at.xy for aim in aims if aim.is_vanishing), prepared.sheet),
         farthest_mm=max((distance(line.start, prepared.aims[line.rests_on].at) for line in lines), default=0.0),
         has_parallels=any(line.family == "free" and line.arc is None for line in board.lines.values()),
         has_curves=any(line.arc is not None for line in board.lines.values()),
+        has_compass=any(line.arc is not None and line.arc.centre in middles for line in board.lines.values()),
         has_tones=any(not placed.standing.is_see_through for placed in prepared.things),
         has_building=any(placed.kind.is_building for placed in prepared.things),
     )

@@ -24,6 +24,7 @@ class Needs:
         farthest_mm: how far apart two points are at most that the ruler lies on.
         has_parallels: whether lines are drawn parallel to others that run neither level nor upright.
         has_curves: whether something is drawn by a free hand.
+        has_compass: whether a circle is drawn about a vanishing point.
         has_tones: whether faces are toned.
         has_building: whether it shows something that is built in truth.
     """
@@ -32,6 +33,7 @@ class Needs:
     farthest_mm: float
     has_parallels: bool
     has_curves: bool
+    has_compass: bool
     has_tones: bool
     has_building: bool
 
@@ -65,6 +67,8 @@ def materials(needs: Needs, students: int, sheet: str, strip_sizes: Iterable[str
     found.append(Material("set_squares", students))
     if needs.has_parallels:
         found.append(Material("see_through", students))
+    if needs.has_compass:
+        found.append(Material("compasses", students))
     found += [Material("hard_pencils", students), Material("soft_pencils", students), Material("erasers", students)]
     return found
 

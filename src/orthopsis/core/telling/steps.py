@@ -239,7 +239,8 @@ def _finish(solved: Solved) -> list[Step]:
         said=f"take_away{kept}",
     )
     values = {"lines": counted(merged, "line")}
-    darken = _plain(solved, "darken", values, step_minutes("darken", merged, level), darkens=edges, count=merged)
+    minutes, said = step_minutes("darken", merged, level), "darken" if merged else "darken_sketch"
+    darken = _plain(solved, "darken", values, minutes, darkens=edges, count=merged, said=said)
     tone_values, tone_said = {"light": light.side}, _TONES.get(light.stands, "tone")
     result = [take_away, darken]
     if opaque:

@@ -20,6 +20,7 @@ from orthopsis.core.things.rectangles import RECTANGLES
 from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.room import ROOM
 from orthopsis.core.things.round_body import ROUND_BODY
+from orthopsis.core.things.round_land import ROUND_LAND
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.shadow import FALLEN_SHADOW, SHADOW
 from orthopsis.core.things.sign import SIGN
@@ -37,6 +38,7 @@ KINDS: dict[str, ThingKind] = {
         BENCH,
         ROAD,
         RAILS,
+        ROUND_LAND,
         SILHOUETTES,
         RAISED_BLOCK,
         TABLE,

@@ -81,6 +81,17 @@ FINISH: dict[str, StepPhrases] = {
         "Overshooting corners.",
         "ruler and dark pencil",
     ),
+    "darken_sketch": StepPhrases(
+        "Darken what stays",
+        (
+            "Go over what stays with a dark pencil.",
+            "Darken what stays, by hand.",
+            "Darken what stays, the near parts strongest.",
+        ),
+        "Light lines are for finding, dark lines are for keeping.",
+        "Pressing hard all over: what is far stays lighter.",
+        "dark pencil",
+    ),
     "tone_ahead": StepPhrases(
         "Tone: one for each direction, against the sun",
         (

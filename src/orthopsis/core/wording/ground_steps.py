@@ -3,6 +3,7 @@
 from orthopsis.core.wording.step import StepPhrases
 
 _FEET_RULE = "What lies on the ground begins at the lower edge and ends at the [eye level]."
+_TRUE_CIRCLE = "A circle that looks straight at you stays a circle."
 _FEET_SLIP = "Marks too near to each other: the road is wide where it is near."
 
 GROUND: dict[str, StepPhrases] = {
@@ -203,6 +204,42 @@ GROUND: dict[str, StepPhrases] = {
         "Stripes that lead along the road run to its point.",
         "Stripes that stand upright on the paper.",
         "ruler on the point",
+    ),
+    "round_land.circle": StepPhrases(
+        "the circle about the {view_point}",
+        (
+            "Put the point of the compass on the {view_point} and open it {radius}. Draw a circle, but not over what "
+            "stands there.",
+            "Set the compass on the {view_point}, opened {radius}, and draw the circle wherever nothing stands before "
+            "it.",
+            "The circle of {radius} about the {view_point}, wherever nothing stands before it.",
+        ),
+        _TRUE_CIRCLE,
+        "Drawing it over what stands before it.",
+        "compass",
+    ),
+    "round_land.light_circle": StepPhrases(
+        "a light circle about the {view_point}",
+        (
+            "Put the point of the compass on the {view_point} and open it {radius}. Draw a light circle.",
+            "Set the compass on the {view_point}, opened {radius}, and draw a light circle.",
+            "A light circle of {radius} about the {view_point}.",
+        ),
+        _TRUE_CIRCLE,
+        "Setting the compass beside the {view_point}.",
+        "compass, pencil light",
+    ),
+    "round_land.waves": StepPhrases(
+        "waves about the circle",
+        (
+            "Draw the edge of the land by hand, in waves about the light circle. Stop at what stands before it.",
+            "Sketch the edge of the land in waves about the light circle, as far as what stands before it.",
+            "Sketch its edge in waves about the circle, as far as what stands before it.",
+        ),
+        "The light circle says how far the land reaches; the waves are drawn freely.",
+        "Waves that are all alike.",
+        "pencil, by hand",
+        is_freehand=True,
     ),
     "rails.first": StepPhrases(
         "the end of the left rail",

@@ -7,6 +7,7 @@ MATERIALS: dict[str, tuple[str, str]] = {
     "rulers": ("{count} rulers of {size}", "they reach from the farthest corner to its point"),
     "set_squares": ("{count} set squares", "for lines that are level or upright"),
     "see_through": ("{count} see-through rulers", "for lines that run like another one"),
+    "compasses": ("{count} compasses", "for circles about a point"),
     "hard_pencils": ("{count} hard pencils, sharp", "for light lines"),
     "soft_pencils": ("{count} soft pencils", "for what is darkened and toned"),
     "erasers": ("{count} erasers", "and a slip of paper each, to cover what stays"),

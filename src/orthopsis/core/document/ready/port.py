@@ -197,6 +197,7 @@ PORT: tuple[dict[str, Any], ...] = (
             windows("Rope windows", "top", "2:9:1", "1:8:1", "Rope tower", columns="3", rows="3", **_PANES),
             windows("Sail windows", "left", "2:9:1", "1:8:1", "Sail tower", columns="3", rows="3", **_PANES),
             windows("Mill windows", "bottom", "2:9:1", "1:8:1", "Mill", columns="2", rows="3", **_PANES),
+            {"kind": "round_land", "name": "Land", "radius": 78, "rim": "waves"},
         ],
         "minutes": 180,
     },
