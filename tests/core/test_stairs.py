@@ -17,6 +17,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import join, offset
+from orthopsis.core.sight.hidden import Sight
 
 CASES = [(view, climbs) for view in ("one_point", "two_point") for climbs in ("along", "up")]
 
@@ -188,3 +189,41 @@ def test_both_ways_of_the_other_side_make_the_same_flight(view: str, climbs: str
     drawing = assert_found_right(deck(view, climbs, over_by="slope"))
     titles = [step.title for step in drawing.steps if step.thing == "Stairs"]
     assert any("the point of the slope" in title for title in titles)
+
+
+def string_of(found: Solved, side: str) -> np.ndarray[Any, Any]:
+    solid = found.seen[1].solid
+    return np.array([solid.places[solid.index(f"{side}.string.{end}")] for end in ("foot", "head")])
+
+
+@pytest.mark.parametrize("steps", ["2", "5", "12"])
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_a_stringer_runs_as_the_slope_does_one_step_behind_it(view: str, climbs: str, steps: str) -> None:
+    """By vectors alone: in truth its lower edge lies as far behind the slope line as a tread is deep."""
+    found = solved(deck(view, climbs, string="sides", steps=steps))
+    for side in ("near", "far"):
+        inner, nose = corners(found, side, "in"), corners(found, side, "nose")
+        foot, head = string_of(found, side)
+        tread, slope = inner[1] - nose[0], inner[-1] - inner[0]
+        assert np.allclose(foot, inner[0] + tread)
+        assert np.allclose(head, foot + slope * (1 - 1 / int(steps)))
+
+
+@pytest.mark.parametrize("over_by", ["carried", "slope"])
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_stringers_are_told_where_they_are_seen_and_found_right(view: str, climbs: str, over_by: str) -> None:
+    drawing = assert_found_right(deck(view, climbs, string="sides", over_by=over_by))
+    told = [step.title for step in drawing.steps if "stringer" in step.title]
+    found = solved(deck(view, climbs, string="sides", over_by=over_by))
+    seen = [piece.edge.name for piece in Sight(found.seen).pieces()[1] if piece.visible and "string" in piece.edge.name]
+    names = {"near.string": "Stairs: the stringer", "far.string": "Stairs: the stringer on the other side"}
+    assert told == [names[name] for name in dict.fromkeys(seen)]
+    plain = draw(deck(view, climbs, over_by=over_by))
+    assert len(drawing.lines) > len(plain.lines)
+
+
+@pytest.mark.parametrize(("view", "climbs"), CASES)
+def test_without_a_stringer_the_drawing_is_as_before(view: str, climbs: str) -> None:
+    stairs = solved(deck(view, climbs)).prepared.things[1].standing
+    assert not [name for name in stairs.made if "string" in name]
+    assert not [name for name in stairs.solid.names if "string" in name]

@@ -105,6 +105,7 @@ def flights(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_
         "up": draw(part), "rise": draw(st.floats(6.0, 120.0)), "steps": str(draw(st.integers(2, 7))),
         "climbs": draw(st.sampled_from(["along", "up"])), "reach": draw(st.sampled_from(["measured", "edge"])),
         "over_by": draw(st.sampled_from(["carried", "slope"])),
+        "string": draw(st.sampled_from(["none", "sides"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), stairs, views=views_of(exercise))
     assume(not is_unheld(made))

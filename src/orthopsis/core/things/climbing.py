@@ -59,6 +59,11 @@ class Climbing(CarriedHeight):
         """Return what a corner of a side is called: those of the plan by their names there."""
         return self.plan.get(f"{side}.{name}", f"{side}.{name}")
 
+    def foot_edge(self, side: str) -> str:
+        """Return what the edge of the plan is called over which a side stands."""
+        over = ("low", "high") if self.climbs_along else ("near", "far")
+        return f"foot.{over[side == FAR]}"
+
     @cached_property
     def feet(self) -> Mapping[str, Array]:
         """The corners of its plan in the world, by name.

@@ -2,6 +2,9 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+_STRING_RULE = "The board under the steps runs just as the slope line does."
+_STRING_SLIP = "Starting it at the foot of the first step: it is then no board at all."
+
 STAIRS: dict[str, StepPhrases] = {
     "stairs.plan": StepPhrases(
         "their plan on the {face}",
@@ -97,6 +100,35 @@ STAIRS: dict[str, StepPhrases] = {
         ),
         "A step is an [upright] and a tread; the slope line says where the tread ends.",
         "Going on past the slope line: the next riser then stands too far back.",
+        "ruler and set square",
+    ),
+    "stairs.string_near": StepPhrases(
+        "the stringer",
+        (
+            "From the first corner on the slope line go straight down, lightly, to the edge of the plan. Join this "
+            "place with the mark below the top one, at the end of the plan. This is the lower edge of the stringer.",
+            "Go straight down, lightly, from the first inner corner to the edge of the plan. Join this place with the "
+            "mark below the top one on the [upright] over the end: the lower edge of the stringer.",
+            "The stringer's lower edge: from under the first inner corner to the mark below the top one on the "
+            "[upright] over the end.",
+        ),
+        _STRING_RULE,
+        _STRING_SLIP,
+        "ruler and set square",
+    ),
+    "stairs.string_far": StepPhrases(
+        "the stringer on the other side",
+        (
+            "On the first side find the mark below the top one, at the end of the plan. Carry it {over_way}, lightly, "
+            "to the line at the end of the other side. From the first inner corner of that side go straight down to "
+            "the edge of the plan. Join both places.",
+            "Carry the mark below the top one {over_way}, lightly, to the [upright] at the end of the other side. Go "
+            "straight down from the first inner corner there to the edge of the plan, and join both places.",
+            "The stringer over there: the mark below the top one, carried {over_way} to the [upright] at the end, "
+            "joined with the place under the first inner corner.",
+        ),
+        _STRING_RULE,
+        _STRING_SLIP,
         "ruler and set square",
     ),
     "stairs.over": StepPhrases(

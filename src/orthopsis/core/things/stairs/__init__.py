@@ -8,7 +8,7 @@ from orthopsis.core.things.climbing import CLIMBS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
 from orthopsis.core.things.raised_block import is_level_top
-from orthopsis.core.things.stairs.shape import OVER_BY, STEPS
+from orthopsis.core.things.stairs.shape import OVER_BY, STEPS, STRINGS
 from orthopsis.core.things.stairs.stairs import Stairs
 
 REACHES = {"measured": "measured over the first corner", AT_EDGE: AT_EDGE_SAYS}
@@ -24,6 +24,7 @@ STAIRS = ThingKind(
         Choice("steps", "how many steps there are", STEPS, "5"),
         Choice("climbs", "which way they climb", CLIMBS, "along"),
         Choice("over_by", "how their other side is found", OVER_BY, "carried"),
+        Choice("string", "what runs along their sides", STRINGS, "none"),
     ),
     in_view={"one_point": Stairs, "two_point": Stairs},
     hangs="on_face",

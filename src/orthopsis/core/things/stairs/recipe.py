@@ -3,7 +3,7 @@
 from collections.abc import Iterator
 
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Rule, RuleToPoint, Run, Side
+from orthopsis.core.construct.moves import Act, Cross, MeasureAlong, Move, Role, Rule, RuleToPoint, Run, Shift, Side
 from orthopsis.core.things.climbing import FAR, NEAR
 from orthopsis.core.things.raised import foot_name
 from orthopsis.core.things.stairs.shape import StairsShape
@@ -17,8 +17,10 @@ def recipe(stairs: StairsShape) -> list[Move]:
     told += [("stairs.levels", act) for act in _levels(stairs)]
     told += [("stairs.slope", act) for act in _slope(stairs)]
     told += [("stairs.steps", act) for act in _steps(stairs)]
+    told += _string(stairs, NEAR)
     told += _other_slope(stairs)
     told += [("stairs.across", act) for act in _across(stairs)]
+    told += _string(stairs, FAR)
     return [*stairs.grid.moves(), *(stairs.values.move("back", breath, act) for breath, act in told)]
 
 
@@ -82,6 +84,33 @@ def _steps(stairs: StairsShape) -> Iterator[Act]:
         if stairs.role(name) == "edge":
             seam = stairs.seams[name]
             yield Rule(n(name), n(seam.start), n(seam.end), seam.family)
+
+
+def _string(stairs: StairsShape, side: str) -> list[tuple[str, Act]]:
+    """Return the acts that draw the lower edge of the stringer of a side, each with its breath; none are told of one
+    that nobody sees.
+    """
+    if not stairs.has_stringers:
+        return []
+    n, up, name = stairs.values.full, stairs.panel.out.family, f"{side}.string"
+    foot, head, inner = (n(stairs.corner(side, at)) for at in ("string.foot", "string.head", "in.1"))
+    is_seen = stairs.role(name) == "edge"
+    role: Role = "construction" if is_seen else "unseen"
+    edge = n(stairs.foot_edge(side))
+    acts: list[Act] = [Run(n(f"construction.{side}.down"), foot, inner, up, edge, role)]
+    last = n(f"measure.end.of.{stairs.count - 1}")
+    if side == NEAR:
+        acts.append(Shift(head, last, 0.0))
+    else:
+        back = n(f"{FAR}.back")
+        if stairs.role(f"{FAR}.back") != "edge":  # nobody has drawn it
+            seam = stairs.seams[f"{FAR}.back"]
+            acts.append(Rule(back, n(seam.start), n(seam.end), up, "unseen"))
+        acts.append(Run(n("construction.string.over"), head, last, stairs.across.family, back, role))
+    if not is_seen:
+        return [("", act) for act in acts]
+    acts.append(Rule(n(name), foot, head, stairs.seams[name].family))
+    return [(f"stairs.string_{side}", act) for act in acts]
 
 
 def _other_slope(stairs: StairsShape) -> list[tuple[str, Act]]:

@@ -3,7 +3,8 @@
 Both sides have the same corners: ``in.0`` at the foot, ``nose.0`` over it at the front of the first tread, ``in.1``
 where that tread meets the next riser, and so on to ``in.n`` at the top; ``end`` lies under that. The ``near`` side
 begins at the first corner of the plan, the ``far`` one lies over against it. The inner corners of a side lie on one
-line, its slope line.
+line, its slope line. The lower edge of a stringer leads from ``string.foot``, under ``in.1``, to ``string.head``, a
+riser below the top: it runs as the slope line does.
 """
 
 from collections.abc import Mapping
@@ -18,6 +19,7 @@ from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.vocabulary import counted
 
 OVER_BY = {"carried": "by carrying the top over", "slope": "by the point of their slope"}
+STRINGS = {"none": "no stringer", "sides": "a stringer on each side"}
 STEPS = {str(count): f"{count} steps" for count in range(2, 13)}
 
 
@@ -30,6 +32,11 @@ class StairsShape(Climbing):
     def count(self) -> int:
         """How many steps there are."""
         return int(self.values.word("steps"))
+
+    @property
+    def has_stringers(self) -> bool:
+        """Whether a board runs along each side, under the steps."""
+        return self.values.word("string") == "sides"
 
     @property
     def spoken(self) -> Mapping[str, Spoken]:
@@ -71,6 +78,9 @@ class StairsShape(Climbing):
             for i in range(count):
                 places[self.corner(side, f"nose.{i}")] = foot + (end - foot) * (i / count) + up * ((i + 1) / count)
                 places[self.corner(side, f"in.{i + 1}")] = foot + ((end - foot) + up) * ((i + 1) / count)
+            if self.has_stringers:
+                places[self.corner(side, "string.foot")] = foot + (end - foot) / count
+                places[self.corner(side, "string.head")] = end + up * ((count - 1) / count)
         return places
 
     @cached_property
@@ -118,6 +128,10 @@ class StairsShape(Climbing):
                 ends = c(side, f"in.{i}"), c(side, f"nose.{i}"), c(side, f"in.{i + 1}")
                 found[f"{side}.riser.{i}"] = Seam(ends[0], ends[1], up, (face, f"riser.{i}"))
                 found[f"{side}.tread.{i}"] = Seam(ends[1], ends[2], ahead, (face, f"tread.{i}"))
+        for side in (NEAR, FAR) if self.has_stringers else ():
+            slope = self.slope_aim.name if self.slope_aim is not None else "free"
+            board = c(side, "string.foot"), c(side, "string.head")
+            found[f"{side}.string"] = Seam(*board, slope, (f"{side}_side",), "slope")
         for i in range(last + 1):
             beside = (f"tread.{i - 1}" if i else "under", f"riser.{i}" if i < last else "back")
             found[f"across.in.{i}"] = Seam(c(NEAR, f"in.{i}"), c(FAR, f"in.{i}"), across, beside)

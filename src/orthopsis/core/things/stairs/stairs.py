@@ -21,7 +21,7 @@ class Stairs(StairsShape):
 
     sentence: tuple[Clause, ...] = (
         Clause("Their plan, free, taken, free: {along} along the floor, {up} up it. {steps} climb {climbs}, {rise} in "
-               "all, {reach}. Their other side is found {over_by}."),
+               "all, {reach}. Their other side is found {over_by}. They have {string}."),
     )  # fmt: skip
 
     @classmethod
