@@ -11,9 +11,9 @@ from orthopsis.core.plane.homogeneous import Point, join, offset
 
 LEAST_NEAR_MM, EXPLAINED = 0.8, 0.9
 """A stroke is explained that lies this near to lines of the answer along this share, or as near as the hand is sure."""
-TOGETHER_MM, OWN_SHARE, LEAST_SHARE = 1.6, 0.7, 0.1
-"""Lines this near are read as one stroke; it is not one line's alone if that covers less than this share of it, and not
-that line among others if it covers still less (no source)."""
+TOGETHER_MM, OWN_SHARE, LEAST_SHARE = 1.6, 0.8, 0.1
+"""Lines this near are read as one stroke; it is not one line's alone if that covers less than this share of it. If that
+covers still less, it is that line gone astray, unless it lies on others just as they should be (no source)."""
 CROWDED, SAME_CARRIER_MM = 0.5, 0.5
 """A line beside a stroke along this share of it crowds it, unless it lies in one row with the stroke's own line."""
 NEAR_CURVE_MM = 4.0
@@ -46,7 +46,9 @@ class Finished:
     def is_several(self, stroke: Stroke, own: Expected) -> bool:
         """Tell whether a stroke is several lines of the answer that were read as one: its own line is only a part."""
         alone = share_along((stroke.start, stroke.end), [(own.start, own.end)], TOGETHER_MM)
-        return LEAST_SHARE < alone < OWN_SHARE and self._share(stroke, TOGETHER_MM) >= EXPLAINED
+        if alone >= OWN_SHARE or self._share(stroke, TOGETHER_MM) < EXPLAINED:
+            return False
+        return alone > LEAST_SHARE or self.explains(stroke)
 
     def is_crowded(self, stroke: Stroke, own: Expected) -> bool:
         """Tell whether another line of the answer runs so near beside a stroke that both were read as one."""

@@ -39,6 +39,8 @@ INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
 DRAWN, HARDLY_INKED = 0.3, 0.4
 """A line of which less than these shares are drawn, by its own strokes and by any, was not drawn (no source)."""
+SURELY_DRAWN = 0.6
+"""A line of which a smaller share is made by its own strokes may be one beside it that is as long as it (no source)."""
 ALIKE_LONG = 0.8
 """Share of a line's length from which on a stroke is about as long (no source)."""
 
@@ -81,14 +83,18 @@ def match(
             fits.setdefault(j, cost)
     found = set(taken.values())
     # Of a line that was drawn elsewhere a bit may be taken that is another line's, which lies along it.
-    drawn = {j for j in found if _is_drawn(placed[j], [strokes[i] for i, k in taken.items() if k == j], strokes)}
+    own = {j: [strokes[i] for i, k in taken.items() if k == j] for j in found}
+    drawn = {j for j in found if _is_drawn(placed[j], own[j], strokes)}
     for j, e in enumerate(placed):
-        if j in drawn or not e.is_asked or not e.thing or is_inked(e, strokes):
+        if not e.is_asked or not e.thing or is_inked(e, strokes):
+            continue
+        if j in drawn and _share_of(own[j], e) >= SURELY_DRAWN:
             continue
         free = {
             i: s
             for i, s in usable.items()
             if _is_free(i, taken, placed)
+            and (j not in drawn or _is_as_long(s, e))
             and not _is_rival(s, _rivals(s, j, placed, found), placed, fits, sigma_mm)
             and not is_explained(s)
         }
@@ -152,10 +158,15 @@ def _is_drawn(e: Expected, own: Sequence[Stroke], strokes: Sequence[Stroke]) -> 
     Args:
         own: the strokes that were taken for it; strokes: all of the sheet.
     """
-    if sum(stroke.length_mm for stroke in own) >= DRAWN * e.seen_share * e.length_mm:
+    if _share_of(own, e) >= DRAWN:
         return True
     along = [(s.start, s.end) for s in strokes]
     return share_along((e.start, e.end), along, INKED_MM) >= HARDLY_INKED * e.seen_share
+
+
+def _share_of(own: Sequence[Stroke], e: Expected) -> float:
+    """Return how much of what is seen of a line the strokes make that were taken for it."""
+    return sum(stroke.length_mm for stroke in own) / (e.seen_share * e.length_mm)
 
 
 def _is_as_long(stroke: Stroke, e: Expected) -> bool:
@@ -205,8 +216,8 @@ def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int)
 
 
 def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float) -> int | None:
-    """Return the unmatched stroke that starts where this line should and goes another way."""
-    best: tuple[float, int] | None = None
+    """Return the unmatched stroke that starts where this line should and goes another way: one as long, if any."""
+    best: tuple[bool, float, int] | None = None
     corners = (e.start,) if e.family in points else (e.start, e.end)
     others = [at for name, at in points.items() if name != e.family] if e.family in points else []
     for i, stroke in free.items():
@@ -219,10 +230,9 @@ def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point],
                     continue
                 if e.family not in points and angle > LEANS_DEG:
                     continue
-                cost = gap + 0.1 * angle
-                if best is None or cost < best[0]:
-                    best = (cost, i)
-    return None if best is None else best[1]
+                found = (not _is_as_long(stroke, e), gap + 0.1 * angle, i)
+                best = found if best is None else min(best, found)
+    return None if best is None else best[-1]
 
 
 def _aims_at(stroke: Stroke, point: Point, sigma_mm: float) -> bool:
