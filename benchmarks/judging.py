@@ -43,6 +43,7 @@ class Tally:
 
     off: int = 0
     found: int = 0
+    missed: int = 0
     fine: int = 0
     blamed: int = 0
     point_share: list[float] = field(default_factory=list)
@@ -196,6 +197,7 @@ def _compare(result: Tally, exercise: Exercise, lines: Sequence[DrawnByHand], ch
             result.off += 1
             hit = bool(told & {"off", "wrong_point", "slightly_off"})
             result.found += hit
+            result.missed += not hit and line.name in checked.missing
             if not hit:
                 result.slips.append(f"seed {seed}: {line.name} off by {ratio:.1f} not found, told {sorted(told)}")
         elif ratio < 0.5:
@@ -247,9 +249,12 @@ def _read(pile: str, sheets: int, seed: int) -> tuple[list[Tally], str]:
 
 def _lines(name: str, tallies: list[Tally], on: str) -> None:
     off, fine = sum(t.off for t in tallies), sum(t.fine for t in tallies)
-    found = 100 * sum(t.found for t in tallies) / max(off, 1)
     blamed = 100 * sum(t.blamed for t in tallies) / max(fine, 1)
-    report(f"{name}.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
+    if off:
+        found = 100 * sum(t.found for t in tallies) / off
+        told = 100 * sum(t.found + t.missed for t in tallies) / off
+        report(f"{name}.off_found", found, "%", ">=95", found >= 95, f"{off} lines off by more than twice; {on}")
+        report(f"{name}.off_told", told, "%", "-", True, f"the same, found off or said to be missing; {on}")
     report(f"{name}.fine_blamed", blamed, "%", "0", blamed == 0, f"{fine} lines within half; {on}")
 
 

@@ -13,11 +13,11 @@ from orthopsis.core.check.findings import findings
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
-from orthopsis.core.check.match import Match, is_inked, match
+from orthopsis.core.check.match import Match, is_inked, joined, match
 from orthopsis.core.check.reveals import reveal_findings
 from orthopsis.core.check.spacing import spacing_findings
 from orthopsis.core.check.split import split_overhangs
-from orthopsis.core.check.stroke import Stroke, expected_lines
+from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
 from orthopsis.core.check.together import together
 from orthopsis.core.check.tones import tone_findings
 from orthopsis.core.document.document import Exercise
@@ -55,7 +55,7 @@ def check(
     sigma = RULES[prepared.wording.level].hand_error_mm
     answer = Finished(drawing, sigma, curves)
     matches = match(strokes, expected, frames, answer.explains, sigma)
-    parts = split_overhangs(strokes, matches, expected, set(frames))
+    parts = split_overhangs(strokes, matches, expected, frames)
     if len(parts) > len(strokes):
         strokes = parts
         matches = match(strokes, expected, frames, answer.explains, sigma)
@@ -99,14 +99,17 @@ def _judged(
     sigma: float,
     answer: Finished,
 ) -> list[JudgedLine]:
-    """Judge each stroke; of a line in several pieces the longest one speaks for all.
-
-    A stroke that is several lines of the answer read as one is no mistake of any of them.
-    """
+    """Judge each stroke; a stroke that is several lines of the answer read as one is no mistake of any of them."""
     by_stroke = {m.stroke: m.expected for m in matches}
-    longest: dict[str, JudgedLine] = {}
-    for i in sorted(by_stroke, key=lambda i: -strokes[i].length_mm):
-        longest.setdefault(by_stroke[i].name, judge(strokes[i], by_stroke[i], targets, sigma))
+    alone = {i: judge(strokes[i], e, targets, sigma) for i, e in by_stroke.items()}
+    unsure = {i for i, said in alone.items() if _is_unsure(said, strokes[i], by_stroke[i], answer)}
+    pieces: dict[str, list[int]] = {}
+    for i in sorted(by_stroke.keys() - unsure, key=lambda i: -strokes[i].length_mm):
+        pieces.setdefault(by_stroke[i].name, []).append(i)
+    of_line = {
+        name: _of_pieces([strokes[i] for i in own], alone[own[0]], by_stroke[own[0]], targets, sigma)
+        for name, own in pieces.items()
+    }
     result = []
     for i, stroke in enumerate(strokes):
         if i not in by_stroke:
@@ -114,16 +117,28 @@ def _judged(
             is_known = curve is not None or answer.explains(stroke)
             result.append(cannot_tell(stroke, curve or "") if is_known else unexpected(stroke))
             continue
-        said, drawn = longest[by_stroke[i].name], from_corner(stroke, by_stroke[i], targets)
-        own = by_stroke[i]
-        is_unsure = own.thing and (
-            (said.verdict in BLAMED and answer.is_several(stroke, own))
-            or (said.verdict == "slightly_off" and answer.is_crowded(stroke, own))
-        )
-        if is_unsure:
-            said = said.model_copy(update={"verdict": "cannot_tell", "aims_at": ""})
+        drawn = from_corner(stroke, by_stroke[i], targets)
+        said = alone[i].model_copy(update={"verdict": "cannot_tell", "aims_at": ""}) if i in unsure else None
+        said = said or of_line[by_stroke[i].name]
         result.append(said.model_copy(update={"start": drawn.start.xy, "end": drawn.end.xy}))
     return result
+
+
+def _is_unsure(said: JudgedLine, stroke: Stroke, own: Expected, answer: Finished) -> bool:
+    """Tell whether a stroke that would be blamed may be several lines of the answer, or two that run close together."""
+    if not own.thing or said.verdict not in BLAMED:
+        return False
+    return answer.is_several(stroke, own) or (said.verdict == "slightly_off" and answer.is_crowded(stroke, own))
+
+
+def _of_pieces(
+    pieces: Sequence[Stroke], longest: JudgedLine, own: Expected, targets: dict[str, Point], sigma: float
+) -> JudgedLine:
+    """Return the verdict on a line in pieces, longest first: that one speaks for all, or all together if it is too
+    short to tell.
+    """
+    whole = joined(pieces) if longest.verdict == "cannot_tell" and len(pieces) > 1 else None
+    return longest if whole is None else judge(whole, own, targets, sigma)
 
 
 def _estimates(

@@ -41,6 +41,8 @@ DRAWN, HARDLY_INKED = 0.3, 0.4
 """A line of which less than these shares are drawn, by its own strokes and by any, was not drawn (no source)."""
 SURELY_DRAWN = 0.6
 """A line of which a smaller share is made by its own strokes may be one beside it that is as long as it (no source)."""
+IN_ROW_MM = 1.2
+"""Pieces of one line lie this near to it (no source)."""
 ALIKE_LONG = 0.8
 """Share of a line's length from which on a stroke is about as long (no source)."""
 
@@ -101,6 +103,11 @@ def match(
         gone = _gone_astray(free, e, points, sigma_mm)
         if gone is not None:
             taken[gone] = j
+    for i, stroke in usable.items():
+        if i not in taken and not is_explained(stroke):
+            rest_of = _goes_on_with(stroke, [(strokes[k], line) for k, line in taken.items()], placed)
+            if rest_of is not None:
+                taken[i] = rest_of
     return [Match(i, placed[j]) for i, j in sorted(taken.items())]
 
 
@@ -213,6 +220,37 @@ def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int)
         if min(size, along[1]) - max(0.0, along[0]) > 0.5 * min(size, strokes[other].length_mm):
             return True
     return False
+
+
+def _goes_on_with(stroke: Stroke, taken: Sequence[tuple[Stroke, int]], placed: Sequence[Expected]) -> int | None:
+    """Return the line, by number, of whose stroke another one is the rest: where lines cross, readers cut them.
+
+    Args:
+        taken: the strokes that are known, each with the number of its line.
+    """
+    for other, j in taken:
+        both = joined([other, stroke])
+        if (
+            placed[j].is_asked
+            and both is not None
+            and other.length_mm < both.length_mm
+            and _is_as_long(both, placed[j])
+        ):
+            return j
+    return None
+
+
+def joined(strokes: Sequence[Stroke]) -> Stroke | None:
+    """Return the stroke from end to end of some that lie in a row, or None if they do not."""
+    first = max(strokes, key=lambda one: one.length_mm)
+    ux, uy = (first.end.x - first.start.x) / first.length_mm, (first.end.y - first.start.y) / first.length_mm
+    ends = [end for one in strokes for end in (one.start, one.end)]
+    along = [(end.x - first.start.x) * ux + (end.y - first.start.y) * uy for end in ends]
+    start, end = ends[along.index(min(along))], ends[along.index(max(along))]
+    whole = join(start, end)
+    if max(abs(offset(at, whole)) for at in ends) > IN_ROW_MM:
+        return None
+    return Stroke(start, end, first.darkness)
 
 
 def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float) -> int | None:

@@ -1,11 +1,11 @@
 """Is one drawn line two lines in a row?
 
-A receding edge that was drawn level or upright goes straight on from the front edge beside it, and the
-two are read as one line. Where a line is missing that should start at a corner, and another line runs on
-past that corner, it is cut there.
+A receding edge that was drawn level or upright, or away from the point of the edge beside it, goes straight on from
+that, and the two are read as one line. Where a line is missing that should start at a corner, and another line runs on
+past that corner, it is cut there; not where it runs on toward its own point, as light lines do.
 """
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 
 from orthopsis.core.check.match import Match
 from orthopsis.core.check.stroke import Expected, Stroke
@@ -17,20 +17,20 @@ LEAST_OVERHANG_MM = 10.0
 
 
 def split_overhangs(
-    strokes: Sequence[Stroke], matches: Sequence[Match], expected: Sequence[Expected], receding: set[str]
+    strokes: Sequence[Stroke], matches: Sequence[Match], expected: Sequence[Expected], points: Mapping[str, Point]
 ) -> list[Stroke]:
     """Return the strokes, those that run on past the corner of a missing receding line cut in two there.
 
     Args:
-        receding: names of the vanishing points.
+        points: the vanishing points, by name.
     """
     matched = {m.expected.name for m in matches}
-    missing = [e for e in expected if e.is_asked and e.family in receding and e.name not in matched]
+    missing = [e for e in expected if e.is_asked and e.family in points and e.name not in matched]
     result = list(strokes)
     for e in missing:
         for m in matches:
             stroke = result[m.stroke]
-            if m.expected.thing != e.thing or m.expected.family in receding:
+            if m.expected.thing != e.thing or _runs_on_to_its_point(m.expected, e.start, points):
                 continue
             corner = _cut_at(stroke, m.expected, e.start)
             if corner is not None:
@@ -39,6 +39,15 @@ def split_overhangs(
                 result.append(outer)
                 break
     return result
+
+
+def _runs_on_to_its_point(own: Expected, corner: Point, points: Mapping[str, Point]) -> bool:
+    """Tell whether a line that runs on past a corner does so toward its own point: that corner is its far end."""
+    goal = points.get(own.family)
+    if goal is None:
+        return False
+    far = min((own.start, own.end), key=lambda end: distance(end, goal))
+    return distance(corner, far) <= AT_CORNER_MM
 
 
 def _cut_at(stroke: Stroke, own: Expected, corner: Point) -> tuple[Stroke, Stroke] | None:

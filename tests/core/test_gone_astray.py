@@ -1,0 +1,138 @@
+"""Lines drawn the wrong way are found although readers cut them, join them or see bits of others in their place."""
+
+import math
+
+import pytest
+
+from conftest import exercise_of
+from orthopsis.core.check.answer import Checked
+from orthopsis.core.check.check import check
+from orthopsis.core.check.finished import Finished
+from orthopsis.core.check.judge import BLAMED
+from orthopsis.core.check.match import joined
+from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
+from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.picture import picture
+from orthopsis.core.drawing.solved import solve
+from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.scene.prepared import prepare
+
+CORNER = {
+    "kind": "box", "name": "Store", "left": 200, "bottom": 60, "height": 90, "left_by": "measured", "left_length": 60,
+    "right_by": "measured", "right_length": 70,
+}  # fmt: skip
+
+
+@pytest.fixture
+def store() -> Exercise:
+    views = [{"kind": "two_point", "left_mm": -120, "right_mm": 560}]
+    return exercise_of(CORNER, views=views, eye_level={"height_mm": 130})
+
+
+def lines_of(exercise: Exercise) -> dict[str, Expected]:
+    return {e.name: e for e in expected_lines(picture(solve(prepare(exercise))), ()) if e.is_asked}
+
+
+def drawn(exercise: Exercise) -> dict[str, Stroke]:
+    return {name: Stroke(e.start, e.end) for name, e in lines_of(exercise).items()}
+
+
+def said(checked: Checked, name: str) -> set[str]:
+    return {line.verdict for line in checked.lines if line.matched == name}
+
+
+def blamed(checked: Checked) -> set[str]:
+    return {line.matched for line in checked.lines if line.verdict in BLAMED}
+
+
+def beyond(stroke: Stroke, far_mm: float) -> Point:
+    """The place so far past the end of a stroke."""
+    share = 1 + far_mm / stroke.length_mm
+    return Point(
+        stroke.start.x + share * (stroke.end.x - stroke.start.x),
+        stroke.start.y + share * (stroke.end.y - stroke.start.y),
+    )
+
+
+def edges_at_the_top(exercise: Exercise) -> tuple[str, str]:
+    """The upper edges that run left and right from the nearest corner."""
+    tops = {e.family: name for name, e in lines_of(exercise).items() if e.start == Point(200.0, 150.0)}
+    return tops["left point"], tops["right point"]
+
+
+def test_an_edge_drawn_straight_on_from_the_one_to_the_other_point_is_found(store: Exercise) -> None:
+    """Both are read as one line."""
+    left, right = edges_at_the_top(store)
+    strokes = drawn(store)
+    whole = Stroke(strokes[left].end, strokes[left].start)
+    strokes[left] = Stroke(whole.start, beyond(whole, strokes[right].length_mm))
+    del strokes[right]
+    checked = check(store, list(strokes.values()))
+    assert blamed(checked) == {right}
+    assert said(checked, left) == {"fine"}
+    assert checked.missing == []
+
+
+def test_a_light_line_that_runs_on_to_its_own_point_is_not_cut(store: Exercise) -> None:
+    """The edge that should begin where it leaves the edge is missing, and is said to be."""
+    left, _ = edges_at_the_top(store)
+    strokes = drawn(store)
+    far = strokes[left].end
+    behind = [name for name, e in lines_of(store).items() if name != left and far in (e.start, e.end)]
+    strokes[left] = Stroke(strokes[left].start, beyond(strokes[left], 60))
+    for name in behind:
+        del strokes[name]
+    checked = check(store, list(strokes.values()))
+    assert blamed(checked) == set()
+    assert set(checked.missing) <= set(behind)
+
+
+def test_a_wrong_line_is_found_though_a_bit_of_another_lies_in_its_place(store: Exercise) -> None:
+    left, _ = edges_at_the_top(store)
+    strokes = drawn(store)
+    right_one = strokes.pop(left)
+    long, turn = right_one.length_mm, math.radians(150)
+    strokes["wrong"] = Stroke(right_one.start, Point(200 + long * math.cos(turn), 150 + long * math.sin(turn)))
+    strokes["bit"] = Stroke(right_one.start, beyond(right_one, -0.55 * long))
+    assert blamed(check(store, list(strokes.values()))) == {left}
+    del strokes["wrong"]
+    assert left not in blamed(check(store, list(strokes.values()))), "the bit alone tells nothing wrong"
+
+
+@pytest.mark.parametrize(("lean_mm", "verdicts"), [(0.0, {"fine"}), (9.0, {"off"})])
+def test_a_short_line_that_is_cut_where_another_crosses_it_is_judged_by_its_pieces_together(
+    lean_mm: float, verdicts: set[str]
+) -> None:
+    crate = {**CORNER, "height": 33, "left_length": 40, "right_length": 40}
+    exercise = exercise_of(crate, views=[{"kind": "two_point", "left_mm": -120, "right_mm": 560}])
+    name, edge = next((name, e) for name, e in lines_of(exercise).items() if e.family == "upright")
+    foot, top = sorted((edge.start, edge.end), key=lambda at: at.y)
+    strokes = drawn(exercise)
+    del strokes[name]
+    leaning = Point(top.x + lean_mm, top.y)
+    cuts = [(0.0, 0.45), (0.55, 1.0)]
+    pieces = [
+        Stroke(*(Point(foot.x + t * (leaning.x - foot.x), foot.y + t * (leaning.y - foot.y)) for t in cut))
+        for cut in cuts
+    ]
+    assert said(check(exercise, [*strokes.values(), *pieces]), name) == verdicts
+
+
+def test_pieces_in_a_row_are_joined_from_end_to_end_and_others_not() -> None:
+    one, two = Stroke(Point(0, 0), Point(10, 0)), Stroke(Point(30, 0.4), Point(14, 0.2))
+    whole = joined([one, two])
+    assert whole is not None
+    assert {whole.start.xy, whole.end.xy} == {(0, 0), (30, 0.4)}
+    assert joined([one, Stroke(Point(12, 3), Point(24, 3))]) is None
+    assert joined([one]) == one
+
+
+def test_a_stroke_that_lies_on_another_line_is_none_of_its_own_line(store: Exercise) -> None:
+    """It may be that line gone astray only where it lies on nothing that should be there."""
+    left, right = edges_at_the_top(store)
+    lines, answer = lines_of(store), Finished(picture(solve(prepare(store))), 1.0)
+    elsewhere = Stroke(lines[right].start, lines[right].end)
+    assert answer.is_several(elsewhere, lines[left])
+    astray = Stroke(lines[left].start, Point(lines[left].start.x - 40, lines[left].start.y + 25))
+    assert not answer.is_several(astray, lines[left])
+    assert distance(astray.start, lines[left].start) == 0
