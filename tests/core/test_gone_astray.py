@@ -9,7 +9,7 @@ from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED
-from orthopsis.core.check.match import joined
+from orthopsis.core.check.match import is_inked, joined
 from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
@@ -136,3 +136,18 @@ def test_a_stroke_that_lies_on_another_line_is_none_of_its_own_line(store: Exerc
     astray = Stroke(lines[left].start, Point(lines[left].start.x - 40, lines[left].start.y + 25))
     assert not answer.is_several(astray, lines[left])
     assert distance(astray.start, lines[left].start) == 0
+
+
+def test_a_wrong_line_is_found_though_others_run_close_beside_its_place() -> None:
+    """The left kerb of a road, a millimetre and a half above the road's side, drawn to the other side of the sheet."""
+    road = {"kind": "road", "name": "Quay", "left": 130, "bottom": 0, "width": 160, "beside": "both", "pave": 4,
+            "kerb": 1.5}  # fmt: skip
+    exercise = exercise_of(road, views=[{"kind": "one_point", "x_mm": 224}], eye_level={"height_mm": 112})
+    lines, strokes = lines_of(exercise), drawn(exercise)
+    kerb = lines["Quay.kerb_left"]
+    del strokes[kerb.name]
+    assert is_inked(kerb, list(strokes.values()))
+    assert not blamed(check(exercise, list(strokes.values()))), "a line that may be there is not missed"
+    strokes["wrong"] = Stroke(kerb.start, Point(kerb.start.x - 100, kerb.start.y + 85))
+    checked = check(exercise, list(strokes.values()))
+    assert blamed(checked) == {kerb.name}

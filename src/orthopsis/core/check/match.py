@@ -87,20 +87,22 @@ def match(
     # Of a line that was drawn elsewhere a bit may be taken that is another line's, which lies along it.
     own = {j: [strokes[i] for i, k in taken.items() if k == j] for j in found}
     drawn = {j for j in found if _is_drawn(placed[j], own[j], strokes)}
-    for j, e in enumerate(placed):
-        if not e.is_asked or not e.thing or is_inked(e, strokes):
-            continue
-        if j in drawn and _share_of(own[j], e) >= SURELY_DRAWN:
-            continue
+    asked = [j for j, e in enumerate(placed) if e.is_asked and e.thing]
+    inked = {j for j in asked if is_inked(placed[j], strokes)}
+    sought = [j for j in asked if j not in inked and not (j in drawn and _share_of(own[j], placed[j]) >= SURELY_DRAWN)]
+    # Where a line has no stroke of its own, other lines beside its place may hide that it was drawn elsewhere.
+    hidden = [j for j in asked if j in inked and j not in found]
+    for j in (*sought, *hidden):
+        e, must_be_as_long = placed[j], j in drawn or j in inked
         free = {
             i: s
             for i, s in usable.items()
             if _is_free(i, taken, placed)
-            and (j not in drawn or _is_as_long(s, e))
+            and (_is_as_long(s, e) or not must_be_as_long)
             and not _is_rival(s, _rivals(s, j, placed, found), placed, fits, sigma_mm)
             and not is_explained(s)
         }
-        gone = _gone_astray(free, e, points, sigma_mm)
+        gone = _gone_astray(free, e, points, sigma_mm, CLEARLY_MM if j in inked else AT_CORNER_MM)
         if gone is not None:
             taken[gone] = j
     for i, stroke in usable.items():
@@ -253,8 +255,10 @@ def joined(strokes: Sequence[Stroke]) -> Stroke | None:
     return Stroke(start, end, first.darkness)
 
 
-def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float) -> int | None:
-    """Return the unmatched stroke that starts where this line should and goes another way: one as long, if any."""
+def _gone_astray(
+    free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float, near_mm: float
+) -> int | None:
+    """Return the unmatched stroke that starts near where this line should and goes another way: one as long, if any."""
     best: tuple[bool, float, int] | None = None
     corners = (e.start,) if e.family in points else (e.start, e.end)
     others = [at for name, at in points.items() if name != e.family] if e.family in points else []
@@ -264,7 +268,7 @@ def _gone_astray(free: dict[int, Stroke], e: Expected, points: dict[str, Point],
             for here, there in ((stroke.start, stroke.end), (stroke.end, stroke.start)):
                 gap = distance(here, corner)
                 angle = _turn_deg((here, there), (corner, e.end if corner is e.start else e.start))
-                if gap > AT_CORNER_MM or angle > farthest:
+                if gap > near_mm or angle > farthest:
                     continue
                 if e.family not in points and angle > LEANS_DEG:
                     continue
