@@ -3,7 +3,7 @@
 from collections.abc import Sequence
 from itertools import pairwise
 
-from orthopsis.core.check.along import share_along
+from orthopsis.core.check.along import Beside, share_along
 from orthopsis.core.check.answer import JudgedCurve
 from orthopsis.core.check.stroke import Expected, ExpectedCurve, Stroke, expected_curves
 from orthopsis.core.drawing.answer import Picture
@@ -31,17 +31,21 @@ class Finished:
         shown = [line for line in drawing.lines if line.visible or line.role == "guide"]
         level = (Point(0.0, drawing.eye_level_mm), Point(drawing.sheet.width_mm, drawing.eye_level_mm))
         self._lines = [level, *((Point(*line.start), Point(*line.end)) for line in shown if not line.bend)]
-        self._chords = [
+        chords = [
             (Point(*a), Point(*b))
             for line in shown
             if line.bend
             for a, b in pairwise((line.start, *line.bend, line.end))
         ]
-        self._chords += [(Point(*a), Point(*b)) for _, run in drawn for a, b in pairwise(run)]
+        chords += [(Point(*a), Point(*b)) for _, run in drawn for a, b in pairwise(run)]
+
+        self._beside, self._explained = Beside(self._lines, chords), dict[Stroke, bool]()
 
     def explains(self, stroke: Stroke) -> bool:
         """Tell whether a stroke lies on lines of the answer all along, and so is no line gone astray."""
-        return self._share(stroke, self._near_mm) >= EXPLAINED
+        if stroke not in self._explained:
+            self._explained[stroke] = self._share(stroke, self._near_mm) >= EXPLAINED
+        return self._explained[stroke]
 
     def is_several(self, stroke: Stroke, own: Expected) -> bool:
         """Tell whether a stroke is several lines of the answer that were read as one: its own line is only a part."""
@@ -57,7 +61,7 @@ class Finished:
         return share_along((stroke.start, stroke.end), others, TOGETHER_MM) >= CROWDED
 
     def _share(self, stroke: Stroke, near_mm: float) -> float:
-        return share_along((stroke.start, stroke.end), self._lines, near_mm, self._chords)
+        return self._beside.share((stroke.start, stroke.end), near_mm)
 
     def curve_of(self, stroke: Stroke) -> str | None:
         """Return the curve that a stroke is a piece of, or None."""

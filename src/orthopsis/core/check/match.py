@@ -9,7 +9,7 @@ import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass, replace
 
-from orthopsis.core.check.along import share_along
+from orthopsis.core.check.along import Beside
 from orthopsis.core.check.hand import tolerance_at_point
 from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
 from orthopsis.core.plane.homogeneous import Point, distance, join, offset
@@ -86,9 +86,10 @@ def match(
     found = set(taken.values())
     # Of a line that was drawn elsewhere a bit may be taken that is another line's, which lies along it.
     own = {j: [strokes[i] for i, k in taken.items() if k == j] for j in found}
-    drawn = {j for j in found if _is_drawn(placed[j], own[j], strokes)}
+    beside = _beside(strokes)
+    drawn = {j for j in found if _is_drawn(placed[j], own[j], beside)}
     asked = [j for j, e in enumerate(placed) if e.is_asked and e.thing]
-    inked = {j for j in asked if is_inked(placed[j], strokes)}
+    inked = {j for j in asked if beside.share((placed[j].start, placed[j].end), INKED_MM) >= INKED}
     sought = [j for j in asked if j not in inked and not (j in drawn and _share_of(own[j], placed[j]) >= SURELY_DRAWN)]
     # Where a line has no stroke of its own, other lines beside its place may hide that it was drawn elsewhere.
     hidden = [j for j in asked if j in inked and j not in found]
@@ -158,19 +159,22 @@ def _runs_over(number: int, e: Expected, strokes: Sequence[Stroke], sigma_mm: fl
 
 def is_inked(e: Expected, strokes: Sequence[Stroke]) -> bool:
     """Tell whether there is graphite all along a line, though it was read as a part of others."""
-    return share_along((e.start, e.end), [(s.start, s.end) for s in strokes], INKED_MM) >= INKED
+    return _beside(strokes).share((e.start, e.end), INKED_MM) >= INKED
 
 
-def _is_drawn(e: Expected, own: Sequence[Stroke], strokes: Sequence[Stroke]) -> bool:
+def _beside(strokes: Sequence[Stroke]) -> Beside:
+    return Beside([(s.start, s.end) for s in strokes])
+
+
+def _is_drawn(e: Expected, own: Sequence[Stroke], drawn: Beside) -> bool:
     """Tell whether a line was drawn at all, and not only a bit of another line that lies along it.
 
     Args:
-        own: the strokes that were taken for it; strokes: all of the sheet.
+        own: the strokes that were taken for it; drawn: all of the sheet.
     """
     if _share_of(own, e) >= DRAWN:
         return True
-    along = [(s.start, s.end) for s in strokes]
-    return share_along((e.start, e.end), along, INKED_MM) >= HARDLY_INKED * e.seen_share
+    return drawn.share((e.start, e.end), INKED_MM) >= HARDLY_INKED * e.seen_share
 
 
 def _share_of(own: Sequence[Stroke], e: Expected) -> float:
