@@ -7,6 +7,7 @@ graphite itself. Places are page mm.
 It does not know curves, and not lines thinner than a hard pencil's.
 """
 
+import statistics
 from collections.abc import Sequence
 from dataclasses import dataclass
 
@@ -220,8 +221,9 @@ def _knee(at: Real, across: Real, good: NDArray[np.bool_]) -> tuple[float, float
 def _running_median(values: Real) -> Real:
     """Return the median of each value and four on either side, as far as there are so many."""
     inner = np.median(np.lib.stride_tricks.sliding_window_view(values, 9), axis=1)
-    first = [np.median(values[: i + 5]) for i in range(4)]
-    last = [np.median(values[i - 4 :]) for i in range(len(values) - 4, len(values))]
+    head, tail = values[:8].tolist(), values[-8:].tolist()
+    first = [statistics.median(head[: i + 5]) for i in range(4)]
+    last = [statistics.median(tail[i:]) for i in range(4)]
     return np.concatenate((first, inner, last))
 
 
@@ -307,7 +309,7 @@ def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
     found: list[Stroke] = []
     while left:
         longest = left.pop(0)
-        while (other := next((s for s in left if _is_broken(longest, s, (*found, *left))), None)) is not None:
+        while (other := _rest_of(longest, left, found)) is not None:
             ends = np.array([p.xy for s in (longest, other) for p in (s.start, s.end)])
             start, d, _ = _run(ends[:2])
             along = (ends - start) @ d
@@ -318,6 +320,12 @@ def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
             longest = whole[0]
         found.append(longest)
     return sorted(found, key=lambda s: -s.length_mm)
+
+
+def _rest_of(longest: Stroke, left: Sequence[Stroke], found: Sequence[Stroke]) -> Stroke | None:
+    """Return the stroke in which another one goes on, or None."""
+    others = (*found, *left)
+    return next((stroke for stroke in left if _is_broken(longest, stroke, others)), None)
 
 
 def _is_broken(longer: Stroke, other: Stroke, strokes: Sequence[Stroke]) -> bool:

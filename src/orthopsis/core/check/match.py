@@ -187,8 +187,20 @@ def _is_as_long(stroke: Stroke, e: Expected) -> bool:
     return ALIKE_LONG * e.length_mm <= stroke.length_mm <= e.length_mm / ALIKE_LONG
 
 
+def _may_touch(stroke: Stroke, e: Expected, near_mm: float) -> bool:
+    """Tell whether two lines come near each other, as far as the rectangles about them say; cheap, for most do not."""
+    for a, b, c, d in (
+        (stroke.start.x, stroke.end.x, e.start.x, e.end.x), (stroke.start.y, stroke.end.y, e.start.y, e.end.y)
+    ):  # fmt: skip
+        if min(a, b) > max(c, d) + near_mm or min(c, d) > max(a, b) + near_mm:
+            return False
+    return True
+
+
 def _cost(stroke: Stroke, e: Expected, sigma_mm: float) -> float | None:
     """Return how badly a stroke fits a line in mm, or None if it cannot be it."""
+    if not _may_touch(stroke, e, 2 * NEAR_MM + 0.1 * stroke.length_mm):
+        return None
     angle = angle_between_deg((stroke.start, stroke.end), (e.start, e.end))
     size = e.length_mm
     turned_by_hand = math.degrees(math.atan2(HAND_TURNS * sigma_mm * math.sqrt(2), size))
