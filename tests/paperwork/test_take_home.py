@@ -35,7 +35,7 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
     assert len(page) <= MOST_BYTES
     held = data_of(page)
     ids = [line.id for line in drawing.lines]
-    light, dark = set[int](), set[int]()
+    light, dark, signs = set[int](), set[int](), list[Any]()
     for count, step in enumerate(held["steps"], start=1):
         light = (light - set(step["away"])) | set(step["draws"])
         dark |= set(step["dark"])
@@ -43,6 +43,9 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
         assert {ids[number] for number in light - dark} == stage.light
         assert {ids[number] for number in dark} == stage.dark
         assert {ids[number] for number in step["fresh"]} == stage.fresh
+        signs += step["signs"]
+        points = [at for name, at in drawing.vanishing_points.items() if name in stage.points]
+        assert sorted(signs) == [pytest.approx(list(at), abs=0.01) for at in sorted(points)]
         assert step["text"].startswith(drawing.steps[count - 1].text)
         shown = [text for *_, text in step["texts"] if text]
         told = drawing.steps[count - 1]

@@ -78,6 +78,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], tall_mm: float)
         "part": [_place(part[:2]), _place(part[2:])] if part is not None else None,
         "marks": [_place(points[name]) for name in step.marks if name in points],
         "old": [_place(points[name]) for name in step.takes_up if name in points],
+        "signs": [_place(at) for name, at in drawing.vanishing_points.items() if name in step.marks],
         "texts": list(_texts(step, figure_mm)),
     }
 
