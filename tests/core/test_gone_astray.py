@@ -4,7 +4,7 @@ import math
 
 import pytest
 
-from conftest import exercise_of
+from conftest import box, exercise_of
 from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.finished import Finished
@@ -151,3 +151,12 @@ def test_a_wrong_line_is_found_though_others_run_close_beside_its_place() -> Non
     strokes["wrong"] = Stroke(kerb.start, Point(kerb.start.x - 100, kerb.start.y + 85))
     checked = check(exercise, list(strokes.values()))
     assert blamed(checked) == {kerb.name}
+
+
+def test_a_line_that_runs_home_all_along_is_not_blamed_for_a_longer_stroke_across_its_end() -> None:
+    crate = box("Crate", 35.0, 178.0, 50.0, 50.0, depth_by="half")
+    exercise = exercise_of(crate, views=[{"kind": "one_point", "x_mm": 260.0}], eye_level={"height_mm": 140})
+    strokes = [*drawn(exercise).values(), Stroke(Point(124, 167), Point(67, 176))]
+    checked = check(exercise, strokes)
+    assert said(checked, "Crate.front.bottom") == {"fine"}
+    assert blamed(checked) == set()

@@ -13,7 +13,7 @@ from orthopsis.core.check.findings import findings
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
-from orthopsis.core.check.match import Match, is_inked, joined, match
+from orthopsis.core.check.match import ALIKE_LONG, Match, is_inked, joined, match
 from orthopsis.core.check.reveals import reveal_findings
 from orthopsis.core.check.spacing import spacing_findings
 from orthopsis.core.check.split import split_overhangs
@@ -107,7 +107,7 @@ def _judged(
     for i in sorted(by_stroke.keys() - unsure, key=lambda i: -strokes[i].length_mm):
         pieces.setdefault(by_stroke[i].name, []).append(i)
     of_line = {
-        name: _of_pieces([strokes[i] for i in own], alone[own[0]], by_stroke[own[0]], targets, sigma)
+        name: _of_pieces([(strokes[i], alone[i]) for i in own], by_stroke[own[0]], targets, sigma)
         for name, own in pieces.items()
     }
     result = []
@@ -132,12 +132,16 @@ def _is_unsure(said: JudgedLine, stroke: Stroke, own: Expected, answer: Finished
 
 
 def _of_pieces(
-    pieces: Sequence[Stroke], longest: JudgedLine, own: Expected, targets: dict[str, Point], sigma: float
+    pieces: Sequence[tuple[Stroke, JudgedLine]], own: Expected, targets: dict[str, Point], sigma: float
 ) -> JudgedLine:
     """Return the verdict on a line in pieces, longest first: that one speaks for all, or all together if it is too
-    short to tell.
+    short to tell. If one is as long as the line and runs home, that is the line, and another one is none of it.
     """
-    whole = joined(pieces) if longest.verdict == "cannot_tell" and len(pieces) > 1 else None
+    for stroke, said in pieces:
+        if said.verdict == "fine" and stroke.length_mm >= ALIKE_LONG * own.seen_share * own.length_mm:
+            return said
+    longest = pieces[0][1]
+    whole = joined([stroke for stroke, _ in pieces]) if longest.verdict == "cannot_tell" and len(pieces) > 1 else None
     return longest if whole is None else judge(whole, own, targets, sigma)
 
 
