@@ -48,6 +48,19 @@ def slope_point(found: Solved) -> Point:
     return found.board.points[act.point]  # type: ignore[union-attr]
 
 
+def true_sheds(high: str = "left", **gable: Any) -> Exercise:
+    """A house whose gable is drawn true, and a shed against it whose lean-to runs with that."""
+    house = {"kind": "box", "name": "House", "left": 150.0, "bottom": 50.0, "width": 90.0, "height": 60.0,
+             "depth_by": "measured", "depth": 50.0}  # fmt: skip
+    shed = {**house, "name": "Shed", "left": 240.0, "width": 50.0, "height": 36.0, "depth": 40.0}
+    roof = {**GABLE, "joined_by": "face_front", **gable}
+    lean = {"kind": "lean_to", "name": "Roof", "joined_to": "Shed", "joined_by": "face_top", "high": high}
+    return exercise_of(
+        house, shed, roof, {**lean, "pitch": "with_roof"}, views=[{"kind": "one_point", "x_mm": 330.0}],
+        eye_level={"height_mm": 120.0},
+    )  # fmt: skip
+
+
 @settings(max_examples=120, suppress_health_check=SLOW)
 @given(leaning())
 def test_the_hand_finds_by_the_slope_point_where_the_eye_sees_it(exercise: Exercise) -> None:
@@ -114,3 +127,29 @@ def test_without_a_slope_that_rises_the_same_way_and_has_its_point_it_is_refused
         draw(sheds(far_by, over=over))
     assert (caught.value.code, caught.value.about) == ("no_roof_to_run_with", "things.3.pitch")
     assert draw(set_at(sheds(far_by, over=over), "things.3.pitch", caught.value.nearest)).steps
+
+
+def test_beside_a_gable_that_is_drawn_true_it_is_parallel_to_that_on_the_page() -> None:
+    """What is parallel to the picture keeps its direction (textbook)."""
+    drawing = assert_found_right(true_sheds())
+    low, high = (np.array(drawing.points[f"Roof.{corner}"]) for corner in ("corner.3", "lid.0"))
+    foot, peak = (np.array(drawing.points[f"Gable.front.{corner}"]) for corner in ("far", "peak"))
+    one, two = high - low, peak - foot
+    assert abs(one[0] * two[1] - one[1] * two[0]) < 1e-9 * np.linalg.norm(one) * np.linalg.norm(two)
+    step = next(step for step in drawing.steps if step.title.startswith("Roof: its slope"))
+    assert "without turning it" in step.text
+    assert "mm" not in step.text
+    assert not step.dimensions
+
+
+@pytest.mark.parametrize("far_by", ["slope", "middle"])
+def test_the_far_end_of_a_true_gable_has_no_part_in_it(far_by: str) -> None:
+    tip = draw(true_sheds(far_by=far_by)).points["Roof.lid.0"]
+    assert tip == pytest.approx((240.0, 86.0 + 50 * 36 / 45))
+
+
+@pytest.mark.parametrize("high", ["back", "front"])
+def test_a_slope_that_rises_another_way_than_the_true_gable_is_refused(high: str) -> None:
+    with pytest.raises(GeometryError) as caught:
+        draw(true_sheds(high))
+    assert (caught.value.code, caught.value.about) == ("no_roof_to_run_with", "things.3.pitch")

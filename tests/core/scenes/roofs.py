@@ -67,7 +67,7 @@ def hipped(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
 
 @st.composite
 def leaning(
-    draw: Any, views: tuple[str, ...] = ("two_point", "two_point_free", "from_above", "from_below")
+    draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free", "from_above", "from_below")
 ) -> Exercise:
     """Return two boxes anywhere, one with a gable roof, the other with a lean-to that runs with that."""
     exercise = draw(exercises(least=2, most=2, views=views))
@@ -79,7 +79,7 @@ def leaning(
     }  # fmt: skip
     lean = {
         "kind": "lean_to", "name": "Roof", "joined_to": "Box 2", "joined_by": "face_top", "pitch": "with_roof",
-        "over": draw(st.sampled_from(sorted(OVER))),
+        "over": draw(st.sampled_from(sorted(OVER))), "high": draw(st.sampled_from(sorted(HIGH))),
     }  # fmt: skip
     boxes = [thing.model_dump(mode="json") for thing in exercise.things]
     made = exercise_of(*boxes, *draw(st.permutations([gable, lean])), views=views_of(exercise))

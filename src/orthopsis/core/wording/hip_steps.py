@@ -2,6 +2,14 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+_EDGES_WITH_ROOF = (
+    "Draw the high wall up to this line, {high_words}, the edge on its top, and the two slanted lines down to "
+    "the other corners, as far as they are seen. Count: {count}.",
+    "Draw the high wall up to there, {high_words}, the edge on its top, and from its ends the slopes down to "
+    "the other corners of {other}, as far as they are seen: {lines}.",
+    "The high wall, {high_words}, its top, and both slopes down to the other corners of the top: {lines}.",
+)
+
 HIP: dict[str, StepPhrases] = {
     "hip.rise": StepPhrases(
         "a box on the house, {rise} tall",
@@ -128,17 +136,34 @@ HIP: dict[str, StepPhrases] = {
         "Guessing its height: then the two roofs run apart.",
         "ruler on the slope point, pencil light",
     ),
+    "lean.with_true_roof": StepPhrases(
+        "its slope, like the gable's",
+        (
+            "Lay the see-through ruler along the slanted edge of the gable. Move it, without turning it, to the "
+            "{low_look} corner of the top of {other}. Go up over the {high_look} corner, lightly, until you meet it. "
+            "From there draw a light line {high_way}, until it is over the next corner. Count: {count}.",
+            "Move the ruler from the slanted edge of the gable, without turning it, to the {low_look} corner of the "
+            "top of {other}. Go up over the {high_look} corner, lightly, until you meet it. From there draw "
+            "{high_way}, lightly, until you are over the next corner: {lines}.",
+            "From the {low_look} corner of the top of {other} parallel to the gable's edge, up to the [upright] over "
+            "the {high_look} corner; from there {high_way}, over the next corner: {lines}, lightly.",
+        ),
+        "Slopes that are equally steep are parallel where they are parallel to the paper.",
+        "Letting the ruler turn while it slides.",
+        "see-through ruler, pencil light",
+    ),
     "lean.edges_with_roof": StepPhrases(
         "{lines} of the roof",
-        (
-            "Draw the high wall up to this line, {high_words}, the edge on its top, and the two slanted lines down to "
-            "the other corners, as far as they are seen. Count: {count}.",
-            "Draw the high wall up to there, {high_words}, the edge on its top, and from its ends the slopes down to "
-            "the other corners of {other}, as far as they are seen: {lines}.",
-            "The high wall, {high_words}, its top, and both slopes down to the other corners of the top: {lines}.",
-        ),
+        _EDGES_WITH_ROOF,
         "One slope rises from one edge of the top, to an edge that lies over the opposite one.",
         "Sending the second slope to another point than the first.",
+        "ruler and set square",
+    ),
+    "lean.edges_true_roof": StepPhrases(
+        "{lines} of the roof",
+        _EDGES_WITH_ROOF,
+        "One slope rises from one edge of the top, to an edge that lies over the opposite one.",
+        "Slanting the second slope otherwise than the first.",
         "ruler and set square",
     ),
     "lean.edges": StepPhrases(

@@ -1,21 +1,23 @@
 """A lean-to roof: one slope, from one edge of the top up to the edge of the lid that lies over the opposite one.
 
 Its high wall and its two triangles stand in the walls of the house. One that runs with a gable roof is as steep as
-that: the hand finds its high edge by the slope point of the other roof, and measures nothing.
+that: the hand finds its high edge by the slope point of the other roof, or parallel to a gable that is drawn true, and
+measures nothing.
 """
 
 from collections.abc import Iterator, Mapping
+from dataclasses import dataclass
 
 import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.meeting import meeting
-from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run
+from orthopsis.core.construct.moves import Act, Move, Rule, RuleToPoint, Run, Side, Slide
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point, distance
+from orthopsis.core.plane.homogeneous import Point, distance, join, meet
 from orthopsis.core.things.answers import WHOLE, Clause, Handle, Spans, Spoken
 from orthopsis.core.things.corner_look import corner_look
-from orthopsis.core.things.gable.shape import GableShape
+from orthopsis.core.things.gable.shape import SLOPES, GableShape
 from orthopsis.core.things.hip.at_edge import CornerHigh, FrontHigh, HighAtEdge, corner_name, lid_name
 from orthopsis.core.things.hip.recipe import corner_acts, lid_moves
 from orthopsis.core.things.seamed import Seam
@@ -31,6 +33,22 @@ _SAYS_PITCH = (
 )
 SAME_WAY = 1e-9
 """Two slopes run the same way whose level directions differ by less, as 1 less the cosine between them."""
+
+
+@dataclass(frozen=True, slots=True)
+class Pitched:
+    """How steep a slope of a gable roof is, and by what a hand knows it.
+
+    Attributes:
+        steep: how much it rises for each millimetre that it runs.
+        point: the point to which it runs; empty where it is drawn true.
+        like: full names of the ends of its edge; ``ends``: where those are on the page.
+    """
+
+    steep: float
+    point: str
+    like: tuple[str, str]
+    ends: tuple[Point, Point]
 
 
 class LeanTo(HighAtEdge):
@@ -57,25 +75,27 @@ class LeanTo(HighAtEdge):
         return np.asarray(self._flat[self.at] - self._flat[self.at - 1])
 
     @cached_property
-    def _steepness(self) -> tuple[float, str]:
-        """How much it rises for each millimetre that it runs, as a gable roof does, and the point of that slope.
+    def _pitched(self) -> Pitched:
+        """The slope of a gable roof with which it runs.
 
         Raises:
-            GeometryError: no slope of a gable roof whose point is marked runs that way.
+            GeometryError: none runs that way that is drawn true, or whose point is marked.
         """
         up, run = np.array(self.panel.outward), self._run
         for roof in (cast for cast in self.setting.casts if isinstance(cast, GableShape)):
-            for slope, aim in roof.aim_of.items():
+            for slope in SLOPES if roof.panel.is_true else roof.marked:
                 way = roof.way_up(slope)
                 rise = float(way @ up)
                 level = way - rise * up
                 long = float(np.linalg.norm(level))
                 if level @ run > (1 - SAME_WAY) * long * np.linalg.norm(run):
-                    return rise / long, aim.name
+                    point = "" if roof.panel.is_true else roof.aim_of[slope].name
+                    names = roof.values.full(f"front.{slope}"), roof.values.full("front.peak")
+                    return Pitched(rise / long, point, names, (roof.eave(slope)[0], roof.peak))
         raise GeometryError(
             "no_roof_to_run_with",
             f"“{self.values.name}” finds no gable roof with which it could run: none has a slope that rises the same "
-            "way, with its slope point marked.",
+            "way, drawn true or with its slope point marked.",
             "Measure its height, let it be highest elsewhere, or let the far end of the gable roof be found by its "
             "slope point.",
             about="pitch",
@@ -86,11 +106,11 @@ class LeanTo(HighAtEdge):
         """Return the way up to its high edge in the world.
 
         Raises:
-            GeometryError: as ``_steepness``; or it would reach the third point.
+            GeometryError: as ``_pitched``; or it would reach the third point.
         """
         if not self.goes_on:
             return super().raised_by(low)
-        raised = np.array(self.panel.outward) * float(np.linalg.norm(self._run)) * self._steepness[0]
+        raised = np.array(self.panel.outward) * float(np.linalg.norm(self._run)) * self._pitched.steep
         is_behind = bool(np.any((self._flat + raised)[:, 2] <= 0))
         if is_behind or distance(*self._seen(np.array([low, low + raised]))) > self.upward.longest_mm:
             raise GeometryError(
@@ -151,7 +171,7 @@ class LeanTo(HighAtEdge):
     def seams(self) -> Mapping[str, Seam]:
         """Its edges, by name."""
         k, up = self.at, self.panel.out.family
-        level, runs = self._level.family, self._steepness[1] if self.goes_on else "free"
+        level, runs = self._level.family, (self.goes_on and self._pitched.point) or "free"
         return {
             "upright.0": Seam(corner_name(k), lid_name(k), up, ("wall", "before")),
             "upright.1": Seam(corner_name(k + 1), lid_name(k + 1), up, ("wall", "after")),
@@ -174,20 +194,42 @@ class LeanTo(HighAtEdge):
             edges = [self.values.move("front", "lean.edges", act) for act in self.drawn_acts()]
             return (*lid_moves(self), *edges)
         told = [("", act) for act in corner_acts(self)]
-        told += [("lean.with_roof", act) for act in self._with_roof()]
+        told += list(self._with_roof())
         found = [self.values.move("divide", breath, act) for breath, act in told]
-        return (*found, *(self.values.move("front", "lean.edges_with_roof", act) for act in self.drawn_acts()))
+        edges = "lean.edges_with_roof" if self._pitched.point else "lean.edges_true_roof"
+        return (*found, *(self.values.move("front", edges, act) for act in self.drawn_acts()))
 
-    def _with_roof(self) -> Iterator[Act]:
-        """Yield the acts that find its high edge: the ruler lies on the slope point and on a low corner."""
-        n, k, out, slope = self.values.full, self.at, self.panel.out, self.values.full("construction.slope")
-        yield RuleToPoint(slope, n(corner_name(k - 1)), self._steepness[1], "unseen")
-        yield Run(n("construction.upright"), n(lid_name(k)), n(corner_name(k)), out.family, slope, "construction")
+    def _with_roof(self) -> Iterator[tuple[str, Act]]:
+        """Yield the acts that find its high edge by the slope of the other roof, each with its breath."""
+        n, k, out = self.values.full, self.at, self.panel.out
+        breath = "lean.with_roof" if self._pitched.point else "lean.with_true_roof"
+        for act in self._to_point() if self._pitched.point else self._parallel():
+            yield breath, act
         aside = self.page[lid_name(k + 1)].x - self.page[lid_name(k)].x
-        yield from meeting(
+        for act in meeting(
             (n(corner_name(k + 1)), out, n("construction.over")), (n(lid_name(k)), self._level, n("construction.high")),
             n(lid_name(k + 1)), aside, "construction", n("construction.laid"),
-        )  # fmt: skip
+        ):  # fmt: skip
+            yield breath, act
+
+    def _to_point(self) -> Iterator[Act]:
+        """Yield the acts that find a high corner: the ruler lies on the slope point and on a low corner."""
+        n, k, slope = self.values.full, self.at, self.values.full("construction.slope")
+        yield RuleToPoint(slope, n(corner_name(k - 1)), self._pitched.point, "unseen")
+        yield Run(
+            n("construction.upright"), n(lid_name(k)), n(corner_name(k)), self.panel.out.family, slope, "construction"
+        )
+
+    def _parallel(self) -> Iterator[Act]:
+        """Yield the acts that find it where a line from a low corner, parallel to the gable's edge, is over it."""
+        n, k, upright = self.values.full, self.at, self.values.full("construction.upright")
+        low, high = self.panel.page[k - 1], self.panel.page[k]
+        parallel = join(low, join(*self._pitched.ends).direction)
+        tall = meet(parallel, join(high, self.panel.out.goal)).y - high.y
+        laid = n("construction.laid.upright")
+        yield Side(laid, n("measure.high"), n(corner_name(k)), "upright", tall, "unseen")
+        yield Slide(n("construction.slope"), n(lid_name(k)), n(corner_name(k - 1)), self._pitched.like, laid, "unseen")
+        yield Rule(upright, n(corner_name(k)), n(lid_name(k)), self.panel.out.family, "construction")
 
 
 class FrontLeanTo(FrontHigh, LeanTo):
