@@ -196,8 +196,8 @@ class LeanTo(HighAtEdge):
         told = [("", act) for act in corner_acts(self)]
         told += list(self._with_roof())
         found = [self.values.move("divide", breath, act) for breath, act in told]
-        edges = "lean.edges_with_roof" if self._pitched.point else "lean.edges_true_roof"
-        return (*found, *(self.values.move("front", edges, act) for act in self.drawn_acts()))
+        told_so = "lean.edges_with_roof" if self._pitched.point else "lean.edges_true_roof"
+        return (*found, *(self.values.move("front", told_so, act) for act in self.drawn_acts()))
 
     def _with_roof(self) -> Iterator[tuple[str, Act]]:
         """Yield the acts that find its high edge by the slope of the other roof, each with its breath."""
