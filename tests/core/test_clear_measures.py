@@ -44,14 +44,14 @@ def test_no_measure_stands_on_another(number: int) -> None:
 
 @pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
 def test_hardly_a_measure_stands_over_a_line(number: int) -> None:
-    """Two in an exercise at most, where lines are too close all about: one in a hundred of all of them does."""
+    """One in an exercise at most, where lines are too close all about."""
     drawing, over = draw(DRAWN[number]), list[str]()
     lines = {line.id: shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines}
     for count, step, size in measured(drawing):
         stage = stage_after(drawing.steps, count)
         there = [lines[i] for i in stage.light | stage.dark if i in lines]
         over += [f"{step.title}: {one.text}" for one in step.dimensions if any_over(text_box(one, size), there)]
-    assert len(over) <= 2, over
+    assert len(over) <= 1, over
 
 
 def any_over(box: shapely.Polygon, lines: list[shapely.LineString]) -> bool:

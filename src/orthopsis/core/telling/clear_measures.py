@@ -19,9 +19,13 @@ ROWS = 34
 """A text is about so many times as tall as its picture is wide: four pictures on a page, or a picture on a wall."""
 ALONG = (0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9)
 """Beside which shares of its length a measure may stand, the best one first."""
-OUT, BEYOND = 4, 3
+FINE = tuple(0.5 + side * step / 20 for step in range(10) for side in ((1, -1) if step else (1,)))
+"""... where none of these is clear, in any row."""
+OUT, FAR_OUT, BEYOND = 4, 8, 3
 """At how many rows further out, and places beyond an end, a measure may stand."""
-OVER_LINE, OVER_MEASURE, OVER_FRAME, PAST_END, FURTHER = 5, 250, 1000, 2, 1
+STAGES = ((range(1), ALONG), (range(1, OUT + 1), ALONG), (range(FAR_OUT + 1), FINE))
+"""In which rows, and beside which shares of its length, places are tried, until one is clear."""
+OVER_LINE, OVER_MEASURE, OVER_FRAME, PAST_END, FURTHER = 20, 1000, 4000, 6, 1
 """How bad it is to stand over a line, another measure and the frame, beyond the length, where it may be taken for that
 of another one, and a row further out (no source)."""
 RIM = 0.12
@@ -132,16 +136,16 @@ class _Measure:
 
     def __init__(self, given: Dimension, segments: _Segments, part: Box) -> None:
         self.given, self._segments, self._part = given, segments, part
-        self._sides = [*_sides(given, (part[2] - part[0]) / ROWS)]
         self._tried = list[_Rows]()
         self.at: tuple[_Rows, int] | None = None
 
     def choose(self, others: Sequence["_Measure"]) -> None:
         """Take the best place beside other measures that have one; rows further out only if none is clear beside it."""
         taken, least = [other.at for other in others if other.at], math.inf
-        for i, rows in enumerate((range(1), range(1, OUT + 1))):
+        for i, (rows, along) in enumerate(STAGES):
             if i == len(self._tried):
-                self._tried.append(_Rows(self._sides, rows, self.given.text, self._segments, self._part))
+                sides = [*_sides(self.given, (self._part[2] - self._part[0]) / ROWS, along)]
+                self._tried.append(_Rows(sides, rows, self.given.text, self._segments, self._part))
             tried = self._tried[i]
             for place in tried.best_first:
                 if tried.alone[place] >= least:
@@ -149,7 +153,7 @@ class _Measure:
                 worse = tried.alone[place] + sum(_bad_beside((tried, place), other) for other in taken)
                 if worse < least:
                     least, self.at = worse, (tried, place)
-            if least <= FURTHER:
+            if least < FURTHER * rows.stop:
                 return
 
     @property
@@ -189,7 +193,7 @@ def _overlaps(one: Box, other: Box) -> bool:
     return one[0] < other[2] and other[0] < one[2] and one[1] < other[3] and other[1] < one[3]
 
 
-def _sides(given: Dimension, size: float) -> Iterator[_Side]:
+def _sides(given: Dimension, size: float, along: Sequence[float]) -> Iterator[_Side]:
     """Yield both sides of each length beside which a measure may stand, that to which it points first.
 
     Beyond an end it may stand only where its length is too short for it.
@@ -200,4 +204,4 @@ def _sides(given: Dimension, size: float) -> Iterator[_Side]:
         past = [(needed / 2 + least + i * needed) / max(long, least) for i in range(BEYOND)]
         beyond = [at for each in past for at in (1 + each, -each)] if long < needed else []
         for out in ((x, y), (-x, -y)):
-            yield _Side(start, end, out, (*ALONG, *beyond))
+            yield _Side(start, end, out, (*along, *beyond))

@@ -63,7 +63,7 @@ ALPHABET: dict[str, Glyph] = {
     "7": Glyph("c1 d1 f5 f6 a6 a5 e5"),
     "8": Glyph(
         "a1 f1 f3 hm f4 f6 a6 a4 gm a3 / b2 b3 e3 e2 / b4 b5 e5 e4",
-        "a1o f1o f3o h3 h4 f4o f6o a6o a4o g4 g3 a3o / b2o b3o e3o e2o / b4o b5o e5o e4o",
+        "a1l f1l fw h3 h4 fs f6l a6l as g4 g3 aw / b2o b3o e3o e2o / b4o b5o e5o e4o",
     ),
     "9": Glyph("a1 f1 f6 a6 a3 e3 e2 a2 / b4 b5 e5 e4", "a1 f1r f6r a6o a3o e3 e2o a2 / b4o b5o e5o e4o"),
     "&": Glyph("a1 f1 f2 e2 e3 f3 f4 d4 d6 a6 / b2 b3 d3 d2 / b4 b5 c5 c4", strokes=5),

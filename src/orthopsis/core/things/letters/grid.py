@@ -7,7 +7,8 @@ anticlockwise, holes clockwise and after a slash.
 - ``b3`` is where column b and row 3 cross;
 - ``a6e1@b`` is where the line through a6 and e1 meets column b (or a row);
 - ``b6d1*e6c1`` is where the line through b6 and d1 meets the one through e6 and c1;
-- ``f1o`` is rounded in the round form of the letter; ``a1r`` too, upright as far as its middle bar.
+- ``f1o`` is rounded in the round form of the letter; ``a1r`` too, upright as far as its middle bar, ``f1l`` as far as
+  its lower or its upper one.
 """
 
 import math
@@ -17,8 +18,8 @@ from dataclasses import dataclass
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.things.outline import Corner, Loop, Outline, signed_area
 
-_NODE = r"([a-k])([\dkmnuxyzvtpq])"
-_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dkmnuxyzvtpq])|\*{_NODE}{_NODE}))?([or]?)$")
+_NODE = r"([a-k])([\dkmnuxyzvtpqws])"
+_TOKEN = re.compile(rf"^{_NODE}(?:{_NODE}(?:@([a-j\dkmnuxyzvtpqws])|\*{_NODE}{_NODE}))?([orl]?)$")
 
 STRAIGHT_END = 0.9
 """Share of a level edge that a curve takes at most where the edge ends in a corner that stays."""
@@ -60,7 +61,7 @@ class LetterGrid:
         self.rows = {
             "1": 0.0, "2": b, "3": low, "4": high, "5": h - b, "6": h,
             "z": 1.5 * b, "7": 2 * b, "k": 3 * b, "8": h - 2 * b, "9": 0.55 * h, "0": 0.45 * h,
-            "m": (low + high) / 2, "n": b / 2, "u": h - b / 2,
+            "w": (b + low) / 2, "s": (high + h - b) / 2, "m": (low + high) / 2, "n": b / 2, "u": h - b / 2,
             "x": over, "y": above, "v": over + (above - over) / 3, "t": above - (above - over) / 3,
             "p": -b / 2, "q": -1.5 * b,
         }  # fmt: skip
@@ -101,8 +102,9 @@ class LetterGrid:
         room = math.dist(here, there)
         if is_level:
             return min(most, room if _is_rounded(other) else STRAIGHT_END * room)
-        if token.endswith("r"):
-            return abs(here[1] - self.rows["3" if here[1] < m.height / 2 else "4"])
+        if token.endswith(("r", "l")):
+            low, high = ("3", "4") if token.endswith("r") else ("2", "5")
+            return abs(here[1] - self.rows[low if here[1] < m.height / 2 else high])
         is_lobe = _is_rounded(other) and room + (2 * m.bar if is_inner else 0) < LOBE * m.height
         return room / 2 if is_lobe else min(most, room / 2)
 
@@ -130,7 +132,7 @@ class LetterGrid:
 
 
 def _is_rounded(token: str) -> bool:
-    return token.endswith(("o", "r"))
+    return token.endswith(("o", "r", "l"))
 
 
 def _turns_right(a: FacePlace, b: FacePlace, c: FacePlace) -> bool:

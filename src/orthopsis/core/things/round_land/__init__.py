@@ -17,5 +17,5 @@ ROUND_LAND = ThingKind(
     ),
     in_view={"one_point": RoundLand},
     is_late=True,
-    adding="the round land of a small world",
+    adding="round land",
 )
