@@ -9,7 +9,7 @@ MATERIALS: dict[str, tuple[str, str]] = {
     "see_through": ("{count} see-through rulers", "for lines that run like another one"),
     "compasses": ("{count} compasses", "for circles about a point"),
     "hard_pencils": ("{count} hard pencils, sharp", "for light lines"),
-    "soft_pencils": ("{count} soft pencils", "for what is darkened and toned"),
+    "soft_pencils": ("{count} soft pencils or liners", "for what is darkened and toned"),
     "erasers": ("{count} erasers", "and a slip of paper each, to cover what stays"),
 }
 """What is laid out, and why, by its key."""
