@@ -49,19 +49,21 @@ def test_it_is_a_circle_about_the_point() -> None:
     assert (*model.center, model.radius) == pytest.approx((210.0, 148.0, 80.0), abs=0.001)
 
 
-def test_what_stands_there_hides_it_wherever_it_stands_in_the_list() -> None:
+@pytest.mark.parametrize("is_first", [True, False])
+def test_what_stands_there_hides_it_wherever_it_stands_in_the_list(is_first: bool) -> None:
     tower = box("Tower", 250.0, 60.0, 60.0, 40.0, depth_by="measured", depth=60.0)
-    drawing = draw(world(tower))
+    land = {"kind": "round_land", "name": "Land", "radius": 80.0}
+    things = [land, tower] if is_first else [tower, land]
+    drawing = draw(exercise_of(*things, views=[POINT], eye_level=LEVEL))
     kept = {number for step in drawing.steps for number in step.draws} - {
         number for step in drawing.steps for number in step.takes_away
     }
-    for line in drawing.lines:
-        if line.thing == "Land" and line.id in kept:
-            for x, y in (line.start, *line.bend, line.end):
-                assert math.hypot(x - 210, y - 148) == pytest.approx(80, abs=0.001)
-                assert not (250.1 < x < 309.9 and 60.1 < y < 99.9), "the front of the tower stands before it"
-    seen = sum(len(line.bend) for line in drawing.lines if line.thing == "Land")
-    assert seen, "between the towers it is seen"
+    shown = [line for line in drawing.lines if line.thing == "Land" and line.id in kept]
+    places = [place for line in shown for place in (line.start, *line.bend, line.end)]
+    assert len(places) > 50, "beside the tower it is seen"
+    for x, y in places:
+        assert math.hypot(x - 210, y - 148) == pytest.approx(80, abs=0.001)
+        assert not (250.1 < x < 309.9 and 60.1 < y < 99.9), "the front of the tower stands before it"
 
 
 def test_waves_stay_near_the_circle_and_close() -> None:
@@ -97,9 +99,11 @@ def test_it_lies_on_the_sheet(rim: str, most: str) -> None:
 
 
 def test_a_point_at_the_edge_of_the_sheet_has_no_land_about_it() -> None:
-    with pytest.raises(GeometryError) as caught:
-        draw(world(x=0.5))
-    assert caught.value.code == "point_at_edge"
+    for x in (0.5, 1.5):
+        with pytest.raises(GeometryError) as caught:
+            draw(world(x=x))
+        assert caught.value.code == "point_at_edge"
+    assert draw(world(x=2.5, radius=2.0)).lines
 
 
 def test_the_handle_says_how_far_it_reaches_and_stops_at_the_edge() -> None:

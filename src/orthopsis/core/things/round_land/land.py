@@ -23,6 +23,8 @@ from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.wording.names import Feature
 
+LEAST_MM = 2.0
+"""The smallest radius that can be drawn (no source)."""
 QUARTERS = 4
 FACETS = 8
 """Straight pieces to which sight cuts a quarter of the circle."""
@@ -61,7 +63,7 @@ class RoundLand(Standing):
         """
         radius, sheet = self.values.mm("radius"), self.setting.sheet
         room = self.room_mm
-        if room < sheet.division_mm:
+        if room < LEAST_MM:
             raise GeometryError(
                 "point_at_edge",
                 f"“{self.values.name}” goes round the vanishing point, which lies at the edge of the sheet.",
@@ -161,7 +163,7 @@ class RoundLand(Standing):
     def _drag(self, at: Point) -> Mapping[str, Value]:
         division = self.setting.sheet.division_mm
         most = self.room_mm // division * division
-        return {"radius": min(max(distance(self.middle, at), division), max(most, division))}
+        return {"radius": max(min(distance(self.middle, at), most), LEAST_MM)}
 
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
