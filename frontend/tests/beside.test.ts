@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 
 import type { Beyond, Dimension } from '@/api/types'
-import { placedBeyond, placedDimension } from '@/sheet/beside'
+import { measurePx, placedBeyond, placedDimension } from '@/sheet/beside'
 import { partBox, toDrawing, type ViewBox } from '@/sheet/transform'
 
 const HEIGHT = 300
@@ -9,8 +9,8 @@ const at = (place: [number, number]) => toDrawing(place, HEIGHT)
 const box: ViewBox = { x: 0, y: 0, width: 400, height: 300 }
 
 describe('a measure beside what it measures', () => {
-  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], at: 0.5, row: 0, text: '100 mm' }
-  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], at: 0.5, row: 0, text: '40 mm' }
+  const level: Dimension = { from: [20, 50], to: [120, 50], out: [0, 1], at: 0.5, row: 0, away: null, text: '100 mm' }
+  const upright: Dimension = { from: [80, 50], to: [80, 90], out: [-1, 0], at: 0.5, row: 0, away: null, text: '40 mm' }
 
   it('stands over a level length, in its middle, on the outer side', () => {
     const text = placedDimension(level, at, box, 0.5, 16)
@@ -44,10 +44,28 @@ describe('a measure beside what it measures', () => {
     expect(Number(from)).toBeCloseTo(20 - 40 - wide / 2)
   })
 
+  it('has a line that leads to it from the middle of its length where it stands away from that', () => {
+    const text = placedDimension({ ...level, away: [5, 3] }, at, box, 0.5, 16)
+    const middle = [70, at([0, 50])[1] - 0.64 * 8]
+    expect([text.anchor, text.x]).toEqual(['middle', 70 + 5 * 8])
+    expect(text.y - 0.375 * 8).toBeCloseTo(middle[1]! - 3 * 8)
+    const [, from, x, y] = text.d.match(/M([\d.]+ [\d.]+)L([\d.]+) ([\d.]+)$/)!
+    expect(from).toBe(middle.join(' '))
+    // It ends a little outside the corner of the text that is nearest.
+    expect(Number(x)).toBeCloseTo(text.x - ('100 mm'.length * 0.6 * 8) / 2 - 0.12 * 8)
+    expect(Number(y)).toBeCloseTo(text.y + 0.12 * 8)
+  })
+
   it('ends at the left of an upright one', () => {
     const text = placedDimension(upright, at, box, 0.5, 16)
     expect(text.anchor).toBe('end')
     expect(text.x).toBeLessThan(80)
+  })
+
+  it('is a fiftieth of the picture wide, but on a small screen it can be read', () => {
+    expect(measurePx(400, 0.4)).toBeCloseTo(20)
+    expect(measurePx(100, 0.1)).toBeCloseTo(20)
+    expect(measurePx(400, 1)).toBe(13)
   })
 
   it('keeps its size on the screen however much is enlarged', () => {
@@ -57,9 +75,17 @@ describe('a measure beside what it measures', () => {
   })
 
   it('changes sides where it would stand over the rim of the picture', () => {
-    const high: Dimension = { from: [20, 296], to: [120, 296], out: [0, 1], at: 0.5, row: 0, text: '100 mm' }
+    const high: Dimension = {
+      from: [20, 296],
+      to: [120, 296],
+      out: [0, 1],
+      at: 0.5,
+      row: 0,
+      away: null,
+      text: '100 mm',
+    }
     expect(placedDimension(high, at, box, 0.5, 16).y).toBeGreaterThan(at([0, 296])[1])
-    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], at: 0.5, row: 0, text: '40 mm' }
+    const aside: Dimension = { from: [4, 50], to: [4, 90], out: [-1, 0], at: 0.5, row: 0, away: null, text: '40 mm' }
     expect(placedDimension(aside, at, box, 0.5, 16).anchor).toBe('start')
   })
 

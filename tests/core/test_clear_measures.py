@@ -11,67 +11,112 @@ from hypothesis import strategies as st
 
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.drawing.answer import Dimension, Drawing, Step
-from orthopsis.core.drawing.beside import ROW, TALL, beside, text_wide
+from orthopsis.core.drawing.answer import Box, Dimension, Drawing, Step
+from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.telling.clear_measures import ROWS
+from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
 
 DRAWN = [read_exercise(ready) for ready in READY]
+TIMES = [25, 34, 66]
+"""So many times as wide as its texts are tall is a picture of eight on a page, of four, of one."""
 
 
 def text_box(length: Dimension, size: float, **other: Any) -> shapely.Polygon:
-    place = {"out": length.out, "at": length.at, "row": length.row, **other}
-    found = beside(length.start, length.end, place["out"], place["at"], length.text, size, place["row"])
+    where = {"out": length.out, "at": length.at, "row": length.row, "away": length.away, **other}
+    found = beside(length.start, length.end, text=length.text, size=size, **where)
     return shapely.box(found.left, found.low, found.left + text_wide(length.text, size), found.low + TALL * size)
 
 
-def measured(drawing: Drawing) -> Iterator[tuple[int, Step, float]]:
+def whole(drawing: Drawing) -> Box:
+    return 0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm
+
+
+def of_four(drawing: Drawing) -> list[Step]:
+    """The steps as they are printed four on a page."""
+    return with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: 34)
+
+
+def measured(drawing: Drawing, times: float = SHOWN) -> Iterator[tuple[int, Step, float]]:
     """The steps with measures, and how tall those are in the picture."""
     for count, step in enumerate(drawing.steps, start=1):
-        left, _, right, _ = step.close_up or (0.0, 0.0, drawing.sheet.width_mm, 0.0)
+        left, _, right, _ = step.close_up or whole(drawing)
         if step.dimensions:
-            yield count, step, (right - left) / ROWS
+            yield count, step, (right - left) / times
 
 
-@pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
-def test_no_measure_stands_on_another(number: int) -> None:
-    for _, step, size in measured(draw(DRAWN[number])):
-        boxes = [text_box(one, size) for one in step.dimensions]
-        for i, box in enumerate(boxes):
-            assert all(box.intersection(other).area == 0 for other in boxes[:i]), step.title
-
-
-@pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
-def test_hardly_a_measure_stands_over_a_line(number: int) -> None:
-    """One in an exercise at most, where lines are too close all about."""
-    drawing, over = draw(DRAWN[number]), list[str]()
-    lines = {line.id: shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines}
-    for count, step, size in measured(drawing):
-        stage = stage_after(drawing.steps, count)
-        there = [lines[i] for i in stage.light | stage.dark if i in lines]
-        over += [f"{step.title}: {one.text}" for one in step.dimensions if any_over(text_box(one, size), there)]
-    assert len(over) <= 1, over
+def lines_there(drawing: Drawing, count: int) -> list[shapely.LineString]:
+    """What is on the paper after some steps."""
+    stage = stage_after(drawing.steps, count)
+    there = stage.light | stage.dark
+    return [shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines if line.id in there]
 
 
 def any_over(box: shapely.Polygon, lines: list[shapely.LineString]) -> bool:
     return bool(shapely.crosses(lines, box).any())
 
 
+def check_clear(drawing: Drawing, times: float) -> list[str]:
+    """The measures that stand over a line; none stands on another or over the frame."""
+    over = list[str]()
+    for count, step, size in measured(drawing, times):
+        boxes = [text_box(one, size) for one in step.dimensions]
+        picture = shapely.box(*(step.close_up or whole(drawing)))
+        for i, box in enumerate(boxes):
+            assert all(box.intersection(other).area == 0 for other in boxes[:i]), step.title
+            assert picture.covers(box), step.title
+        there = lines_there(drawing, count)
+        over += [
+            f"{step.title}: {one.text}" for one, box in zip(step.dimensions, boxes, strict=True) if any_over(box, there)
+        ]
+    return over
+
+
+@pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
+def test_no_measure_stands_over_a_line_another_or_the_frame(number: int) -> None:
+    assert check_clear(draw(DRAWN[number]), SHOWN) == []
+
+
+@pytest.mark.parametrize("times", TIMES)
+@pytest.mark.parametrize("number", range(0, len(READY), 2), ids=[ready["title"] for ready in READY[::2]])
+def test_measures_are_clear_in_pictures_of_other_sizes(number: int, times: int) -> None:
+    """Of eight on a page each is only 25 texts wide: then one measure of an exercise may find no place."""
+    drawing = draw(DRAWN[number])
+    steps = with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: times)
+    placed = drawing.model_copy(update={"steps": steps})
+    assert len(check_clear(placed, times)) <= (times < 30)
+
+
+@pytest.mark.parametrize("number", range(0, len(READY), 7), ids=[ready["title"] for ready in READY[::7]])
+def test_where_a_measure_was_does_not_matter(number: int) -> None:
+    """What was placed for one picture is placed for another as if for the first time."""
+    drawing = draw(DRAWN[number])
+    small, twice = [
+        with_clear_measures(steps, drawing.lines, whole(drawing), lambda _: 34)
+        for steps in (
+            drawing.steps,
+            with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: 25),
+        )
+    ]
+    for one, other in zip(small, twice, strict=True):
+        for a, b in zip(one.dimensions, other.dimensions, strict=True):
+            assert {(a.start, a.end), *(e[:2] for e in a.equal)} == {(b.start, b.end), *(e[:2] for e in b.equal)}
+
+
 @pytest.mark.parametrize("number", range(0, len(READY), 3), ids=[ready["title"] for ready in READY[::3]])
 def test_a_lone_measure_crosses_no_more_lines_than_in_the_middle_of_its_length(number: int) -> None:
     """Lines that run over a text are counted with shapely."""
     drawing = draw(DRAWN[number])
-    lines = {line.id: shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines}
     for count, step, size in measured(drawing):
-        stage = stage_after(drawing.steps, count)
-        there = [lines[i] for i in stage.light | stage.dark if i in lines]
+        there = lines_there(drawing, count)
         if len(step.dimensions) > 1:
             continue
         (one,) = step.dimensions
         chosen = sum(line.crosses(text_box(one, size)) for line in there)
-        middles = [text_box(one, size, at=0.5, row=0, out=out) for out in (one.out, (-one.out[0], -one.out[1]))]
-        picture = shapely.box(*(step.close_up or (0, 0, drawing.sheet.width_mm, drawing.sheet.height_mm)))
+        middles = [
+            text_box(one, size, at=0.5, row=0, away=None, out=out) for out in (one.out, (-one.out[0], -one.out[1]))
+        ]
+        picture = shapely.box(*(step.close_up or whole(drawing)))
         for middle in middles:
             if picture.covers(middle):
                 assert chosen <= sum(line.crosses(middle) for line in there), f"{step.title}: {one.text}"
@@ -89,7 +134,7 @@ def test_only_a_length_that_is_too_short_has_its_measure_beyond_an_end(number: i
 def test_a_measure_goes_to_the_equal_side_that_has_room() -> None:
     """The left side of a small block near the edge of the sheet has none; its right side has."""
     ready = next(one for one in READY if one["title"].startswith("A small world"))
-    step = next(s for s in draw(read_exercise(ready)).steps if s.title.startswith("Net tower: the block"))
+    step = next(s for s in of_four(draw(read_exercise(ready))) if s.title.startswith("Net tower: the block"))
     tall = next(one for one in step.dimensions if one.text == "44 mm")
     assert tall.start[0] == tall.end[0] == 24 + 46
     assert tall.out == (1.0, 0.0)
@@ -131,3 +176,33 @@ def test_the_line_goes_on_under_a_text_beyond_its_end(long: float, past: float, 
     left = beside((0.0, 0.0), (long, 0.0), out, -past, "8 mm", 4.0)
     assert (left.start[0], left.end[0]) == pytest.approx((min(0.0, left.left), max(long, left.left + wide)))
     assert [tick[0][0] for tick in left.ticks] == pytest.approx([0.0, long])
+
+
+@given(
+    st.floats(0, 2 * math.pi), st.floats(2.0, 12.0), st.floats(0, 2 * math.pi), st.floats(1, 20),
+    st.sampled_from(["4 mm", "126 mm", "12 7/8 in"]),
+)  # fmt: skip
+def test_a_line_leads_to_a_text_that_stands_away(turn: float, far: float, way: float, size: float, text: str) -> None:
+    """From the middle of the length's line to the nearest place of the text with its rim, as shapely finds it."""
+    end, out = (40 * math.cos(turn), 40 * math.sin(turn)), (-math.sin(turn), math.cos(turn))
+    away = (far * math.cos(way), far * math.sin(way))
+    found = beside((0.0, 0.0), end, out, 0.5, text, size, away=away)
+    middle = ((found.start[0] + found.end[0]) / 2, (found.start[1] + found.end[1]) / 2)
+    assert found.leader is not None
+    assert found.leader[0] == middle
+    wide, rim = text_wide(text, size), GAP * size
+    box = shapely.box(found.left - rim, found.low - rim, found.left + wide + rim, found.low + TALL * size + rim)
+    assert (box.centroid.x - middle[0], box.centroid.y - middle[1]) == pytest.approx([size * x for x in away])
+    assert shapely.distance(box, shapely.Point(found.leader[1])) == pytest.approx(0, abs=1e-9)
+    assert math.dist(*found.leader) == pytest.approx(shapely.distance(box, shapely.Point(middle)), abs=1e-9)
+    assert found.lines == [(found.start, found.end), *found.ticks, found.leader]
+
+
+def test_a_measure_with_lines_all_about_it_stands_away() -> None:
+    """The top of a table is 5 mm thick, between the corner's uprights; its line leads out to where there is room."""
+    ready = next(one for one in READY if one["title"].startswith("The sail loft with its ceiling"))
+    step = next(s for s in of_four(draw(read_exercise(ready))) if s.title.startswith("Table: how thick its top is"))
+    (one,) = step.dimensions
+    assert one.away is not None
+    assert 2.5 <= math.hypot(*one.away) <= 5
+    assert (one.at, one.row) == (0.5, 0)

@@ -1556,7 +1556,8 @@ export interface components {
          * @description A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
          *
          *     ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends;
-         *     ``row`` how many rows of texts further out than right beside it.
+         *     ``row`` how many rows of texts further out than right beside it. Where no such place is clear, the text stands
+         *     ``away`` from the middle of its line, so many times its size, y up, and a line leads to it.
          *     ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
          */
         Dimension: {
@@ -1585,6 +1586,11 @@ export interface components {
              * @default 0
              */
             row: number;
+            /** Away */
+            away: [
+                number,
+                number
+            ] | null;
             /** Text */
             text: string;
         };

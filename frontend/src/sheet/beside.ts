@@ -22,10 +22,21 @@ const TALL = 0.75
 /** How far rows of measures are apart, and how far from what is measured a line to a row further out begins. */
 const ROW = 1.3
 const CLEAR = 0.2
-const ASIDE_PX = 9
-const TICK_PX = 5
+/** How far beside a length its line is drawn, half of the ticks at its ends, and what is between a tick and the text. */
+const ASIDE = 0.64
+const TICK = 0.32
+const GAP = 0.12
 const ARROW_PX = 16
 const GAP_PX = 4
+/** A picture is so many times as wide as its texts are tall; so the core has placed them. */
+const SHOWN = 50
+/** On a phone they would be too small to be read. */
+const LEAST_PX = 13
+
+/** How tall the measures are in a picture that is so wide. */
+export function measurePx(wideMm: number, mmPerPx: number): number {
+  return Math.max(LEAST_PX, wideMm / SHOWN / mmPerPx)
+}
 
 /** A length as a line beside what is measured, with ticks at its ends and its measure at the outer side. */
 export function placedDimension(
@@ -48,15 +59,15 @@ function isWithin({ x, y, size, anchor, rows }: BesideText, box: ViewBox): boole
 }
 
 function beside(
-  { from, to, out, at: share, row, text }: Dimension,
+  { from, to, out, at: share, row, away, text }: Dimension,
   at: (place: Place) => Place,
   mmPerPx: number,
   sizePx: number,
 ): BesideText {
   const size = sizePx * mmPerPx
   const [dx, dy] = [out[0], -out[1]]
-  const aside = ASIDE_PX * mmPerPx + row * ROW * size
-  const tick = TICK_PX * mmPerPx
+  const aside = (ASIDE + row * ROW) * size
+  const tick = TICK * size
   const measured = [at(from as Place), at(to as Place)] as const
   const [a, b] = measured.map(([x, y]) => [x + aside * dx, y + aside * dy] as const) as [Place, Place]
   // A measure further out has lines that lead there from the ends of what is measured.
@@ -65,13 +76,23 @@ function beside(
   const ticks = measured
     .map(([x, y]) => `M${x + begin * dx} ${y + begin * dy}L${x + end * dx} ${y + end * dy}`)
     .join('')
-  const gap = tick + GAP_PX * mmPerPx
   const along = (t: number): Place => [a[0] + t * (b[0] - a[0]), a[1] + t * (b[1] - a[1])]
+  const wide = text.length * WIDE * size
+  if (away) {
+    // A text that stands away from it all has a line that leads to the nearest place of its rim.
+    const [mx, my] = along(0.5)
+    const [x, y] = [mx + away[0] * size, my - away[1] * size]
+    const rim = GAP * size
+    const nearest = [within(mx, x, wide / 2 + rim), within(my, y, (TALL * size) / 2 + rim)]
+    const d = `M${a.join(' ')}L${b.join(' ')}${ticks}M${mx} ${my}L${nearest.join(' ')}`
+    return { rows: [text], x, y: y + (TALL * size) / 2, size, anchor: 'middle', d }
+  }
+  const gap = tick + GAP * size
   const middle = along(share)
   const isAside = Math.abs(dx) > Math.abs(dy)
   // Under a text beyond its end the line goes on.
   const long = Math.hypot(b[0] - a[0], b[1] - a[1]) || 1
-  const reach = (isAside ? TALL : text.length * WIDE) * (size / 2 / long)
+  const reach = (isAside ? TALL * size : wide) / 2 / long
   const isBeyond = share < 0 || share > 1
   const line = isBeyond ? [along(Math.min(0, share - reach)), along(Math.max(1, share + reach))] : [a, b]
   return {
@@ -82,6 +103,10 @@ function beside(
     anchor: !isAside ? 'middle' : dx > 0 ? 'start' : 'end',
     d: `M${line.map((place) => place.join(' ')).join('L')}${ticks}`,
   }
+}
+
+function within(value: number, middle: number, reach: number): number {
+  return Math.min(Math.max(value, middle - reach), middle + reach)
 }
 
 /** An arrow head where lines leave the picture, and within it where they run to. */

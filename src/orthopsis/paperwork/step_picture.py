@@ -6,6 +6,7 @@ Measures, letters, and arrows to points that lie beyond the picture are written 
 from dataclasses import dataclass
 
 from orthopsis.core.drawing.answer import Beyond, Box, Dimension, Drawing, Place, Step
+from orthopsis.core.telling.clear_measures import with_clear_measures
 from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.pdf import BOLD, Pages
 from orthopsis.paperwork.step_scales import CLEAR, dimension_text, letter_texts, scale_texts
@@ -27,6 +28,10 @@ class Field:
     tall: float
     shown_mm: float
 
+    def whole(self, drawing: Drawing) -> Box:
+        """Return what of the sheet a picture shows that is no close-up."""
+        return 0.0, 0.0, drawing.sheet.width_mm, self.shown_mm
+
 
 @dataclass(frozen=True, slots=True)
 class _Window:
@@ -47,15 +52,23 @@ class _Window:
         """Where the lower left corner of the sheet would lie on the page."""
         return self.left - self.scale * self.box[0], self.low - self.scale * self.box[1]
 
-    def holds(self, left: float, low: float, wide: float, tall: float) -> bool:
-        """Tell whether a text of that size has room in it."""
-        across, up = left - self.left, low - self.low
-        return across >= 0 and up >= 0 and across + wide <= self.size[0] and up + tall <= self.size[1]
-
     def at(self, place: Place) -> Place:
         """Return where a place of the sheet lies on the page."""
         left, low = self.origin
         return left + self.scale * place[0], low + self.scale * place[1]
+
+
+def with_clear_texts(drawing: Drawing, field: Field, text_mm: float) -> Drawing:
+    """Return a drawing of which each step has its measures where they are clear in a picture of that size.
+
+    Args:
+        text_mm: how tall figures and letters are.
+    """
+    whole = field.whole(drawing)
+    steps = with_clear_measures(
+        drawing.steps, drawing.lines, whole, lambda part: _window(field, whole, part).size[0] / text_mm
+    )
+    return drawing.model_copy(update={"steps": steps})
 
 
 def add_picture(pages: Pages, drawing: Drawing, count: int, field: Field, text_mm: float) -> None:
@@ -65,18 +78,20 @@ def add_picture(pages: Pages, drawing: Drawing, count: int, field: Field, text_m
         count: number of the step, from 1.
         text_mm: how tall figures and letters are.
     """
-    step, width = drawing.steps[count - 1], drawing.sheet.width_mm
-    whole = (0.0, 0.0, width, field.shown_mm)
-    if step.close_up is None:
-        window = _fitted(whole, field.left, field.top, field.wide, field.tall)
-    else:
-        window = _fitted(step.close_up, field.left, field.top, _LARGE * field.wide, field.tall)
+    step, whole = drawing.steps[count - 1], field.whole(drawing)
+    window = _window(field, whole, step.close_up or whole)
+    if step.close_up is not None:
         small = _SMALL * field.wide
         beside = _fitted(whole, field.left + field.wide - small, field.top, small, field.tall)
         _show(pages, drawing, count, beside)
         _mark_part(pages, beside, step.close_up)
     _show(pages, drawing, count, window)
     _write(pages, step, window, text_mm)
+
+
+def _window(field: Field, whole: Box, part: Box) -> _Window:
+    """Return where the whole or an enlarged part of it stands in the room of a picture."""
+    return _fitted(part, field.left, field.top, field.wide * (1.0 if part == whole else _LARGE), field.tall)
 
 
 def _fitted(box: Box, left: float, top: float, wide: float, tall: float) -> _Window:
@@ -136,14 +151,10 @@ def _write(pages: Pages, step: Step, window: _Window, size: float) -> None:
 def _dimension(pages: Pages, dimension: Dimension, window: _Window, size: float) -> None:
     """Draw a length beside what is measured, with its measure."""
     canvas, (left, low) = pages.canvas, window.origin
-    text, ticks = dimension_text(dimension, left, low, window.scale, size)
-    if not window.holds(text.left, text.low, pages.width_of(text.text, size), size):
-        x, y = dimension.out
-        turned = dimension.model_copy(update={"out": (-x, -y)})
-        text, ticks = dimension_text(turned, left, low, window.scale, size)
+    text, others = dimension_text(dimension, left, low, window.scale, size)
     canvas.setStrokeGray(0.4)
     canvas.setLineWidth(0.15)
-    for start, end in ((text.start, text.end), *ticks):
+    for start, end in ((text.start, text.end), *others):
         canvas.line(*start, *end)
     most = window.left + window.size[0] - pages.width_of(text.text, size) - 0.5
     _on_paper(pages, min(max(text.left, window.left + 0.5), most), text.low, text.text, size)

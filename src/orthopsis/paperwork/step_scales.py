@@ -63,14 +63,16 @@ def scale_texts(
 def dimension_text(
     dimension: Dimension, left: float, low: float, factor: float, size: float = SIZE_MM
 ) -> tuple[ScaleText, list[tuple[Place, Place]]]:
-    """Return a length as a line beside what is measured, with its measure at the outer side, and the ticks at its ends.
+    """Return a length as a line beside what is measured, with its measure, and the other lines: ticks, one to the text.
 
     Args:
         left, low, factor, size: as ``scale_texts``.
     """
     start, end = ((left + factor * x, low + factor * y) for x, y in (dimension.start, dimension.end))
-    found = beside(start, end, dimension.out, dimension.at, dimension.text, size, dimension.row)
-    return ScaleText(dimension.text, found.start, found.end, found.left, found.low), [*found.ticks]
+    given = dimension
+    found = beside(start, end, given.out, given.at, given.text, size, given.row, given.away)
+    first, *others = found.lines
+    return ScaleText(given.text, *first, found.left, found.low), others
 
 
 def letter_texts(

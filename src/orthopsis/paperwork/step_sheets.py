@@ -13,7 +13,7 @@ from orthopsis.core.drawing.answer import Drawing, Step
 from orthopsis.paperwork.art import set_up_steps
 from orthopsis.paperwork.handout import Handout, handout_mm
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages, rows_of
-from orthopsis.paperwork.step_picture import Field, add_picture
+from orthopsis.paperwork.step_picture import Field, add_picture, with_clear_texts
 from orthopsis.paperwork.step_scales import SIZE_MM
 
 MOST_STEPS_A_PAGE = 8
@@ -157,6 +157,7 @@ def _words_mm(step: Step, size: float, wide: float) -> float:
 def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> None:
     """Add step sheets to a PDF."""
     layout = layout_of(drawing, wanted)
+    drawing = with_clear_texts(drawing, _field(drawing, layout, 0.0, 0.0), _text_mm(layout))
     numbered = wanted.numbered(drawing)
     sheets = [numbered[i : i + layout.per_page] for i in range(0, len(numbered), layout.per_page)]
     for number, chunk in enumerate(sheets, start=1):
@@ -168,11 +169,20 @@ def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> 
         pages.end()
 
 
+def _field(drawing: Drawing, layout: Layout, left: float, top: float) -> Field:
+    """Return the room of a picture at a place."""
+    return Field(left, top, layout.scale * drawing.sheet.width_mm, layout.scale * layout.shown_mm, layout.shown_mm)
+
+
+def _text_mm(layout: Layout) -> float:
+    """Return how tall figures and letters in the pictures are."""
+    return SIZE_MM * layout.type_mm / _USUAL_MM
+
+
 def _add_cells(pages: Pages, drawing: Drawing, layout: Layout, chunk: Sequence[tuple[int, Step]]) -> None:
-    wide, tall = layout.scale * drawing.sheet.width_mm, layout.scale * layout.shown_mm
     for (left, top), (count, step) in zip(layout.places, chunk, strict=False):
-        field = Field(left, top, wide, tall, layout.shown_mm)
-        add_picture(pages, drawing, count, field, SIZE_MM * layout.type_mm / _USUAL_MM)
-        y = top - tall - 0.5
+        field = _field(drawing, layout, left, top)
+        add_picture(pages, drawing, count, field, _text_mm(layout))
+        y = top - field.tall - 0.5
         for number, (text, font, size) in enumerate(_words(step, layout.type_mm)):
             y = pages.paragraph(left, y, text if number else f"{count}  {text}", size, layout.cell[0], font)

@@ -10,8 +10,9 @@ import re
 from collections.abc import Iterator
 from pathlib import Path
 
-from orthopsis.core.drawing.answer import Drawing, DrawnLine, Place, Step
+from orthopsis.core.drawing.answer import Box, Drawing, DrawnLine, Place, Step
 from orthopsis.core.drawing.stage import new_lines
+from orthopsis.core.telling.clear_measures import with_clear_measures
 from orthopsis.paperwork.art import TONE_GREY
 from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, dimension_text, letter_texts, scale_texts
 
@@ -25,6 +26,10 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
     """Return the file."""
     numbers = {line.id: number for number, line in enumerate(drawing.lines)}
     low, high = _box(drawing)
+    whole = (*low, *high)
+    steps = with_clear_measures(
+        drawing.steps, drawing.lines, whole, lambda part: _ROWS * (part[2] - part[0]) / (part[3] - part[1])
+    )
     data = {
         "size": _place((drawing.sheet.width_mm, drawing.sheet.height_mm)),
         "box": [_place(low), _place(high)],
@@ -34,7 +39,7 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
             [_grey(TONE_GREY[face.tone]), [[_place(place) for place in loop] for loop in face.loops]]
             for face in drawing.faces
         ],
-        "steps": [_step(drawing, step, numbers, high[1] - low[1]) for step in drawing.steps],
+        "steps": [_step(drawing, step, numbers, whole) for step in steps],
     }
     # A script ends where "</" stands in it, whatever the quotes: titles and names are people's own.
     written = json.dumps(data, separators=(",", ":"), ensure_ascii=False).replace("<", "\\u003c")
@@ -55,15 +60,11 @@ def _box(drawing: Drawing) -> tuple[Place, Place]:
     return (min(xs) - _MARGIN_MM, min(ys) - _MARGIN_MM), (max(xs) + _MARGIN_MM, max(ys) + _MARGIN_MM)
 
 
-def _step(drawing: Drawing, step: Step, numbers: dict[int, int], tall_mm: float) -> dict[str, object]:
-    """Return what the page's script needs of a step.
-
-    Args:
-        tall_mm: how tall the picture of the whole sheet is.
-    """
+def _step(drawing: Drawing, step: Step, numbers: dict[int, int], whole: Box) -> dict[str, object]:
+    """Return what the page's script needs of a step; ``whole`` is what a picture shows that is no close-up."""
     points = {**drawing.points, **drawing.vanishing_points}
     part = step.close_up
-    figure_mm = (tall_mm if part is None else part[3] - part[1]) / _ROWS
+    _, low, _, high = part or whole
     return {
         "title": step.title,
         "text": f"{step.text} {step.after}".strip(),
@@ -79,7 +80,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], tall_mm: float)
         "marks": [_place(points[name]) for name in step.marks if name in points],
         "old": [_place(points[name]) for name in step.takes_up if name in points],
         "signs": [_place(at) for name, at in drawing.vanishing_points.items() if name in step.marks],
-        "texts": list(_texts(step, figure_mm)),
+        "texts": list(_texts(step, (high - low) / _ROWS)),
     }
 
 
@@ -96,11 +97,11 @@ def _texts(step: Step, figure_mm: float) -> Iterator[list[object]]:
             one.text,
         ]
     for dimension in step.dimensions:
-        one, ticks = dimension_text(dimension, 0.0, 0.0, scale)
+        one, others = dimension_text(dimension, 0.0, 0.0, scale)
         at = ((one.left + len(one.text) * 0.3 * SIZE_MM) / scale, one.low / scale)
         ends = [_place(_scaled(end, scale)) for end in (one.start, one.end)]
         yield [*ends, *_place(at), one.text]
-        yield from ([_place(_scaled(start, scale)), _place(_scaled(end, scale)), 0, 0, ""] for start, end in ticks)
+        yield from ([_place(_scaled(start, scale)), _place(_scaled(end, scale)), 0, 0, ""] for start, end in others)
     for one in letter_texts(step.letters, 0.0, 0.0, scale):
         yield [None, None, *_place(((one.left + 0.3 * SIZE_MM) / scale, one.low / scale)), one.text]
 

@@ -30,6 +30,7 @@ const props = defineProps<{
 
 const { shown, ghost, hand, moving } = props.showing
 const part = computed(() => (props.looks.closeUp ? ((props.step.close_up ?? null) as Box | null) : null))
+const wideMm = computed(() => (part.value ? part.value[2] - part.value[0] : props.drawing.sheet.width_mm))
 const { width } = useWindowSize()
 /** Figures grow with the wall. */
 const size = computed(() => Math.max(17, Math.round(width.value * 0.0135)))
@@ -74,7 +75,7 @@ const hidden = computed(() => {
         :size="11"
       />
       <SpotLight v-if="looks.spotlight" :step="step" />
-      <SheetDimensions :dimensions="step.dimensions" :size="size" />
+      <SheetDimensions :dimensions="step.dimensions" :wide-mm="wideMm" />
       <SheetScales :scales="step.scales" :size="size" :clear="step.letters.length ? size * 1.4 : 0" />
       <SheetLetters :letters="step.letters" :size="size + 2" />
       <SheetBeyond v-if="part" :beyond="step.beyond" :size="size" />

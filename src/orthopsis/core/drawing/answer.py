@@ -166,11 +166,16 @@ class PointLetter(AnswerPart):
     up: str
 
 
+Length = tuple[Place, Place, Place]
+"""From where to where something is measured, and to which side its measure may stand, length 1."""
+
+
 class Dimension(AnswerPart):
     """A length that a step lays off; its measure stands at the side to which ``out`` points, length 1.
 
     ``at`` says beside which share of the length: half of it in the middle, less than 0 or more than 1 beyond its ends;
-    ``row`` how many rows of texts further out than right beside it.
+    ``row`` how many rows of texts further out than right beside it. Where no such place is clear, the text stands
+    ``away`` from the middle of its line, so many times its size, y up, and a line leads to it.
     ``equal`` are equal lengths, from, to and out, beside which the measure could stand as well; nobody is sent them.
     """
 
@@ -179,8 +184,9 @@ class Dimension(AnswerPart):
     out: Place
     at: float = 0.5
     row: int = 0
+    away: Place | None = None
     text: str
-    equal: list[tuple[Place, Place, Place]] = Field(default=[], exclude=True)
+    equal: list[Length] = Field(default=[], exclude=True)
 
 
 Words = Annotated[str, PlainSerializer(unbroken, return_type=str)]

@@ -1,7 +1,7 @@
 """Where do the line and the measure of a length stand in a picture, beside what is measured?
 
-The line goes on under a text that stands beyond its end, as draughtsmen do. All sizes are shares of how tall the text
-is, so that they are the same on paper and on a screen.
+The line goes on under a text that stands beyond its end, and a thin line leads to one that stands away from it all, as
+draughtsmen do. All sizes are shares of how tall the text is, so that they are the same on paper and on a screen.
 """
 
 import math
@@ -21,13 +21,19 @@ ROW, CLEAR = 1.3, 0.2
 
 @dataclass(frozen=True, slots=True)
 class BesideLength:
-    """The line beside a length, its ticks, and where its text begins: left and low."""
+    """The line beside a length, its ticks, where its text begins, and the line that leads there, if any."""
 
     start: Place
     end: Place
     ticks: tuple[tuple[Place, Place], tuple[Place, Place]]
     left: float
     low: float
+    leader: tuple[Place, Place] | None = None
+
+    @property
+    def lines(self) -> list[tuple[Place, Place]]:
+        """All lines that are drawn with the text."""
+        return [(self.start, self.end), *self.ticks, *([self.leader] if self.leader else [])]
 
 
 def text_wide(text: str, size: float) -> float:
@@ -35,7 +41,9 @@ def text_wide(text: str, size: float) -> float:
     return len(text) * WIDE * size
 
 
-def beside(start: Place, end: Place, out: Place, at: float, text: str, size: float, row: int = 0) -> BesideLength:
+def beside(
+    start: Place, end: Place, out: Place, at: float, text: str, size: float, row: int = 0, away: Place | None = None
+) -> BesideLength:  # fmt: skip
     """Return where the parts of a length stand.
 
     Args:
@@ -43,6 +51,7 @@ def beside(start: Place, end: Place, out: Place, at: float, text: str, size: flo
         out: to which side, length 1; ``at``: beside which share of the length the text has its middle.
         size: how tall the text is, in the units of the places.
         row: how many rows of texts further out it all stands; lines lead there from the ends of what is measured.
+        away: from the middle of the line to that of a text to which a line leads, as shares of its size, y up.
     """
     (dx, dy), aside, half = out, (ASIDE + ROW * row) * size, TICK * size
     begin = CLEAR * size if row else aside - half
@@ -51,6 +60,15 @@ def beside(start: Place, end: Place, out: Place, at: float, text: str, size: flo
         ((x + begin * dx, y + begin * dy), (x + (aside + half) * dx, y + (aside + half) * dy)) for x, y in (start, end)
     )
     wide, gap = text_wide(text, size), half + GAP * size
+    if away is not None:
+        middle = (one[0] + two[0]) / 2, (one[1] + two[1]) / 2
+        left, low = middle[0] + away[0] * size - wide / 2, middle[1] + (away[1] - TALL / 2) * size
+        rim = GAP * size
+        nearest = (
+            min(max(middle[0], left - rim), left + wide + rim),
+            min(max(middle[1], low - rim), low + TALL * size + rim),
+        )
+        return BesideLength(one, two, (tick, other), left, low, (middle, nearest))
     x, y = one[0] + at * (two[0] - one[0]), one[1] + at * (two[1] - one[1])
     if abs(dx) > abs(dy):
         left, low = (x + gap if dx > 0 else x - gap - wide), y - 0.36 * size

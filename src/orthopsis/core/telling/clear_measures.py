@@ -1,22 +1,22 @@
 """At which side of a length, and beside which part of it, does its measure stand clear of lines and other measures?
 
-Tried are both sides, some places along it, beyond its ends, and rows further out; the first that is as clear as any is
-taken.
+Tried are both sides, some places along it, beyond its ends, rows further out, and last places all about it to which a
+line leads; the first that is as clear as any is taken.
 """
 
 import math
-from collections.abc import Iterator, Sequence
+from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
 
-from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Place, Step
+from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Length, Place, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
-from orthopsis.core.drawing.solved import Solved
 
-ROWS = 34
-"""A text is about so many times as tall as its picture is wide: four pictures on a page, or a picture on a wall."""
+SHOWN = 50
+"""A picture on the wall is so many times as wide as its texts are tall."""
 ALONG = (0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9)
 """Beside which shares of its length a measure may stand, the best one first."""
 FINE = tuple(0.5 + side * step / 20 for step in range(10) for side in ((1, -1) if step else (1,)))
@@ -25,27 +25,40 @@ OUT, FAR_OUT, BEYOND = 4, 8, 3
 """At how many rows further out, and places beyond an end, a measure may stand."""
 STAGES = ((range(1), ALONG), (range(1, OUT + 1), ALONG), (range(FAR_OUT + 1), FINE))
 """In which rows, and beside which shares of its length, places are tried, until one is clear."""
+TURNS, AWAY = 24, (2.5, 3.0, 3.5, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0, 10.5, 12.5, 15.0)
+"""In how many directions, and how many times the size of its text away, a measure is tried to which a line leads."""
 OVER_LINE, OVER_MEASURE, OVER_FRAME, PAST_END, FURTHER = 20, 1000, 4000, 6, 1
 """How bad it is to stand over a line, another measure and the frame, beyond the length, where it may be taken for that
 of another one, and a row further out (no source)."""
-RIM = 0.12
-"""How much about a text stays clear, as a share of its size: elsewhere it is a little larger or smaller."""
+RIM, DRIFT = 0.12, 0.04
+"""How much about a text stays clear, as a share of its size, and of how far out it is: elsewhere it is a little larger
+or smaller, and so further out or nearer."""
 ROUNDS = 2
 """So often each measure is placed: in the second round it knows where all others stand."""
 
 Array = NDArray[np.float64]
+Times = Callable[[Box], float]
 
 
-def with_clear_measures(solved: Solved, steps: Sequence[Step]) -> list[Step]:
-    """Return the steps with each of their measures where it is clear, as far as there is such a place."""
-    segments, sheet, result = _Segments([*solved.lines]), solved.prepared.sheet, list[Step]()
+def with_clear_measures(
+    steps: Sequence[Step], lines: Iterable[DrawnLine], whole: Box, times: Times = lambda part: SHOWN
+) -> list[Step]:
+    """Return the steps with each of their measures where it is clear, as far as there is such a place.
+
+    Args:
+        lines: all that are drawn.
+        whole: the part of the sheet that a picture shows that is no close-up.
+        times: how many times a picture is as wide as its texts are tall, by what it shows; on the wall if not told.
+    """
+    segments, result = _Segments([*lines]), list[Step]()
     for step in steps:
         segments.follow(step)
         if not step.dimensions:
             result.append(step)
             continue
-        part = step.close_up or (0.0, 0.0, sheet.width_mm, sheet.height_mm)
-        result.append(step.model_copy(update={"dimensions": _clear(step.dimensions, segments, part)}))
+        part = step.close_up or whole
+        room = _Room(segments, part, (part[2] - part[0]) / times(part))
+        result.append(step.model_copy(update={"dimensions": _clear(step.dimensions, room)}))
     return result
 
 
@@ -87,6 +100,20 @@ class _Segments:
 
 
 @dataclass(frozen=True, slots=True)
+class _Room:
+    """The picture of a step: what is on the paper, the part of the sheet that is shown, and how tall its texts are."""
+
+    segments: _Segments
+    part: Box
+    size: float
+
+    def bad(self, boxes: Array) -> Array:
+        """Return how bad it is to stand in each of some rectangles, shape (n, 4)."""
+        is_over_frame = np.any((boxes[:, :2] < self.part[:2]) | (boxes[:, 2:] > self.part[2:]), axis=1)
+        return np.asarray(OVER_LINE * self.segments.crossed(boxes) + OVER_FRAME * is_over_frame)
+
+
+@dataclass(frozen=True, slots=True)
 class _Side:
     """A side of a length, and beside which shares of that a measure may stand there."""
 
@@ -94,58 +121,104 @@ class _Side:
     end: Place
     out: Place
     shares: tuple[float, ...]
+    others: Sequence[Length]
 
     def boxes(self, text: str, rows: Sequence[int], size: float) -> Array:
         """Return what the text covers in some rows, at each share, shape (rows, shares, 4)."""
-        found, rim = beside(self.start, self.end, self.out, 0.0, text, size), RIM * size
+        found = beside(self.start, self.end, self.out, 0.0, text, size)
         right, top = found.left + text_wide(text, size), found.low + TALL * size
         along = np.multiply.outer(self.shares, np.subtract(self.end, self.start))
         further = np.multiply.outer(rows, ROW * size * np.array(self.out))
         moved = further[:, None] + along[None]
-        about = np.array((found.left - rim, found.low - rim, right + rim, top + rim))
-        return np.asarray(np.concatenate((moved, moved), axis=2) + about)
+        rim = np.multiply.outer(RIM + DRIFT * ROW * np.array(rows), size * np.array((-1, -1, 1, 1)))
+        about = np.array((found.left, found.low, right, top)) + rim
+        return np.asarray(np.concatenate((moved, moved), axis=2) + about[:, None])
 
 
-class _Rows:
-    """Places of a measure in some rows beside its length: where they are, and how bad each is by itself."""
+_At = tuple[_Side, Mapping[str, Any]]
+"""At which side of a length a measure stands, and where there: the fields of its ``Dimension``."""
 
-    def __init__(self, sides: Sequence[_Side], rows: Sequence[int], text: str, segments: _Segments, part: Box) -> None:
-        self._text, self._size = text, (part[2] - part[0]) / ROWS
-        self.places = [(side, at, row) for side in sides for row in rows for at in side.shares]
-        boxes = np.concatenate([side.boxes(text, rows, self._size).reshape(-1, 4) for side in sides])
+
+class _Tried:
+    """Places that a measure may have: where its text is there, and how bad each is by itself.
+
+    Args:
+        given: the length; ``places``: its side, and what else says where its text is.
+        boxes: what its text covers there, shape (n, 4); ``bad``: how bad that place is, whatever is drawn there.
+    """
+
+    def __init__(
+        self, given: Dimension, places: Sequence[_At], boxes: Array, bad: Array, room: _Room
+    ) -> None:  # fmt: skip
+        self._given, self._places, self._size = given, places, room.size
         self.boxes: list[Box] = list(map(tuple, boxes.tolist()))
-        past = np.array([not 0 < at < 1 for _, at, _ in self.places])
-        further = np.array([row for *_, row in self.places])
-        is_over_frame = np.any((boxes[:, :2] < part[:2]) | (boxes[:, 2:] > part[2:]), axis=1)
-        alone = OVER_LINE * segments.crossed(boxes) + OVER_FRAME * is_over_frame + PAST_END * past + FURTHER * further
-        self.alone: list[int] = alone.tolist()
+        alone = room.bad(boxes) + bad
+        self.alone: list[float] = alone.tolist()
         self.best_first: list[int] = np.argsort(alone, kind="stable").tolist()
         self._lines = dict[int, list[Box]]()
+
+    def placed(self, place: int) -> Dimension:
+        """Return the length with a place; that is right, so nothing is checked again."""
+        side, where = self._places[place]
+        beside_it = {"start": side.start, "end": side.end, "out": side.out, "equal": side.others}
+        return self._given.model_copy(update={**beside_it, "at": 0.5, "row": 0, "away": None, **where})
 
     def lines(self, place: int) -> list[Box]:
         """Return about what the lines beside the length run, if the measure is at a place."""
         if place not in self._lines:
-            side, at, row = self.places[place]
-            found = beside(side.start, side.end, side.out, at, self._text, self._size, row)
-            self._lines[place] = [_about(*line) for line in ((found.start, found.end), *(found.ticks if row else ()))]
+            one = self.placed(place)
+            found = beside(one.start, one.end, one.out, one.at, one.text, self._size, one.row, one.away)
+            is_far = one.row or one.away is not None
+            self._lines[place] = [_about(*line) for line in (found.lines if is_far else found.lines[:1])]
         return self._lines[place]
+
+
+def _in_rows(given: Dimension, rows: Sequence[int], along: Sequence[float], room: _Room) -> _Tried:
+    """Return the places of a measure in some rows beside its length."""
+    sides = [*_sides(given, room.size, along)]
+    places = [(side, at, row) for side in sides for row in rows for at in side.shares]
+    boxes = np.concatenate([side.boxes(given.text, rows, room.size).reshape(-1, 4) for side in sides])
+    past = np.array([not 0 < at < 1 for _, at, _ in places])
+    further = np.array([row for *_, row in places])
+    where = [(side, {"at": at, "row": row}) for side, at, row in places]
+    return _Tried(given, where, boxes, PAST_END * past + FURTHER * further, room)
+
+
+def _all_about(given: Dimension, room: _Room) -> _Tried:
+    """Return the places of a measure all about its length, to which a line leads, off its own line."""
+    size, where, boxes, bad = room.size, list[_At](), list[Array](), list[Array]()
+    turns = np.arange(TURNS) * math.tau / TURNS
+    ways = np.multiply.outer(AWAY, np.column_stack((np.cos(turns), np.sin(turns)))).reshape(-1, 2).round(2)
+    half = np.array((text_wide(given.text, 1.0), TALL)) / 2
+    for side in _sides(given, size, ()):
+        way = np.array((-side.out[1], side.out[0]))
+        is_aside = ways @ side.out > half @ np.abs(side.out) + RIM
+        is_past = np.abs(ways @ way) > math.dist(side.start, side.end) / 2 / size + half @ np.abs(way) + RIM
+        free = ways[is_aside | is_past]
+        found = beside(side.start, side.end, side.out, 0.5, given.text, size, away=(0.0, 0.0))
+        far = np.hypot(*free.T)
+        centre, reach = np.add(found.start, found.end) / 2 + size * free, size * (half + (RIM + DRIFT * far)[:, None])
+        boxes.append(np.column_stack((centre - reach, centre + reach)))
+        bad.append(FURTHER * far + PAST_END * ~is_aside[is_aside | is_past])
+        where += [(side, {"away": (x, y)}) for x, y in free.tolist()]
+    return _Tried(given, where, np.concatenate(boxes), np.concatenate(bad), room)
 
 
 class _Measure:
     """A measure, the places that it may have, and which one it has."""
 
-    def __init__(self, given: Dimension, segments: _Segments, part: Box) -> None:
-        self.given, self._segments, self._part = given, segments, part
-        self._tried = list[_Rows]()
-        self.at: tuple[_Rows, int] | None = None
+    def __init__(self, given: Dimension, room: _Room) -> None:
+        self.given, self._room = given, room
+        self._tried = list[_Tried]()
+        self.at: tuple[_Tried, int] | None = None
 
     def choose(self, others: Sequence["_Measure"]) -> None:
-        """Take the best place beside other measures that have one; rows further out only if none is clear beside it."""
+        """Take the best place beside other measures that have one; one further away only if none nearer is clear."""
         taken, least = [other.at for other in others if other.at], math.inf
-        for i, (rows, along) in enumerate(STAGES):
+        for i in range(len(STAGES) + 1):
             if i == len(self._tried):
-                sides = [*_sides(self.given, (self._part[2] - self._part[0]) / ROWS, along)]
-                self._tried.append(_Rows(sides, rows, self.given.text, self._segments, self._part))
+                given, room = self.given, self._room
+                self._tried.append(_in_rows(given, *STAGES[i], room) if i < len(STAGES) else _all_about(given, room))
             tried = self._tried[i]
             for place in tried.best_first:
                 if tried.alone[place] >= least:
@@ -153,32 +226,27 @@ class _Measure:
                 worse = tried.alone[place] + sum(_bad_beside((tried, place), other) for other in taken)
                 if worse < least:
                     least, self.at = worse, (tried, place)
-            if least < FURTHER * rows.stop:
+            if least < (FURTHER * STAGES[i][0].stop if i < len(STAGES) else OVER_LINE):
                 return
 
     @property
     def placed(self) -> Dimension:
         """The length with the place that is chosen."""
-        if not self.at:
-            return self.given
-        rows, place = self.at
-        side, at, row = rows.places[place]
-        found = {"start": side.start, "end": side.end, "out": side.out, "at": at, "row": row}
-        return self.given.model_copy(update=found)
+        return self.at[0].placed(self.at[1]) if self.at else self.given
 
 
-def _bad_beside(one: tuple[_Rows, int], other: tuple[_Rows, int]) -> int:
+def _bad_beside(one: tuple[_Tried, int], other: tuple[_Tried, int]) -> int:
     """Return how bad it is that two measures stand at some places: their texts and the lines beside their lengths."""
-    mine, theirs = (rows.boxes[place] for rows, place in (one, other))
+    mine, theirs = (tried.boxes[place] for tried, place in (one, other))
     over_lines = [
-        _overlaps(box, line) for box, (rows, place) in ((mine, other), (theirs, one)) for line in rows.lines(place)
+        _overlaps(box, line) for box, (tried, place) in ((mine, other), (theirs, one)) for line in tried.lines(place)
     ]
     return OVER_MEASURE * _overlaps(mine, theirs) + OVER_LINE * sum(over_lines)
 
 
-def _clear(dimensions: Sequence[Dimension], segments: _Segments, part: Box) -> list[Dimension]:
+def _clear(dimensions: Sequence[Dimension], room: _Room) -> list[Dimension]:
     """Return the lengths, each where its measure is clear: in the second round all know where the others stand."""
-    measures = [_Measure(given, segments, part) for given in dimensions]
+    measures = [_Measure(given, room) for given in dimensions]
     for _ in range(ROUNDS if len(measures) > 1 else 1):
         for mine in measures:
             mine.choose([other for other in measures if other is not mine])
@@ -198,10 +266,11 @@ def _sides(given: Dimension, size: float, along: Sequence[float]) -> Iterator[_S
 
     Beyond an end it may stand only where its length is too short for it.
     """
-    for start, end, (x, y) in ((given.start, given.end, given.out), *given.equal):
+    lengths: list[Length] = [(given.start, given.end, given.out), *given.equal]
+    for i, (start, end, (x, y)) in enumerate(lengths):
         long, is_aside = math.dist(start, end), abs(x) > abs(y)
         needed, least = TALL * size if is_aside else text_wide(given.text, size), GAP * size
         past = [(needed / 2 + least + i * needed) / max(long, least) for i in range(BEYOND)]
         beyond = [at for each in past for at in (1 + each, -each)] if long < needed else []
         for out in ((x, y), (-x, -y)):
-            yield _Side(start, end, out, (*along, *beyond))
+            yield _Side(start, end, out, (*along, *beyond), lengths[:i] + lengths[i + 1 :])

@@ -72,7 +72,9 @@ def tell(solved: Solved) -> Telling:
     made, kept = [step for step in made if step.key not in needless], [o for o in kept if o.step.key not in needless]
     made = _with_stops(_with_points_done(solved, made, kept))
     made = with_marks_taken_up(solved, with_what_lies_behind(solved, made), kept)
-    made = with_clear_measures(solved, with_close_ups(solved, made))
+    sheet = solved.prepared.sheet
+    whole = (0.0, 0.0, sheet.width_mm, sheet.height_mm)
+    made = with_clear_measures(with_close_ups(solved, made), solved.lines, whole)
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 
