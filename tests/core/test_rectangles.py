@@ -266,3 +266,15 @@ def test_the_thickness_of_a_wall_is_not_said_to_be_too_thin_but_a_roof_s_slope_i
     host = box("Loft", 60.0, 90.0, 90.0, 90.0, depth_by="measured", depth=80.0)
     roof = draw(exercise_of(host, flat, views=[{"kind": "one_point", "x_mm": 260.0}])).advice
     assert [a.about for a in roof if a.code == "side_too_thin"] == ["things.1"]
+
+
+@pytest.mark.parametrize("relief", ["flat", "in", "out", "through"])
+@pytest.mark.parametrize("form", ["rectangle", "round"])
+def test_one_alone_is_no_first_one(form: str, relief: str) -> None:
+    """A pupil who reads of a first window looks for the others."""
+    for level in ("youngest", "middle", "oldest"):
+        for columns, is_said in (("1", False), ("2", True)):
+            exercise = loft("one_point", "face_front", columns=columns, rows="1", form=form, relief=relief, deep=8)
+            drawn = draw(exercise.model_copy(update={"wording": exercise.wording.model_copy(update={"level": level})}))
+            said = " ".join(f"{s.title} {s.text}" for s in drawn.steps if s.title.startswith("Windows"))
+            assert ("first one" in said or "first form" in said) is is_said, said

@@ -74,7 +74,7 @@ def test_a_shutter_is_three_lines_and_shares_its_fourth_with_the_window(relief: 
     assert len(lines) == 2 * 2 * 3
     told = [step for step in draw(exercise).steps if "shutter" in step.title]
     assert [step.title for step in told] == [
-        "Windows: the shutters of the first one",
+        "Windows: the first one's shutters",
         "Windows: the shutters of the others",
     ]
     assert all("6 lines" in step.text for step in told)

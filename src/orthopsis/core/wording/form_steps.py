@@ -30,7 +30,7 @@ def _outline(title: str, says: tuple[str, str, str], rule: str, slip: str, tool:
         "The others likewise: {shape_lines}.",
     )
     return {
-        f"forms.first_{title}": StepPhrases("the first form", says, rule, slip, tool),
+        f"forms.first_{title}": StepPhrases("{first_form}", says, rule, slip, tool),
         f"forms.more_{title}": StepPhrases("the other forms", more, rule, slip, tool),
     }
 
@@ -38,13 +38,13 @@ def _outline(title: str, says: tuple[str, str, str], rule: str, slip: str, tool:
 _FREE, _RULER = "pencil, free hand", "ruler"
 FORM: dict[str, StepPhrases] = {
     "forms.first_counted": StepPhrases(
-        "the first rectangle on the {face}, lightly",
+        "{first_rectangle} on the {face}, lightly",
         (
             "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its {first_end}. "
             "Mark the corners where they cross: {crossings}. Join them with light lines: {rule_count}.",
             "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
             "{crossings}. Mark them and join them lightly: {rules}.",
-            "The first rectangle lightly, from crossing to crossing: {crossings}; {rules}. Light lines are counted "
+            "The rectangle lightly, from crossing to crossing: {crossings}; {rules}. Light lines are counted "
             "along from the {edge} and from its {first_end}, which are 0.",
         ),
         "Whatever is round or pointed is first its rectangle.",
@@ -63,13 +63,13 @@ FORM: dict[str, StepPhrases] = {
         "ruler",
     ),
     "forms.first_measured": StepPhrases(
-        "the first rectangle on the {face}, lightly",
+        "{first_rectangle} on the {face}, lightly",
         (
             "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. Join "
             "them with light lines: {rule_count}.",
             "From the lower left of the {face} of {other} measure the corners, across and up: {offsets}. Join them "
             "lightly: {rules}.",
-            "The first rectangle true on the {face} of {other}, lightly, its corners across and up from the lower "
+            "The rectangle true on the {face} of {other}, lightly, its corners across and up from the lower "
             "left: {offsets}; {rules}.",
         ),
         "Whatever is round or pointed is first its rectangle.",
@@ -111,14 +111,14 @@ FORM: dict[str, StepPhrases] = {
         "ruler",
     ),
     "forms.first_middle": StepPhrases(
-        "the middle of the first one",
+        "{its_first} middle",
         MIDDLE_SAYS,
         _MIDDLE_RULE,
         "Measuring the middle with the ruler: on a face that goes away it lies nearer to the far side.",
         _RULER,
     ),
     "forms.first_bars": StepPhrases(
-        "the bars of the first one",
+        "{its_first} bars",
         (
             "Draw its bars on the light lines through its middle, from edge to edge. Count: {count}.",
             "Draw its bars on the light lines through the middle, from edge to edge: {lines}.",
@@ -208,7 +208,7 @@ FORM: dict[str, StepPhrases] = {
         _RULER,
     ),
     "forms.first_out": StepPhrases(
-        "how far the first one stands out",
+        "how far {first} stands out",
         (
             "Put the ruler on the {first_look} corner so that it runs {outward}. Measure {deep} out from the {face}. "
             "From there draw the light rectangle once more. Count: {count} lines.",
@@ -222,7 +222,7 @@ FORM: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "forms.first_in": StepPhrases(
-        "how thick the wall is at the first one",
+        "how thick the wall is {at_first}",
         (
             "Put the ruler on the {first_look} corner so that it runs {outward}. Measure {deep} into the wall. From "
             "there draw the light rectangle once more. Count: {count} lines.",
@@ -273,7 +273,7 @@ FORM: dict[str, StepPhrases] = {
     ),
 }
 _THROUGH = (
-    "Now find where the wall ends behind the first one. Under or over it, at the edge of the {face}, lay the ruler "
+    "Now find where the wall ends behind {first}. Under or over it, at the edge of the {face}, lay the ruler "
     "so that it runs {outward}. It meets the line that runs {along} from the {behind} corner behind. From there go "
     "on {upward}, until you meet the line that runs {outward} from its own corner. Draw the far rectangle from "
     "there. Count: {count} lines.",
@@ -318,7 +318,7 @@ _AT_EDGE = (
 for _kind in ("rectangles", "forms"):
     for _how, _words in (("through", _THROUGH), ("through_at_edge", _AT_EDGE)):
         FORM[f"{_kind}.first_{_how}"] = StepPhrases(
-            "where the first one ends behind",
+            "where {first} ends behind",
             _words,
             "What goes right through a body ends in the plane where the body ends.",
             "Guessing the thickness: it is that of the whole body.",

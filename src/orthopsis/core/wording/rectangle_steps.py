@@ -4,15 +4,15 @@ from orthopsis.core.wording.step import StepPhrases
 
 RECTANGLE: dict[str, StepPhrases] = {
     "rectangles.first_counted": StepPhrases(
-        "the first one on the {face}",
+        "{first_on} the {face}",
         (
             "Count the light lines on the {face} of {other} from the {edge}, which is 0, and from its "
             "{first_end}. Mark "
             "the corners where they cross: {crossings}. Join them: {rule_count} lines.",
             "Count the light lines along from the {edge} of {other} and from its {first_end}, which are 0. Corners: "
             "{crossings}. Mark them and join them: {rules}.",
-            "The first one, from crossing to crossing: {crossings}; {rules}. Light lines are counted along from the "
-            "{edge} and from its {first_end}, which are 0.",
+            "From crossing to crossing: {crossings}; {rules}. Light lines are counted along from the {edge} and from "
+            "its {first_end}, which are 0.",
         ),
         "Its sides run as the edges of the face do.",
         "Losing the place among the light lines: mark the corners first.",
@@ -30,15 +30,14 @@ RECTANGLE: dict[str, StepPhrases] = {
         "ruler",
     ),
     "rectangles.first_measured": StepPhrases(
-        "the first one on the {face}",
+        "{first_on} the {face}",
         (
             "From the lower left of the {face} of {other} measure out the corners, across and up: {offsets}. "
             "Join them: "
             "{rule_count} lines.",
             "From the lower left of the {face} of {other} measure the corners, across and up: {offsets}. Join them: "
             "{rules}.",
-            "The first one true on the {face} of {other}, its corners across and up from the lower left: {offsets}; "
-            "{rules}.",
+            "True on the {face} of {other}, its corners across and up from the lower left: {offsets}; {rules}.",
         ),
         "What lies on a face that is drawn true is drawn true.",
         "Adding up measures: measure each corner from the same edge.",
@@ -56,7 +55,7 @@ RECTANGLE: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "rectangles.first_shutters_measured": StepPhrases(
-        "the shutters of the first one",
+        "{its_first} shutters",
         (
             "On either side comes a shutter, half as wide as the window. From the lower left of the {face} of {other} "
             "measure out its corners: {offsets}. Join them to the window: {rule_count} lines.",
@@ -81,7 +80,7 @@ RECTANGLE: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "rectangles.first_shutters_counted": StepPhrases(
-        "the shutters of the first one",
+        "{its_first} shutters",
         (
             "On either side comes a shutter, half as wide as the window. Count the light lines from the {edge}, which "
             "is 0, and from its {first_end}. Mark its corners where they cross: {crossings}. Join them to the window: "
@@ -108,7 +107,7 @@ RECTANGLE: dict[str, StepPhrases] = {
         "ruler",
     ),
     "rectangles.first_out": StepPhrases(
-        "the first one stands out",
+        "{first} stands out",
         (
             "Put the ruler on its {first_look} corner so that it runs {outward}. Measure {deep} out from the {face}. "
             "From there draw its front like the one on the {face}, and join the corners that show. Count: {count}.",
@@ -133,7 +132,7 @@ RECTANGLE: dict[str, StepPhrases] = {
         "ruler and set square",
     ),
     "rectangles.first_in": StepPhrases(
-        "how thick the wall is at the first one",
+        "how thick the wall is {at_first}",
         (
             "Put the ruler on its {first_look} corner so that it runs {outward}. Measure {deep} into the wall. From "
             "there draw "

@@ -2,7 +2,7 @@
 
 import itertools
 import math
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import replace
 from functools import partial
 
@@ -12,7 +12,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.plane.tolerance import SAME_SHARE
-from orthopsis.core.things.answers import Crowded
+from orthopsis.core.things.answers import Crowded, Spoken
 from orthopsis.core.things.rectangles.bars import Bars, bars_of
 from orthopsis.core.things.rectangles.forms import CENTRE, FORMS, PLACES, Form, Node, Touching, nodes_of
 from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, within
@@ -24,8 +24,25 @@ MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
 
 
+OF_SEVERAL = {
+    "first": "the first one", "its_first": "the first one's", "at_first": "at the first one",
+    "first_on": "the first one on", "first_form": "the first form", "first_rectangle": "the first rectangle",
+}  # fmt: skip
+"""What its steps call the form that is told fully, the others being drawn likewise."""
+ALONE = {
+    "first": "it", "its_first": "its", "at_first": "there",
+    "first_on": "on", "first_form": "the form", "first_rectangle": "the rectangle",
+}  # fmt: skip
+"""... where there are no others."""
+
+
 class RectangleShapes(GoesThrough):
     """Forms on a face, each in its rectangle."""
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """What the form is called that is told fully."""
+        return {**super().spoken, **(OF_SEVERAL if len(self.layout.rectangles) > 1 else ALONE)}
 
     @cached_property
     def layout(self) -> Layout:
