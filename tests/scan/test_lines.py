@@ -12,7 +12,8 @@ from numpy.typing import NDArray
 
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.plane.homogeneous import Point, join, offset
-from orthopsis.scan.lines import KNEE_MM, FlatSheet, find_lines, lay_flat, without_shading
+from orthopsis.scan.flat import FlatSheet, lay_flat, without_shading
+from orthopsis.scan.lines import KNEE_MM, find_lines
 
 WIDTH, HEIGHT, K = 120.0, 90.0, 5.0
 SUB = 4

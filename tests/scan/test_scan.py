@@ -20,8 +20,9 @@ from orthopsis.paperwork.art import answer_art
 from orthopsis.paperwork.marks import SheetCode
 from orthopsis.paperwork.sheets import Copy, sheet_pdf
 from orthopsis.paperwork.svg import svg_bytes
+from orthopsis.scan.flat import FlatSheet, without_shading
 from orthopsis.scan.greys import greys_of
-from orthopsis.scan.lines import FlatSheet, find_lines, without_shading
+from orthopsis.scan.lines import find_lines
 from orthopsis.scan.picture import UnusablePicture, kind_of, open_picture
 from orthopsis.scan.read import PREVIEW_PX_PER_MM, NotRead, Reading, read_sheet
 from orthopsis.scan.simulate import SMALL, Photo, simulate_photo

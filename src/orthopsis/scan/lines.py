@@ -1,15 +1,12 @@
 """Which straight lines are on the sheet?
 
-The sheet is laid flat at a fixed scale, its paper made evenly white, short straight pieces are found by
-OpenCV's line segment detector, pieces of one line are gathered, and each line is fitted again to the
-graphite itself. Places are page mm.
+Short straight pieces are found by OpenCV's line segment detector, pieces of one line are gathered, and each line is
+fitted again to the graphite itself. Places are page mm.
 
 It does not know curves, and not lines thinner than a hard pencil's.
 """
 
 import statistics
-from collections.abc import Sequence
-from dataclasses import dataclass
 
 import cv2
 import numpy as np
@@ -17,23 +14,13 @@ from numpy.typing import NDArray
 
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.plane.homogeneous import Point
-from orthopsis.paperwork.marks import INSET_MM, MARK_MM, QR_GAP_MM, QR_MM
-from orthopsis.scan.sheet import Matrix, Picture
+from orthopsis.scan.broken import SAME_LINE_MM, joined, without_doubles
+from orthopsis.scan.flat import FlatSheet
 
-FINEST_PX_PER_MM = 5.0
-MOST_FLAT_PX = 3_300_000
-"""A larger sheet is laid flat more coarsely: an A3 sheet takes the finest scale."""
 SHORTEST_PIECE_MM = 2.5
 SHORTEST_LINE_MM = 6.0
-SAME_LINE_MM = 1.3
 SAME_LINE_DEG = 4.0
 GAP_MM = 4.0
-CROSSED_GAP_MM = 7.0
-SAME_CARRIER_MM = 0.6
-BROKEN_MM = 15.0
-CROSSED_DEG = 30.0
-"""A line may be broken over the first length by one that crosses it at less than this angle, and then goes on this near
-to where it would; parts shorter than that may as well be pieces of a curve."""
 SAMPLE_MM = 0.4
 KNEE_MM = 0.55
 KNEE_SLOPE = 0.25
@@ -44,10 +31,6 @@ FAINTEST = 0.06
 """A line darkens the paper by at least this share."""
 PROFILE_MM = 1.2
 """How far to each side the graphite of a line is looked for."""
-BROAD_MM = 2.4
-"""What is dark over a disc of this width is shading: pencil lines are at most half as wide."""
-GRAIN_OF_PAPER, GRAIN_OF_TONE = 0.04, 0.25
-"""How dark untouched paper may look, and by which share of its darkness shading is uneven."""
 ON_SIDES_MM = np.array([0.8, 1.1, 1.4])
 AS_DARK = 0.75
 """What lies beside a line is lighter than this share of it."""
@@ -55,51 +38,6 @@ ON_LINE_MM = 0.45
 """Where a line ends is asked this close to it, so that another line crossing its end does not lengthen it."""
 
 Real = NDArray[np.float64]
-
-
-@dataclass(frozen=True, slots=True)
-class FlatSheet:
-    """The sheet laid flat, top row at its top edge: darkness 0 (paper) to 1 of what is on it, of the lines alone."""
-
-    all_dark: NDArray[np.float32]
-    dark: NDArray[np.float32]
-    width_mm: float
-    height_mm: float
-    px_per_mm: float
-
-
-def lay_flat(grey: Picture, to_page: Matrix, width_mm: float, height_mm: float) -> FlatSheet:
-    """Return the sheet seen from straight above, with even light."""
-    k = min(FINEST_PX_PER_MM, (MOST_FLAT_PX / (width_mm * height_mm)) ** 0.5)
-    to_flat = np.array([[k, 0, 0], [0, -k, height_mm * k], [0, 0, 1.0]]) @ to_page
-    size = (round(width_mm * k), round(height_mm * k))
-    flat = cv2.warpPerspective(grey, to_flat, size, flags=cv2.INTER_AREA, borderMode=cv2.BORDER_REPLICATE)
-    small = cv2.resize(flat, None, fx=0.25, fy=0.25, interpolation=cv2.INTER_AREA)
-    paper = cv2.morphologyEx(small, cv2.MORPH_CLOSE, cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (15, 15)))
-    paper = cv2.resize(cv2.GaussianBlur(paper, (0, 0), 8), size, interpolation=cv2.INTER_LINEAR)
-    even = flat.astype(np.float32) / np.maximum(paper.astype(np.float32), 16)
-    dark = np.clip(1 - even, 0, 1).astype(np.float32)
-    _blank_margins(dark, k)
-    return FlatSheet(dark, without_shading(dark, k), width_mm, height_mm, k)
-
-
-def without_shading(dark: NDArray[np.float32], k: float) -> NDArray[np.float32]:
-    """Return the darkness of lines alone: what is broad is shading, and lines on it are darker than its grain."""
-    level = np.clip(dark * 255, 0, 255).astype(np.uint8)
-    disc = cv2.getStructuringElement(cv2.MORPH_ELLIPSE, (round(BROAD_MM * k),) * 2)
-    broad = cv2.morphologyEx(level, cv2.MORPH_OPEN, disc).astype(np.float32) / 255
-    shade = np.maximum(broad - GRAIN_OF_PAPER, 0)
-    return np.maximum(dark - (1 + GRAIN_OF_TONE) * shade, 0)
-
-
-def _blank_margins(dark: NDArray[np.float32], k: float) -> None:
-    """Take the sheet's rim, its marks and its code out of the picture."""
-    rim = round(1.5 * k)
-    dark[:rim], dark[-rim:], dark[:, :rim], dark[:, -rim:] = 0, 0, 0, 0
-    mark = round((INSET_MM + MARK_MM + 1) * k)
-    code = round((INSET_MM + MARK_MM + QR_GAP_MM + QR_MM + 1) * k)
-    dark[:mark, :mark], dark[:mark, -mark:], dark[-mark:, :mark] = 0, 0, 0
-    dark[-round((INSET_MM + QR_MM + 1) * k) :, -code:] = 0
 
 
 def find_lines(flat: FlatSheet) -> list[Stroke]:
@@ -116,42 +54,43 @@ def find_lines(flat: FlatSheet) -> list[Stroke]:
     strokes: list[Stroke] = []
     for line in _gathered(pieces):
         strokes += [stroke for stroke in _fit(flat, line) if _stands_out(flat, stroke)]
-    return _joined(flat, _without_doubles(sorted(strokes, key=lambda s: -s.length_mm)))
+    longest_first = sorted(strokes, key=lambda s: -s.length_mm)
+    return joined(without_doubles(longest_first), lambda ends: _fit(flat, ends, parted=True))
 
 
 def _gathered(pieces: Real) -> list[Real]:
     """Return lines (start, end), shape (2, 2), each made of all the pieces that lie along it."""
-    unused = np.ones(len(pieces), dtype=bool)
-    lines = []
+    unused, lines = np.ones(len(pieces), dtype=bool), list[Real]()
+    run = pieces[:, 2:] - pieces[:, :2]
+    size = np.hypot(*run.T)
+    ways, loose_deg = run / np.maximum(size, 1e-9)[:, None], SAME_LINE_DEG + 8.0 / np.maximum(size, 1.0)
+    loose = np.where(loose_deg < 90, np.sin(np.radians(np.minimum(loose_deg, 90))), np.inf)
     for i in range(len(pieces)):
         if not unused[i]:
             continue
         unused[i] = False
         line = pieces[i].reshape(2, 2)
         while True:
-            along, members = _members(line, pieces, unused)
-            if not members.any():
+            start, d, length = _run(line)
+            left = np.flatnonzero(unused)
+            left = left[np.abs(ways[left] @ np.array([-d[1], d[0]])) < loose[left]]
+            members = left[_lie_along(pieces[left].reshape(-1, 2, 2) - start, d, length)]
+            if not len(members):
                 break
             unused[members] = False
-            line = _refit(line, pieces[members], along[members])
+            line = _refit(line, pieces[members])
         lines.append(line)
     return lines
 
 
-def _members(line: Real, pieces: Real, unused: NDArray[np.bool_]) -> tuple[Real, NDArray[np.bool_]]:
-    start, d, length = _run(line)
-    normal = np.array([-d[1], d[0]])
-    ends = pieces.reshape(-1, 2, 2) - start
-    along, across = ends @ d, np.abs(ends @ normal)
-    direction = pieces[:, 2:] - pieces[:, :2]
-    size = np.hypot(*direction.T)
-    sine = np.abs(direction @ normal) / np.maximum(size, 1e-9)
-    loose = np.degrees(np.arcsin(np.clip(sine, 0, 1))) < SAME_LINE_DEG + 8.0 / np.maximum(size, 1.0)
+def _lie_along(ends: Real, d: Real, length: float) -> NDArray[np.bool_]:
+    """Tell of pieces, by their ends as seen from where a line begins, whether they lie along it or go on from it."""
+    along, across = ends @ d, np.abs(ends @ np.array([-d[1], d[0]]))
     near = (along.max(axis=1) > -GAP_MM) & (along.min(axis=1) < length + GAP_MM)
-    return along, unused & loose & near & (across.max(axis=1) < SAME_LINE_MM)
+    return np.asarray(near & (across.max(axis=1) < SAME_LINE_MM))
 
 
-def _refit(line: Real, members: Real, along: Real) -> Real:
+def _refit(line: Real, members: Real) -> Real:
     _start, d, length = _run(line)
     points = np.vstack((line, members.reshape(-1, 2)))
     weight = np.repeat([length, *np.hypot(members[:, 2] - members[:, 0], members[:, 3] - members[:, 1])], 2)
@@ -269,10 +208,17 @@ def _straight(at: Real, across: Real, dark: Real) -> tuple[float, float]:
     for _ in range(3):
         slope, shift = _weighted_line(at[keep], across[keep], weight[keep])
         error = np.abs(across - (slope * at + shift))
-        keep = error < max(0.25, 2.5 * float(np.median(error)))
+        keep = error < max(0.25, 2.5 * _median(error))
         if keep.sum() < 4:
             break
     return float(slope), float(shift)
+
+
+def _median(values: Real) -> float:
+    """Return the median of some values; for a few, numpy's own takes long to begin."""
+    half, is_odd = divmod(len(values), 2)
+    parted = np.partition(values, half if is_odd else (half - 1, half))
+    return float(parted[half] if is_odd else (parted[half - 1] + parted[half]) / 2)
 
 
 def _weighted_line(at: Real, across: Real, weight: Real) -> tuple[float, float]:
@@ -298,82 +244,6 @@ def _runs(line: Real, at: Real, dark: Real) -> list[Stroke]:
     for first, last in zip(edges[::2], edges[1::2] - 1, strict=True):
         if at[last] - at[first] >= SHORTEST_LINE_MM and np.mean(dark[first : last + 1] > FAINTEST) > 0.6:
             a, b = start + at[first] * d, start + at[last] * d
-            darkness = float(np.median(dark[first : last + 1]))
+            darkness = _median(dark[first : last + 1])
             strokes.append(Stroke(Point(float(a[0]), float(a[1])), Point(float(b[0]), float(b[1])), round(darkness, 3)))
     return strokes
-
-
-def _joined(flat: FlatSheet, strokes: Sequence[Stroke]) -> list[Stroke]:
-    """Return the strokes, longest first, those made one that are one line broken where another one crosses it."""
-    left = list(strokes)
-    found: list[Stroke] = []
-    while left:
-        longest = left.pop(0)
-        while (other := _rest_of(longest, left, found)) is not None:
-            ends = np.array([p.xy for s in (longest, other) for p in (s.start, s.end)])
-            start, d, _ = _run(ends[:2])
-            along = (ends - start) @ d
-            whole = _fit(flat, ends[[along.argmin(), along.argmax()]], parted=True)
-            if len(whole) != 1:
-                break
-            left.remove(other)
-            longest = whole[0]
-        found.append(longest)
-    return sorted(found, key=lambda s: -s.length_mm)
-
-
-def _rest_of(longest: Stroke, left: Sequence[Stroke], found: Sequence[Stroke]) -> Stroke | None:
-    """Return the stroke in which another one goes on, or None."""
-    others = (*found, *left)
-    return next((stroke for stroke in left if _is_broken(longest, stroke, others)), None)
-
-
-def _is_broken(longer: Stroke, other: Stroke, strokes: Sequence[Stroke]) -> bool:
-    """Tell whether a stroke goes on in another one, behind the place where a third one crosses at a small angle.
-
-    In plain floats, since it is asked of all pairs.
-    """
-    length = longer.length_mm
-    if min(length, other.length_mm) < BROKEN_MM:
-        return False
-    x, y = longer.start.xy
-    dx, dy = (longer.end.x - x) / length, (longer.end.y - y) / length
-    ends = [(at.x - x, at.y - y) for at in (other.start, other.end)]
-    if any(abs(b * dx - a * dy) >= SAME_CARRIER_MM for a, b in ends):
-        return False
-    low, high = sorted(a * dx + b * dy for a, b in ends)
-    is_beyond = low + high > length
-    gap = low - length if is_beyond else -high
-    if gap > CROSSED_GAP_MM:
-        return False
-    at = length + gap / 2 if is_beyond else -gap / 2
-    middle, way = np.array([x + at * dx, y + at * dy]), np.array([dx, dy])
-    return any(_crosses(s, middle, way) for s in strokes if s is not other)
-
-
-def _crosses(stroke: Stroke, at: Real, way: Real) -> bool:
-    """Tell whether a stroke runs through a place, at a small angle to a direction."""
-    start, d, length = _run(np.array([stroke.start.xy, stroke.end.xy]))
-    along, across = (at - start) @ d, abs((at - start) @ np.array([-d[1], d[0]]))
-    is_flat = abs(d[0] * way[1] - d[1] * way[0]) < np.sin(np.radians(CROSSED_DEG))
-    return bool(is_flat and BROKEN_MM / 2 < along < length - BROKEN_MM / 2 and across < SAME_LINE_MM)
-
-
-def _without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:
-    """Leave out lines that lie on a longer one."""
-    kept: list[Stroke] = []
-    for stroke in strokes:
-        if not any(_covers(longer, stroke) for longer in kept):
-            kept.append(stroke)
-    return kept
-
-
-def _covers(longer: Stroke, stroke: Stroke) -> bool:
-    """Tell whether a stroke lies on most of a longer one's way; in plain floats, since it is asked of all pairs."""
-    x, y, length = longer.start.x, longer.start.y, longer.length_mm
-    dx, dy = (longer.end.x - x) / max(length, 1e-9), (longer.end.y - y) / max(length, 1e-9)
-    ends = [(at.x - x, at.y - y) for at in (stroke.start, stroke.end)]
-    if any(abs(b * dx - a * dy) >= 1.6 for a, b in ends):
-        return False
-    low, high = sorted(a * dx + b * dy for a, b in ends)
-    return min(length, high) - max(0.0, low) > 0.6 * (high - low)

@@ -8,7 +8,8 @@ import numpy as np
 
 from orthopsis.core.check.stroke import Stroke
 from orthopsis.paperwork.marks import INSET_MM, QR_MM, SheetCode, qr_square, read_code
-from orthopsis.scan.lines import find_lines, lay_flat
+from orthopsis.scan.flat import lay_flat
+from orthopsis.scan.lines import find_lines
 from orthopsis.scan.picture import kind_of, open_picture
 from orthopsis.scan.sheet import (
     FoundBy,
