@@ -1,26 +1,34 @@
 import { describe, expect, it } from 'vitest'
 
+import type { Scale } from '@/api/types'
 import { placedTexts } from '@/sheet/scales'
 
 const at = (place: [number, number]): [number, number] => [place[0], 100 - place[1]]
-const mark = (x: number, y: number, text: string): { at: [number, number]; text: string } => ({ at: [x, y], text })
+const scale = (side: Scale['side'], out: number, aside = 0): Scale => ({
+  side,
+  marks: [{ at: [50, 40], text: '25', out, aside }],
+})
 
 describe('texts of a scale', () => {
-  it('stand in further rows where they would touch', () => {
-    const marks = [mark(0, 0, '0'), mark(4, 0, '12.5'), mark(8, 0, '25'), mark(80, 0, '250')]
-    const placed = placedTexts({ side: 'below', marks }, at, 1, 10)
-    const boxes = placed.map((t) => ({ y: t.y, from: t.x - t.text.length * 3, to: t.x + t.text.length * 3 }))
-    for (const a of boxes)
-      for (const b of boxes) if (a !== b && a.y === b.y) expect(a.to <= b.from || b.to <= a.from).toBe(true)
-    expect(new Set(boxes.map((b) => b.y)).size).toBeGreaterThan(1)
-    expect(placed.find((t) => t.text === '250')!.y).toBe(placed.find((t) => t.text === '0')!.y)
+  it('stand at the side that is asked for, so many times their size away', () => {
+    const [left] = placedTexts(scale('left', 2), at, 1, 10)
+    expect([left!.to, left!.x, left!.anchor]).toEqual([[30, 60], 28, 'end'])
+    const [right] = placedTexts(scale('right', 2), at, 1, 10)
+    expect([right!.to, right!.x, right!.anchor]).toEqual([[70, 60], 72, 'start'])
+    const [below] = placedTexts(scale('below', 3), at, 1, 10)
+    expect([below!.to, below!.y - 0.75 * below!.size, below!.anchor]).toEqual([[50, 90], 92, 'middle'])
+    const [above] = placedTexts(scale('above', 3), at, 1, 10)
+    expect([above!.to, above!.y, above!.anchor]).toEqual([[50, 30], 28, 'middle'])
   })
 
-  it('stand outside of what they measure, on the side that is asked for', () => {
-    const marks = [mark(50, 0, '0'), mark(50, 60, '60')]
-    const left = placedTexts({ side: 'left', marks }, at, 1, 10)
-    const right = placedTexts({ side: 'right', marks }, at, 1, 10)
-    expect(left.every((t) => t.x < 50 && t.anchor === 'end')).toBe(true)
-    expect(right.every((t) => t.x > 50 && t.anchor === 'start')).toBe(true)
+  it('stand aside where there is no room: to the right, or up', () => {
+    expect(placedTexts(scale('below', 1, 2), at, 1, 10)[0]!.to).toEqual([70, 70])
+    expect(placedTexts(scale('left', 1, 2), at, 1, 10)[0]!.to).toEqual([40, 40])
+  })
+
+  it('grow with the picture', () => {
+    const [small, large] = [0.5, 2].map((mmPerPx) => placedTexts(scale('below', 1), at, mmPerPx, 10)[0]!)
+    expect([small!.size, large!.size]).toEqual([5, 20])
+    expect(large!.to[1] - 60).toBe(4 * (small!.to[1] - 60))
   })
 })

@@ -64,10 +64,13 @@ describe('measures', () => {
 
 describe('scales', () => {
   it('stand beside what a step draws, each with its text and a line to its place', () => {
-    const scales = [{ side: 'below', marks: [{ at: [10, 20], text: '1' }, { at: [60, 20], text: '2' }] }] // prettier-ignore
-    const shown = onSheet(SheetScales, { scales })
+    const marks = [{ at: [10, 20], text: '1', out: 0.5, aside: 0 }, { at: [60, 20], text: '2', out: 2, aside: 1 }] // prettier-ignore
+    const shown = onSheet(SheetScales, { scales: [{ side: 'below', marks }], wideMm: 400 })
     expect(shown.findAll('.scales text').map((text) => text.text())).toEqual(['1', '2'])
-    expect(shown.findAll('.scales path')).toHaveLength(2)
+    expect(shown.findAll('.scales path').map((path) => /^[ML\d. -]+$/.test(path.attributes('d')!))).toEqual([
+      true,
+      true,
+    ])
   })
 })
 

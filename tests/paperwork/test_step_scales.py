@@ -1,43 +1,50 @@
 """The measures and numbers in the pictures of step sheets."""
 
-import itertools
-
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
-from orthopsis.core.drawing.answer import Scale, ScaleMark
-from orthopsis.core.drawing.beside import WIDE
-from orthopsis.paperwork.step_scales import SIZE_MM, scale_texts
+from orthopsis.core.drawing.answer import PointLetter, Scale, ScaleMark, ScaleSide
+from orthopsis.core.drawing.beside import TALL, text_wide
+from orthopsis.paperwork.step_scales import SIZE_MM, letter_texts, scale_texts
 
-PLACES = st.lists(st.tuples(st.floats(0, 400), st.floats(0, 280)), min_size=1, max_size=14)
+SIDES: list[ScaleSide] = ["below", "above", "left", "right"]
 
 
-@given(PLACES, st.sampled_from(["below", "left", "right"]), st.floats(0.1, 0.5))
-def test_no_two_figures_touch_and_none_stands_on_its_place(
-    places: list[tuple[float, float]], side: str, factor: float
+@given(
+    st.tuples(st.floats(0, 400), st.floats(0, 280)), st.sampled_from(SIDES), st.floats(0.5, 9), st.floats(-3, 3),
+    st.floats(0.1, 0.5), st.sampled_from(["0", "12.5", "144"]),
+)  # fmt: skip
+def test_a_figure_stands_at_its_side_and_a_line_leads_to_it(
+    at: tuple[float, float], side: ScaleSide, out: float, aside: float, factor: float, text: str
 ) -> None:
-    along = 0 if side == "below" else 1
-    fixed = places[0][1 - along]  # a scale lies along a foot or an edge
-    at = [(x, fixed) if along == 0 else (fixed, y) for x, y in places]
-    marks = [ScaleMark(at=place, text=str(i * 7)) for i, place in enumerate(at)]
-    texts = list(scale_texts(Scale(side=side, marks=marks), 12.0, 150.0, factor))  # type: ignore[arg-type]
-    assert sorted(t.text for t in texts) == sorted(m.text for m in marks)
-    boxes = [(t.left, t.low, t.left + len(t.text) * WIDE * SIZE_MM, t.low + 0.7 * SIZE_MM) for t in texts]
-    for (a, b, c, d), (e, f, g, h) in itertools.combinations(boxes, 2):
-        assert c <= e or g <= a or d <= f or h <= b
-    for text, (left, low, right, high) in zip(texts, boxes, strict=True):
-        x, y = text.start
-        assert not (left < x < right and low < y < high)
+    """As far out and aside as it is asked for, however small the picture is."""
+    mark = ScaleMark(at=at, text=text, out=out, aside=aside)
+    (found,) = scale_texts(Scale(side=side, marks=[mark]), 12.0, 150.0, factor)
+    x, y = 12 + factor * at[0], 150 + factor * at[1]
+    assert found.start == pytest.approx((x, y))
+    far, along = out * SIZE_MM, aside * SIZE_MM
+    ways = {"below": (along, -far), "above": (along, far), "left": (-far, along), "right": (far, along)}
+    assert found.end == pytest.approx((x + ways[side][0], y + ways[side][1]))
+    left, low, right, high = found.left, found.low, found.left + text_wide(text, SIZE_MM), found.low + TALL * SIZE_MM
+    beyond = {"below": y - high, "above": low - y, "left": x - right, "right": left - x}
+    assert far < beyond[side] < far + 0.3 * SIZE_MM
+    if side in ("below", "above"):
+        assert (left + right) / 2 == pytest.approx(found.end[0])
+    else:
+        assert (low + high) / 2 == pytest.approx(found.end[1])
 
 
-def test_texts_twice_as_tall_take_twice_the_room_and_still_do_not_touch() -> None:
-    marks = [ScaleMark(at=(float(at), 40.0), text=f"{at}") for at in (100, 103, 106, 140)]
-    scale = Scale(side="below", marks=marks)
-    for size in (SIZE_MM, 2 * SIZE_MM):
-        texts = list(scale_texts(scale, 0.0, 0.0, 1.0, size=size))
-        boxes = [(t.left, t.low, t.left + len(t.text) * WIDE * size, t.low + 0.7 * size) for t in texts]
-        for i, one in enumerate(boxes):
-            for two in boxes[i + 1 :]:
-                assert any(one[k] >= two[k + 2] or two[k] >= one[k + 2] for k in (0, 1)), (one, two)
-        assert all(t.left + len(t.text) * WIDE * size / 2 == pytest.approx(t.start[0]) for t in texts)
+def test_figures_twice_as_tall_stand_twice_as_far_out() -> None:
+    scale = Scale(side="below", marks=[ScaleMark(at=(100.0, 40.0), text="7", out=1.5)])
+    (small,), (large,) = (list(scale_texts(scale, 0.0, 0.0, 1.0, size=size)) for size in (SIZE_MM, 2 * SIZE_MM))
+    assert 40 - large.end[1] == pytest.approx(2 * (40 - small.end[1]))
+
+
+def test_letters_stand_away_from_the_middle_of_all() -> None:
+    corners = [(0.0, 0.0), (60.0, 0.0), (60.0, 40.0), (0.0, 40.0)]
+    letters = [PointLetter(at=at, text=text, across="1", up="2") for at, text in zip(corners, "abcd", strict=True)]
+    for found, (x, y) in zip(letter_texts(letters, 0.0, 0.0, 1.0), corners, strict=True):
+        middle = (found.left + text_wide("a", SIZE_MM) / 2, found.low + 0.32 * SIZE_MM)
+        assert (middle[0] - 30) * (x - 30) > (x - 30) ** 2
+        assert (middle[1] - 20) * (y - 20) > (y - 20) ** 2

@@ -2615,13 +2615,13 @@ export interface components {
              * Side
              * @enum {string}
              */
-            side: "below" | "left" | "right";
+            side: "below" | "above" | "left" | "right";
             /** Marks */
             marks: components["schemas"]["ScaleMark"][];
         };
         /**
          * ScaleMark
-         * @description A place on a scale, and what is read there.
+         * @description A place on a scale, and what is read there: ``out`` and ``aside``, to the right or up, in times its size.
          */
         ScaleMark: {
             /** At */
@@ -2631,6 +2631,16 @@ export interface components {
             ];
             /** Text */
             text: string;
+            /**
+             * Out
+             * @default 0.5
+             */
+            out: number;
+            /**
+             * Aside
+             * @default 0
+             */
+            aside: number;
         };
         /**
          * SeekAct

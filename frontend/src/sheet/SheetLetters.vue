@@ -1,17 +1,17 @@
 <script setup lang="ts">
-/** The letters by which the words of a step name its points, each on the outer side of its point. */
+/** The letters by which a step names its points, each on the outer side of its point; as tall as its measures. */
 import { computed } from 'vue'
 
 import type { PointLetter } from '@/api/types'
 
-import { RIM } from './beside'
+import { measurePx, RIM } from './beside'
 import { useSheet } from './context'
 import { placedLetters } from './letters'
 
-const props = withDefaults(defineProps<{ letters: PointLetter[]; size?: number }>(), { size: 19 })
+const props = defineProps<{ letters: PointLetter[]; wideMm: number }>()
 const { at, mmPerPx } = useSheet()
 
-const placed = computed(() => placedLetters(props.letters, at, mmPerPx.value, props.size))
+const placed = computed(() => placedLetters(props.letters, at, mmPerPx.value, measurePx(props.wideMm, mmPerPx.value)))
 </script>
 
 <template>

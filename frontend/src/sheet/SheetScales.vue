@@ -1,19 +1,18 @@
 <script setup lang="ts">
-/** Measures, or the numbers of light lines, beside what a step draws. Texts that would touch stand in two rows. */
+/** Measures, or the numbers of light lines, beside what a step draws, in a picture that shows so much of the sheet. */
 import { computed } from 'vue'
 
 import type { Scale } from '@/api/types'
 
-import { RIM } from './beside'
+import { measurePx, RIM } from './beside'
 import { useSheet } from './context'
 import { placedTexts } from './scales'
 
-const props = withDefaults(defineProps<{ scales: Scale[]; size?: number; clear?: number }>(), { size: 17, clear: 0 })
+const props = defineProps<{ scales: Scale[]; wideMm: number }>()
 const { at, mmPerPx } = useSheet()
 
-const texts = computed(() =>
-  props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, props.size, props.clear)),
-)
+const size = computed(() => measurePx(props.wideMm, mmPerPx.value))
+const texts = computed(() => props.scales.flatMap((scale) => placedTexts(scale, at, mmPerPx.value, size.value)))
 </script>
 
 <template>

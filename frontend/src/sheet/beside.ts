@@ -18,7 +18,9 @@ export const RIM = 0.2
 
 /** How wide a figure of the shipped typeface is, as a share of the size of the text. */
 const WIDE = 0.6
-const TALL = 0.75
+export const TALL = 0.75
+/** Between the line from a place of a scale and its text. */
+export const NEXT = 0.2
 /** How far rows of measures are apart, and how far from what is measured a line to a row further out begins. */
 const ROW = 1.3
 const CLEAR = 0.2

@@ -1,5 +1,7 @@
-/** Where the texts of a scale stand: beside their places, in as many rows as it takes that they do not touch. */
+/** Where the texts of a scale stand: so far from their places, and at that side of them, as the core has found room. */
 import type { Place, Scale } from '@/api/types'
+
+import { NEXT, TALL } from './beside'
 
 export interface ScaleText {
   text: string
@@ -11,44 +13,21 @@ export interface ScaleText {
   anchor: 'start' | 'middle' | 'end'
 }
 
-const GAP_PX = 6
-const TICK_PX = 7
-/** How wide a figure of the shipped typeface is, as a share of the size of the text. */
-const WIDE = 0.6
-
-/** `clearPx`: how much room is left beside the places for letters. */
 export function placedTexts(
-  scale: Scale,
+  { side, marks }: Scale,
   at: (place: Place) => Place,
   mmPerPx: number,
   sizePx: number,
-  clearPx = 0,
 ): ScaleText[] {
   const size = sizePx * mmPerPx
-  const tick = (TICK_PX + clearPx) * mmPerPx
-  const gap = GAP_PX * mmPerPx
-  const below = scale.side === 'below'
-  const along = below ? 0 : 1
-  const ends: number[] = []
-  const marks = scale.marks
-    .map((mark) => ({ text: mark.text, at: at(mark.at), room: below ? mark.text.length * WIDE * size : size }))
-    .sort((a, b) => a.at[along] - b.at[along])
-  const deepest = Math.max(...marks.map((mark) => mark.text.length)) * WIDE * size + gap
-  return marks.map(({ text, at: [x, y], room }) => {
-    const low = (below ? x : y) - room / 2
-    let row = ends.findIndex((end) => end + gap / 2 <= low)
-    if (row < 0) row = ends.length
-    ends[row] = low + room
-    const out = tick + row * (below ? size * 1.05 : deepest)
-    const way = scale.side === 'left' ? -1 : 1
-    const shared = { text, size, from: [x, y] as Place }
-    if (below) return { ...shared, to: [x, y + out] as Place, x, y: y + out + size * 0.95, anchor: 'middle' as const }
-    return {
-      ...shared,
-      to: [x + way * out, y] as Place,
-      x: x + way * (out + gap / 2),
-      y: y + size * 0.36,
-      anchor: way < 0 ? ('end' as const) : ('start' as const),
-    }
+  const gap = NEXT * size
+  const isLevel = side === 'left' || side === 'right'
+  const way = side === 'left' || side === 'above' ? -1 : 1
+  return marks.map(({ at: mark, text, out, aside }) => {
+    const [x, y] = at(mark)
+    const to: Place = isLevel ? [x + way * out * size, y - aside * size] : [x + aside * size, y + way * out * size]
+    const beside = { text, size, from: [x, y] as Place, to, x: to[0], y: to[1] + (TALL / 2) * size }
+    if (isLevel) return { ...beside, x: to[0] + way * gap, anchor: way < 0 ? ('end' as const) : ('start' as const) }
+    return { ...beside, y: to[1] + (way < 0 ? -gap : gap + TALL * size), anchor: 'middle' as const }
   })
 }

@@ -109,8 +109,8 @@ useEventListener('keydown', (event) => {
           <SheetLines :stage="stage" :selected="shown" />
           <SheetPoints :marks="stage?.marks" :taken-up="stage?.takenUp" :only="stage?.points" />
           <template v-if="told">
-            <SheetScales :scales="told.scales" :size="13" :clear="told.letters.length ? 18 : 0" />
-            <SheetLetters :letters="told.letters" :size="14" />
+            <SheetScales :scales="told.scales" :wide-mm="exercise.picture.sheet.width_mm" />
+            <SheetLetters :letters="told.letters" :wide-mm="exercise.picture.sheet.width_mm" />
           </template>
           <SheetMeasures v-if="chosen" :about="chosen" />
           <SheetHandles

@@ -9,7 +9,7 @@ from orthopsis.core.drawing.answer import Beyond, Box, Dimension, Drawing, Place
 from orthopsis.core.telling.clear_measures import with_clear_measures
 from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.pdf import BOLD, Pages
-from orthopsis.paperwork.step_scales import CLEAR, dimension_text, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import dimension_text, letter_texts, scale_texts
 
 _PENS = 0.7
 """Of their width on the sheet itself the pens of step pictures have this share, however small those are (no source)."""
@@ -134,8 +134,7 @@ def _write(pages: Pages, step: Step, window: _Window, size: float) -> None:
     canvas, (left, low) = pages.canvas, window.origin
     canvas.setStrokeGray(0.5)
     canvas.setLineWidth(0.15)
-    clear = CLEAR * size if step.letters else 0.0
-    for text in (text for scale in step.scales for text in scale_texts(scale, left, low, window.scale, clear, size)):
+    for text in (text for scale in step.scales for text in scale_texts(scale, left, low, window.scale, size)):
         canvas.line(*text.start, *text.end)
         pages.text(text.left, text.low, text.text, size)
     canvas.setFillGray(0.15)

@@ -14,7 +14,7 @@ from orthopsis.core.drawing.answer import Box, Drawing, DrawnLine, Place, Step
 from orthopsis.core.drawing.stage import new_lines
 from orthopsis.core.telling.clear_measures import with_clear_measures
 from orthopsis.paperwork.art import TONE_GREY
-from orthopsis.paperwork.step_scales import CLEAR, SIZE_MM, dimension_text, letter_texts, scale_texts
+from orthopsis.paperwork.step_scales import SIZE_MM, dimension_text, letter_texts, scale_texts
 
 _PAGE = Path(__file__).with_name("pages") / "take_home.html"
 _ROWS = 34
@@ -87,8 +87,7 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], whole: Box) -> 
 def _texts(step: Step, figure_mm: float) -> Iterator[list[object]]:
     """Yield the measures and letters of a step: the line that leads to each, where its middle stands, and the text."""
     scale = SIZE_MM / figure_mm
-    clear = CLEAR * SIZE_MM if step.letters else 0.0
-    for one in (one for scaled in step.scales for one in scale_texts(scaled, 0.0, 0.0, scale, clear)):
+    for one in (one for scaled in step.scales for one in scale_texts(scaled, 0.0, 0.0, scale)):
         middle = (one.left + len(one.text) * 0.3 * SIZE_MM) / scale
         yield [
             _place(_scaled(one.start, scale)),

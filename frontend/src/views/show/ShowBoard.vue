@@ -19,6 +19,8 @@ import ShowHand from './ShowHand.vue'
 import { NOTHING, type Showing } from './showing'
 import SpotLight from './SpotLight.vue'
 
+const MANY = 8
+
 const props = defineProps<{
   drawing: Drawing
   step: Step
@@ -34,6 +36,8 @@ const wideMm = computed(() => (part.value ? part.value[2] - part.value[0] : prop
 const { width } = useWindowSize()
 /** Figures grow with the wall. */
 const size = computed(() => Math.max(17, Math.round(width.value * 0.0135)))
+/** Where many points are marked they are smaller, so that each of them is seen. */
+const dot = computed(() => (props.showing.shown.value.marks.length > MANY ? 7 : 11))
 const hidden = computed(() => {
   const all = props.drawing.lines.filter((line) => line.role !== 'detail').map((line) => line.id)
   return { ...NOTHING, light: new Set(all) }
@@ -72,12 +76,12 @@ const hidden = computed(() => {
         :marks="moving || step.letters.length ? [] : shown.marks"
         :taken-up="shown.takenUp"
         :only="shown.points"
-        :size="11"
+        :size="dot"
       />
       <SpotLight v-if="looks.spotlight" :step="step" />
       <SheetDimensions :dimensions="step.dimensions" :wide-mm="wideMm" />
-      <SheetScales :scales="step.scales" :size="size" :clear="step.letters.length ? size * 1.4 : 0" />
-      <SheetLetters :letters="step.letters" :size="size + 2" />
+      <SheetScales :scales="step.scales" :wide-mm="wideMm" />
+      <SheetLetters :letters="step.letters" :wide-mm="wideMm" />
       <SheetBeyond v-if="part" :beyond="step.beyond" :size="size" />
       <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
     </SheetView>

@@ -143,17 +143,22 @@ StepAct = Literal["earlier", "later", "join", "part", "split", "whole", "extra",
 made extra and required again, left out, told in the teacher's words and in its own again."""
 
 
+ScaleSide = Literal["below", "above", "left", "right"]
+
+
 class ScaleMark(AnswerPart):
-    """A place on a scale, and what is read there."""
+    """A place on a scale, and what is read there: ``out`` and ``aside``, to the right or up, in times its size."""
 
     at: Place
     text: str
+    out: float = 0.5
+    aside: float = 0.0
 
 
 class Scale(AnswerPart):
     """Measures, or counted light lines, along one side of what a step draws; ``side`` of it the texts stand."""
 
-    side: Literal["below", "left", "right"]
+    side: ScaleSide
     marks: list[ScaleMark]
 
 

@@ -1,13 +1,14 @@
-"""Where do the line and the measure of a length stand in a picture, beside what is measured?
+"""Where do texts stand in a picture: measures beside what is measured, figures of a scale, letters at points?
 
 The line goes on under a text that stands beyond its end, and a thin line leads to one that stands away from it all, as
 draughtsmen do. All sizes are shares of how tall the text is, so that they are the same on paper and on a screen.
 """
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass
 
-from orthopsis.core.drawing.answer import Place
+from orthopsis.core.drawing.answer import Place, ScaleSide
 
 WIDE = 0.6
 """How wide a figure of the shipped typeface is."""
@@ -17,6 +18,11 @@ GAP, TALL = 0.12, 0.75
 """Between a tick and the text, and how tall a figure is."""
 ROW, CLEAR = 1.3, 0.2
 """How far rows of measures are apart, and how far from what is measured a line to a row further out begins."""
+
+NEXT = 0.2
+"""Between the line from a place of a scale and its text."""
+AWAY, DOWN = 0.85, 0.32
+"""How far the middle of a letter is from its point, and the letter's line below that."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -80,3 +86,37 @@ def beside(
     first, last = (min(0.0, at - reach), max(1.0, at + reach)) if not 0 < at < 1 else (0.0, 1.0)
     begins, ends = ((one[0] + t * (two[0] - one[0]), one[1] + t * (two[1] - one[1])) for t in (first, last))
     return BesideLength(begins, ends, (tick, other), left, low)
+
+
+def scale_text(
+    at: Place, side: ScaleSide, out: float, text: str, size: float, aside: float = 0.0
+) -> tuple[Place, Place]:  # fmt: skip
+    """Return where the line from a place of a scale to its text ends, and where that begins: left and low.
+
+    Args:
+        side: at which the text stands; ``out``: how far from the place, ``aside``: how far right or up from there, as
+            shares of its size.
+        size: how tall the text is, in the units of the place.
+    """
+    is_level = side in ("left", "right")
+    far, along, wide = (-out if side in ("left", "below") else out) * size, aside * size, text_wide(text, size)
+    x, y = (at[0] + far, at[1] + along) if is_level else (at[0] + along, at[1] + far)
+    gap = NEXT * size
+    begins = {
+        "below": (x - wide / 2, y - gap - TALL * size),
+        "above": (x - wide / 2, y + gap),
+        "left": (x - gap - wide, y - TALL / 2 * size),
+        "right": (x + gap, y - TALL / 2 * size),
+    }
+    return (x, y), begins[side]
+
+
+def letter_places(points: Sequence[Place], size: float) -> list[Place]:
+    """Return where the letters of some points begin, left and low: each away from the middle of all of them."""
+    middle = [sum(axis) / len(points) for axis in zip(*points, strict=True)] if points else [0.0, 0.0]
+    result = []
+    for x, y in points:
+        way = (x - middle[0], y - middle[1])
+        away = AWAY * size / (math.hypot(*way) or 1.0)
+        result.append((x + way[0] * away - WIDE * size / 2, y + way[1] * away - DOWN * size))
+    return result

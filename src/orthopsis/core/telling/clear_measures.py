@@ -6,14 +6,26 @@ line leads; the first that is as clear as any is taken.
 
 import math
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass
+from dataclasses import dataclass, replace
 from typing import Any
 
 import numpy as np
-from numpy.typing import NDArray
 
 from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Length, Place, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
+from orthopsis.core.telling.clear_room import (
+    DRIFT,
+    FURTHER,
+    OVER_LINE,
+    OVER_TEXT,
+    RIM,
+    Array,
+    Room,
+    Segments,
+    box_about,
+    overlaps,
+)
+from orthopsis.core.telling.clear_scales import letter_boxes, with_clear_figures
 
 SHOWN = 50
 """A picture on the wall is so many times as wide as its texts are tall."""
@@ -27,90 +39,37 @@ STAGES = ((range(1), ALONG), (range(1, OUT + 1), ALONG), (range(FAR_OUT + 1), FI
 """In which rows, and beside which shares of its length, places are tried, until one is clear."""
 TURNS, AWAY = 24, (2.5, 3.0, 3.5, 4.0, 5.0, 6.0, 7.0, 8.0, 9.0, 10.5, 12.5, 15.0)
 """In how many directions, and how many times the size of its text away, a measure is tried to which a line leads."""
-OVER_LINE, OVER_MEASURE, OVER_FRAME, PAST_END, FURTHER = 20, 1000, 4000, 6, 1
-"""How bad it is to stand over a line, another measure and the frame, beyond the length, where it may be taken for that
-of another one, and a row further out (no source)."""
-RIM, DRIFT = 0.12, 0.04
-"""How much about a text stays clear, as a share of its size, and of how far out it is: elsewhere it is a little larger
-or smaller, and so further out or nearer."""
+PAST_END = 6
+"""How bad it is to stand beyond the length, where a measure may be taken for that of another one (no source)."""
 ROUNDS = 2
 """So often each measure is placed: in the second round it knows where all others stand."""
 
-Array = NDArray[np.float64]
 Times = Callable[[Box], float]
 
 
 def with_clear_measures(
     steps: Sequence[Step], lines: Iterable[DrawnLine], whole: Box, times: Times = lambda part: SHOWN
 ) -> list[Step]:
-    """Return the steps with each of their measures where it is clear, as far as there is such a place.
+    """Return the steps with each of their measures and figures where it is clear, as far as there is such a place.
 
     Args:
         lines: all that are drawn.
         whole: the part of the sheet that a picture shows that is no close-up.
         times: how many times a picture is as wide as its texts are tall, by what it shows; on the wall if not told.
     """
-    segments, result = _Segments([*lines]), list[Step]()
+    segments, result = Segments([*lines]), list[Step]()
     for step in steps:
         segments.follow(step)
-        if not step.dimensions:
+        if not step.dimensions and not step.scales:
             result.append(step)
             continue
         part = step.close_up or whole
-        room = _Room(segments, part, (part[2] - part[0]) / times(part))
-        result.append(step.model_copy(update={"dimensions": _clear(step.dimensions, room)}))
+        size = (part[2] - part[0]) / times(part)
+        room = Room(segments, part, size, letter_boxes(step, size))
+        scales, figures = with_clear_figures(step.scales, room)
+        room = replace(room, texts=np.concatenate((room.texts, figures)))
+        result.append(step.model_copy(update={"scales": scales, "dimensions": _clear(step.dimensions, room)}))
     return result
-
-
-class _Segments:
-    """The straight pieces of the lines that are on the paper so far."""
-
-    def __init__(self, lines: Sequence[DrawnLine]) -> None:
-        pieces = [
-            (row, *a, *b)
-            for row, line in enumerate(lines)
-            for a, b in zip((line.start, *line.bend), (*line.bend, line.end), strict=True)
-        ]
-        found = np.array(pieces, dtype=float).reshape(-1, 5)
-        self._line_of = found[:, 0].astype(np.int64)
-        self._middle, self._half = (found[:, 1:3] + found[:, 3:]) / 2, (found[:, 3:] - found[:, 1:3]) / 2
-        self._rows = {line.id: row for row, line in enumerate(lines)}
-        self._light, self._dark = np.zeros(len(lines), dtype=bool), np.zeros(len(lines), dtype=bool)
-
-    def follow(self, step: Step) -> None:
-        """Do what a step does."""
-        for numbers, kept, is_there in (
-            (step.takes_away, self._light, False), (step.draws, self._light, True), (step.darkens, self._dark, True)
-        ):  # fmt: skip
-            kept[[self._rows[number] for number in numbers if number in self._rows]] = is_there
-
-    def crossed(self, boxes: Array) -> NDArray[np.int64]:
-        """Return how many pieces run over each of some rectangles, shape (n, 4).
-
-        A segment and a rectangle are apart if one of three axes parts them (any textbook of computer graphics).
-        """
-        shown = (self._light | self._dark)[self._line_of]
-        middle, half = self._middle[shown], self._half[shown]
-        centre, reach = (boxes[:, :2] + boxes[:, 2:]) / 2, (boxes[:, 2:] - boxes[:, :2]) / 2
-        off, wide = middle[None] - centre[:, None], np.abs(half)[None]
-        is_near = np.all(np.abs(off) <= reach[:, None] + wide, axis=2)
-        across = np.abs(half[None, :, 0] * off[:, :, 1] - half[None, :, 1] * off[:, :, 0])
-        is_near &= across <= reach[:, None, 0] * wide[:, :, 1] + reach[:, None, 1] * wide[:, :, 0]
-        return np.asarray(np.count_nonzero(is_near, axis=1))
-
-
-@dataclass(frozen=True, slots=True)
-class _Room:
-    """The picture of a step: what is on the paper, the part of the sheet that is shown, and how tall its texts are."""
-
-    segments: _Segments
-    part: Box
-    size: float
-
-    def bad(self, boxes: Array) -> Array:
-        """Return how bad it is to stand in each of some rectangles, shape (n, 4)."""
-        is_over_frame = np.any((boxes[:, :2] < self.part[:2]) | (boxes[:, 2:] > self.part[2:]), axis=1)
-        return np.asarray(OVER_LINE * self.segments.crossed(boxes) + OVER_FRAME * is_over_frame)
 
 
 @dataclass(frozen=True, slots=True)
@@ -148,7 +107,7 @@ class _Tried:
     """
 
     def __init__(
-        self, given: Dimension, places: Sequence[_At], boxes: Array, bad: Array, room: _Room
+        self, given: Dimension, places: Sequence[_At], boxes: Array, bad: Array, room: Room
     ) -> None:  # fmt: skip
         self._given, self._places, self._size = given, places, room.size
         self.boxes: list[Box] = list(map(tuple, boxes.tolist()))
@@ -169,11 +128,11 @@ class _Tried:
             one = self.placed(place)
             found = beside(one.start, one.end, one.out, one.at, one.text, self._size, one.row, one.away)
             is_far = one.row or one.away is not None
-            self._lines[place] = [_about(*line) for line in (found.lines if is_far else found.lines[:1])]
+            self._lines[place] = [box_about(*line) for line in (found.lines if is_far else found.lines[:1])]
         return self._lines[place]
 
 
-def _in_rows(given: Dimension, rows: Sequence[int], along: Sequence[float], room: _Room) -> _Tried:
+def _in_rows(given: Dimension, rows: Sequence[int], along: Sequence[float], room: Room) -> _Tried:
     """Return the places of a measure in some rows beside its length."""
     sides = [*_sides(given, room.size, along)]
     places = [(side, at, row) for side in sides for row in rows for at in side.shares]
@@ -184,7 +143,7 @@ def _in_rows(given: Dimension, rows: Sequence[int], along: Sequence[float], room
     return _Tried(given, where, boxes, PAST_END * past + FURTHER * further, room)
 
 
-def _all_about(given: Dimension, room: _Room) -> _Tried:
+def _allbox_about(given: Dimension, room: Room) -> _Tried:
     """Return the places of a measure all about its length, to which a line leads, off its own line."""
     size, where, boxes, bad = room.size, list[_At](), list[Array](), list[Array]()
     turns = np.arange(TURNS) * math.tau / TURNS
@@ -207,7 +166,7 @@ def _all_about(given: Dimension, room: _Room) -> _Tried:
 class _Measure:
     """A measure, the places that it may have, and which one it has."""
 
-    def __init__(self, given: Dimension, room: _Room) -> None:
+    def __init__(self, given: Dimension, room: Room) -> None:
         self.given, self._room = given, room
         self._tried = list[_Tried]()
         self.at: tuple[_Tried, int] | None = None
@@ -218,7 +177,7 @@ class _Measure:
         for i in range(len(STAGES) + 1):
             if i == len(self._tried):
                 given, room = self.given, self._room
-                self._tried.append(_in_rows(given, *STAGES[i], room) if i < len(STAGES) else _all_about(given, room))
+                self._tried.append(_in_rows(given, *STAGES[i], room) if i < len(STAGES) else _allbox_about(given, room))
             tried = self._tried[i]
             for place in tried.best_first:
                 if tried.alone[place] >= least:
@@ -239,26 +198,18 @@ def _bad_beside(one: tuple[_Tried, int], other: tuple[_Tried, int]) -> int:
     """Return how bad it is that two measures stand at some places: their texts and the lines beside their lengths."""
     mine, theirs = (tried.boxes[place] for tried, place in (one, other))
     over_lines = [
-        _overlaps(box, line) for box, (tried, place) in ((mine, other), (theirs, one)) for line in tried.lines(place)
+        overlaps(box, line) for box, (tried, place) in ((mine, other), (theirs, one)) for line in tried.lines(place)
     ]
-    return OVER_MEASURE * _overlaps(mine, theirs) + OVER_LINE * sum(over_lines)
+    return OVER_TEXT * overlaps(mine, theirs) + OVER_LINE * sum(over_lines)
 
 
-def _clear(dimensions: Sequence[Dimension], room: _Room) -> list[Dimension]:
+def _clear(dimensions: Sequence[Dimension], room: Room) -> list[Dimension]:
     """Return the lengths, each where its measure is clear: in the second round all know where the others stand."""
     measures = [_Measure(given, room) for given in dimensions]
     for _ in range(ROUNDS if len(measures) > 1 else 1):
         for mine in measures:
             mine.choose([other for other in measures if other is not mine])
     return [mine.placed for mine in measures]
-
-
-def _about(start: Place, end: Place) -> Box:
-    return min(start[0], end[0]), min(start[1], end[1]), max(start[0], end[0]), max(start[1], end[1])
-
-
-def _overlaps(one: Box, other: Box) -> bool:
-    return one[0] < other[2] and other[0] < one[2] and one[1] < other[3] and other[1] < one[3]
 
 
 def _sides(given: Dimension, size: float, along: Sequence[float]) -> Iterator[_Side]:

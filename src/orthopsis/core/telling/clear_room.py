@@ -1,0 +1,97 @@
+"""Where in the picture of a step is there room for a text: clear of lines, of other texts, and within the frame?"""
+
+from collections.abc import Sequence
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from orthopsis.core.drawing.answer import Box, DrawnLine, Place, Step
+
+OVER_LINE, OVER_TEXT, OVER_FRAME, FURTHER = 20, 1000, 4000, 1
+"""How bad it is to stand over a line, another text and the frame, and a row further away (no source)."""
+RIM, DRIFT = 0.12, 0.04
+"""How much about a text stays clear, as a share of its size, and of how far out it is: elsewhere it is a little larger
+or smaller, and so further out or nearer."""
+
+Array = NDArray[np.float64]
+
+
+class Segments:
+    """The straight pieces of the lines that are on the paper so far."""
+
+    def __init__(self, lines: Sequence[DrawnLine]) -> None:
+        pieces = [
+            (row, *a, *b)
+            for row, line in enumerate(lines)
+            for a, b in zip((line.start, *line.bend), (*line.bend, line.end), strict=True)
+        ]
+        found = np.array(pieces, dtype=float).reshape(-1, 5)
+        self._line_of = found[:, 0].astype(np.int64)
+        self._middle, self._half = (found[:, 1:3] + found[:, 3:]) / 2, (found[:, 3:] - found[:, 1:3]) / 2
+        self._low, self._high = np.minimum(found[:, 1:3], found[:, 3:]), np.maximum(found[:, 1:3], found[:, 3:])
+        self._rows = {line.id: row for row, line in enumerate(lines)}
+        self._light, self._dark = np.zeros(len(lines), dtype=bool), np.zeros(len(lines), dtype=bool)
+
+    def follow(self, step: Step) -> None:
+        """Do what a step does."""
+        for numbers, kept, is_there in (
+            (step.takes_away, self._light, False), (step.draws, self._light, True), (step.darkens, self._dark, True)
+        ):  # fmt: skip
+            kept[[self._rows[number] for number in numbers if number in self._rows]] = is_there
+
+    def crossed(self, boxes: Array) -> NDArray[np.int64]:
+        """Return how many pieces run over each of some rectangles, shape (n, 4).
+
+        A segment and a rectangle are apart if one of three axes parts them (any textbook of computer graphics).
+        """
+        shown = (self._light | self._dark)[self._line_of]
+        # Most lines are far from all of them.
+        shown &= np.all((self._low <= boxes[:, 2:].max(axis=0)) & (self._high >= boxes[:, :2].min(axis=0)), axis=1)
+        middle, half = self._middle[shown], self._half[shown]
+        centre, reach = (boxes[:, :2] + boxes[:, 2:]) / 2, (boxes[:, 2:] - boxes[:, :2]) / 2
+        off, wide = middle[None] - centre[:, None], np.abs(half)[None]
+        is_near = np.all(np.abs(off) <= reach[:, None] + wide, axis=2)
+        across = np.abs(half[None, :, 0] * off[:, :, 1] - half[None, :, 1] * off[:, :, 0])
+        is_near &= across <= reach[:, None, 0] * wide[:, :, 1] + reach[:, None, 1] * wide[:, :, 0]
+        return np.asarray(np.count_nonzero(is_near, axis=1))
+
+
+@dataclass(frozen=True, slots=True)
+class Room:
+    """The picture of a step.
+
+    Attributes:
+        segments: the lines on the paper.
+        part: what of the sheet it shows, mm.
+        size: how tall its texts are, in mm of the sheet.
+        texts: about what other texts of it stand, shape (n, 4).
+    """
+
+    segments: Segments
+    part: Box
+    size: float
+    texts: Array
+
+    def bad(self, boxes: Array) -> Array:
+        """Return how bad it is to stand in each of some rectangles, shape (n, 4)."""
+        is_over_frame = np.any((boxes[:, :2] < self.part[:2]) | (boxes[:, 2:] > self.part[2:]), axis=1)
+        over_texts = np.count_nonzero(meeting(boxes, self.texts), axis=1)
+        over_lines = OVER_LINE * self.segments.crossed(boxes)
+        return np.asarray(over_lines + OVER_FRAME * is_over_frame + OVER_TEXT * over_texts)
+
+
+def meeting(boxes: Array, others: Array) -> NDArray[np.bool_]:
+    """Tell which of some rectangles meet which others, shape (n, m)."""
+    a, b = boxes[:, None], others[None]
+    return np.asarray(np.all((a[..., :2] < b[..., 2:]) & (b[..., :2] < a[..., 2:]), axis=2))
+
+
+def overlaps(one: Box, other: Box) -> bool:
+    """Tell whether two rectangles overlap."""
+    return one[0] < other[2] and other[0] < one[2] and one[1] < other[3] and other[1] < one[3]
+
+
+def box_about(start: Place, end: Place) -> Box:
+    """Return the rectangle about a line."""
+    return min(start[0], end[0]), min(start[1], end[1]), max(start[0], end[0]), max(start[1], end[1])
