@@ -10,7 +10,8 @@ from scenes import assert_same_point, lands, solved
 from skimage.measure import CircleModel
 
 from conftest import box, exercise_of
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.editing.edit import drag
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
@@ -122,3 +123,12 @@ def test_a_new_one_is_placed_where_it_can_be_drawn() -> None:
     radii = [thing["radius"] for thing in exercise.document()["things"]]
     assert radii == sorted(set(radii))
     assert draw(exercise).lines
+
+
+def test_its_sentence_does_not_say_that_it_stands_by_something() -> None:
+    """It lies about the point, whatever else is on the sheet; a tower beside it may stand by others."""
+    exercise = read_exercise(next(one for one in READY if one["title"].startswith("A small world")))
+    said = {one.title: "".join(piece.text for piece in one.pieces) for one in draw(exercise).sentences}
+    assert said["Land"].startswith("The land lies about the point")
+    assert "It stands" not in said["Land"]
+    assert "It stands on its own." in said["Light tower"]

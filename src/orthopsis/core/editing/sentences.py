@@ -92,13 +92,13 @@ def _thing_sentence(prepared: Prepared, placed: Placed, truth: Mapping[str, floa
 
 
 def _stands(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
-    """Return the words that say what a thing stands on or by; nothing where it is alone."""
+    """Return the words that say what a thing stands on or by; nothing where it is alone, or lies about its point."""
     place, thing = thing_place(placed.index), prepared.exercise.things[placed.index]
     if placed.kind.lies_on_face:
         return _lies(prepared, placed)
     if placed.kind.hangs:
         return _goes(prepared, placed)
-    if len(prepared.things) == 1:
+    if len(prepared.things) == 1 or not placed.kind.has_first_corner:
         return []
     pieces = [SentencePiece(text=" It stands ")]
     if thing.joined_to:

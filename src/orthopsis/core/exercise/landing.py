@@ -48,7 +48,7 @@ def landed(exercise: Exercise, thing: ThingDocument) -> ThingDocument:
     """Return a new thing at the first place where nothing is said against it, or else where least is."""
     setting = setting_of(exercise, thing.view)
     left, bottom = (p.name for p in FIRST_CORNER)
-    if not all(one in KINDS[thing.kind].parameters for one in FIRST_CORNER):  # it lies about the point of its view
+    if not KINDS[thing.kind].has_first_corner:
         return thing
 
     def at(place: Place | None, times: float) -> tuple[ThingDocument, ...]:

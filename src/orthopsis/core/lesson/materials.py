@@ -75,5 +75,11 @@ def materials(needs: Needs, students: int, sheet: str, strip_sizes: Iterable[str
 
 def cautions(needs: Needs) -> list[str]:
     """Return the keys of the words about the care that this takes, those first that are needed first."""
-    asked = {"knife": bool(needs.strips), "liners": True, "curves": needs.has_curves, "building": needs.has_building}
+    asked = {
+        "knife": bool(needs.strips),
+        "liners": True,
+        "compasses": needs.has_compass,
+        "curves": needs.has_curves and not needs.has_compass,
+        "building": needs.has_building,
+    }
     return [*(key for key, is_asked in asked.items() if is_asked), "school"]

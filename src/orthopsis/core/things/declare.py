@@ -14,7 +14,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.sheet.length import format_length, format_limit, format_nearly
 from orthopsis.core.sheet.paper import Sheet
 from orthopsis.core.things.outline import check_outline
-from orthopsis.core.things.parameters import Choice, Length, Parameter, Shape
+from orthopsis.core.things.parameters import FIRST_CORNER, Choice, Length, Parameter, Shape
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.standing import Standing, Unheld
 from orthopsis.core.things.values import Values
@@ -71,6 +71,11 @@ class ThingKind:
     def lies_on_face(self) -> bool:
         """Whether it stands on a face of another thing."""
         return self.hangs == "on_face"
+
+    @property
+    def has_first_corner(self) -> bool:
+        """Whether it stands where its first corner is put; what has none lies about the point of its view."""
+        return all(place in self.parameters for place in FIRST_CORNER)
 
     @property
     def group(self) -> str:

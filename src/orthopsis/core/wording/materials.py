@@ -18,6 +18,7 @@ CAUTIONS: dict[str, str] = {
     "knife": "Strips are cut with a knife or a trimmer by an adult, or under an adult's eye: metal rule, cutting mat, "
     "fingers behind the rule.",
     "liners": "Who darkens with permanent markers works by an open window.",
+    "compasses": "Compasses are carried closed and put away with their points covered; pencils lie point down.",
     "curves": "A compass, if one is used to try a curve, is put away with its point covered; pencils lie point down.",
     "building": "A drawing is no design: how a house is built, codes and licensed people decide.",
     "school": "The rules of your school come first.",
