@@ -7,6 +7,7 @@ line leads; the first that is as clear as any is taken.
 import math
 from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
+from functools import partial
 from typing import Any
 
 import numpy as np
@@ -14,6 +15,7 @@ import numpy as np
 from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Length, Place, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.telling.clear_room import (
+    CROWDED,
     DRIFT,
     FURTHER,
     OVER_LINE,
@@ -65,7 +67,7 @@ def with_clear_measures(
             continue
         part = step.close_up or whole
         size = (part[2] - part[0]) / times(part)
-        room = Room(segments, part, size, letter_boxes(step, size))
+        room = Room(segments, part, size, letter_boxes(step, size), segments.count_in(part) > CROWDED)
         scales, figures = with_clear_figures(step.scales, room)
         room = replace(room, texts=np.concatenate((room.texts, figures)))
         result.append(step.model_copy(update={"scales": scales, "dimensions": _clear(step.dimensions, room)}))
@@ -82,16 +84,14 @@ class _Side:
     shares: tuple[float, ...]
     others: Sequence[Length]
 
-    def boxes(self, text: str, rows: Sequence[int], size: float) -> Array:
-        """Return what the text covers in some rows, at each share, shape (rows, shares, 4)."""
-        found = beside(self.start, self.end, self.out, 0.0, text, size)
+    def boxes(self, text: str, row: int, size: float) -> Array:
+        """Return what the text covers in a row, at each share, shape (shares, 4)."""
+        found = beside(self.start, self.end, self.out, 0.0, text, size, row)
         right, top = found.left + text_wide(text, size), found.low + TALL * size
-        along = np.multiply.outer(self.shares, np.subtract(self.end, self.start))
-        further = np.multiply.outer(rows, ROW * size * np.array(self.out))
-        moved = further[:, None] + along[None]
-        rim = np.multiply.outer(RIM + DRIFT * ROW * np.array(rows), size * np.array((-1, -1, 1, 1)))
-        about = np.array((found.left, found.low, right, top)) + rim
-        return np.asarray(np.concatenate((moved, moved), axis=2) + about[:, None])
+        moved = np.multiply.outer(self.shares, np.subtract(self.end, self.start))
+        rim = (RIM + DRIFT * ROW * row) * size
+        about = np.array((found.left - rim, found.low - rim, right + rim, top + rim))
+        return np.asarray(np.concatenate((moved, moved), axis=1) + about)
 
 
 _At = tuple[_Side, Mapping[str, Any]]
@@ -132,22 +132,21 @@ class _Tried:
         return self._lines[place]
 
 
-def _in_rows(given: Dimension, rows: Sequence[int], along: Sequence[float], room: Room) -> _Tried:
-    """Return the places of a measure in some rows beside its length."""
+def _in_row(given: Dimension, room: Room, row: int, along: Sequence[float]) -> _Tried:
+    """Return the places of a measure in a row beside its length."""
     sides = [*_sides(given, room.size, along)]
-    places = [(side, at, row) for side in sides for row in rows for at in side.shares]
-    boxes = np.concatenate([side.boxes(given.text, rows, room.size).reshape(-1, 4) for side in sides])
-    past = np.array([not 0 < at < 1 for _, at, _ in places])
-    further = np.array([row for *_, row in places])
-    where = [(side, {"at": at, "row": row}) for side, at, row in places]
-    return _Tried(given, where, boxes, PAST_END * past + FURTHER * further, room)
+    places = [(side, at) for side in sides for at in side.shares]
+    boxes = np.concatenate([side.boxes(given.text, row, room.size) for side in sides])
+    past = np.array([not 0 < at < 1 for _, at in places])
+    where = [(side, {"at": at, "row": row}) for side, at in places]
+    return _Tried(given, where, boxes, PAST_END * past + FURTHER * row, room)
 
 
-def _allbox_about(given: Dimension, room: Room) -> _Tried:
-    """Return the places of a measure all about its length, to which a line leads, off its own line."""
+def _all_about(given: Dimension, room: Room, far: float) -> _Tried:
+    """Return the places of a measure all about its length, so far away, to which a line leads, off its own line."""
     size, where, boxes, bad = room.size, list[_At](), list[Array](), list[Array]()
     turns = np.arange(TURNS) * math.tau / TURNS
-    ways = np.multiply.outer(AWAY, np.column_stack((np.cos(turns), np.sin(turns)))).reshape(-1, 2).round(2)
+    ways = far * np.column_stack((np.cos(turns), np.sin(turns))).round(3)
     half = np.array((text_wide(given.text, 1.0), TALL)) / 2
     for side in _sides(given, size, ()):
         way = np.array((-side.out[1], side.out[0]))
@@ -155,12 +154,42 @@ def _allbox_about(given: Dimension, room: Room) -> _Tried:
         is_past = np.abs(ways @ way) > math.dist(side.start, side.end) / 2 / size + half @ np.abs(way) + RIM
         free = ways[is_aside | is_past]
         found = beside(side.start, side.end, side.out, 0.5, given.text, size, away=(0.0, 0.0))
-        far = np.hypot(*free.T)
-        centre, reach = np.add(found.start, found.end) / 2 + size * free, size * (half + (RIM + DRIFT * far)[:, None])
-        boxes.append(np.column_stack((centre - reach, centre + reach)))
+        centre, reach = np.add(found.start, found.end) / 2 + size * free, size * (half + RIM + DRIFT * far)
+        boxes.append(np.concatenate((centre - reach, centre + reach), axis=1))
         bad.append(FURTHER * far + PAST_END * ~is_aside[is_aside | is_past])
         where += [(side, {"away": (x, y)}) for x, y in free.tolist()]
     return _Tried(given, where, np.concatenate(boxes), np.concatenate(bad), room)
+
+
+@dataclass(frozen=True, slots=True)
+class _Set:
+    """Places that are tried together.
+
+    Attributes:
+        at_least: how bad each of them is at least.
+        enough: they are not tried where a place is found that is less bad than this.
+        make: returns them.
+    """
+
+    at_least: float
+    enough: float
+    make: Callable[[Dimension, Room], _Tried]
+
+
+def _sets() -> Iterator[_Set]:
+    """Yield the places that a measure may have, in the order in which they are tried."""
+    enough = 0.0
+    for rows, along in STAGES:
+        for row in rows:
+            yield _Set(FURTHER * row, enough, partial(_in_row, row=row, along=along))
+        enough = FURTHER * rows.stop
+    for far in AWAY:
+        yield _Set(FURTHER * far, OVER_LINE, partial(_all_about, far=far))
+
+
+SETS = tuple(_sets())
+WHERE_CROWDED = 1 + OUT
+"""So many sets are tried where a picture is crowded: further out there is no room either (no source)."""
 
 
 class _Measure:
@@ -168,25 +197,24 @@ class _Measure:
 
     def __init__(self, given: Dimension, room: Room) -> None:
         self.given, self._room = given, room
-        self._tried = list[_Tried]()
+        self._tried = dict[int, _Tried]()
         self.at: tuple[_Tried, int] | None = None
 
     def choose(self, others: Sequence["_Measure"]) -> None:
         """Take the best place beside other measures that have one; one further away only if none nearer is clear."""
         taken, least = [other.at for other in others if other.at], math.inf
-        for i in range(len(STAGES) + 1):
-            if i == len(self._tried):
-                given, room = self.given, self._room
-                self._tried.append(_in_rows(given, *STAGES[i], room) if i < len(STAGES) else _allbox_about(given, room))
-            tried = self._tried[i]
+        for number, places in enumerate(SETS[:WHERE_CROWDED] if self._room.is_crowded else SETS):
+            if least < max(places.at_least, places.enough):
+                continue
+            if number not in self._tried:
+                self._tried[number] = places.make(self.given, self._room)
+            tried = self._tried[number]
             for place in tried.best_first:
                 if tried.alone[place] >= least:
                     break
                 worse = tried.alone[place] + sum(_bad_beside((tried, place), other) for other in taken)
                 if worse < least:
                     least, self.at = worse, (tried, place)
-            if least < (FURTHER * STAGES[i][0].stop if i < len(STAGES) else OVER_LINE):
-                return
 
     @property
     def placed(self) -> Dimension:

@@ -10,6 +10,8 @@ from orthopsis.core.drawing.answer import Box, DrawnLine, Place, Step
 
 OVER_LINE, OVER_TEXT, OVER_FRAME, FURTHER = 20, 1000, 4000, 1
 """How bad it is to stand over a line, another text and the frame, and a row further away (no source)."""
+CROWDED = 1100
+"""A picture with more pieces of lines than these is crowded (no source)."""
 RIM, DRIFT = 0.12, 0.04
 """How much about a text stays clear, as a share of its size, and of how far out it is: elsewhere it is a little larger
 or smaller, and so further out or nearer."""
@@ -40,6 +42,11 @@ class Segments:
         ):  # fmt: skip
             kept[[self._rows[number] for number in numbers if number in self._rows]] = is_there
 
+    def count_in(self, part: Box) -> int:
+        """Return about how many pieces a part of the sheet shows."""
+        shown = (self._light | self._dark)[self._line_of]
+        return int(np.count_nonzero(shown & np.all((self._low <= part[2:]) & (self._high >= part[:2]), axis=1)))
+
     def crossed(self, boxes: Array) -> NDArray[np.int64]:
         """Return how many pieces run over each of some rectangles, shape (n, 4).
 
@@ -48,13 +55,15 @@ class Segments:
         shown = (self._light | self._dark)[self._line_of]
         # Most lines are far from all of them.
         shown &= np.all((self._low <= boxes[:, 2:].max(axis=0)) & (self._high >= boxes[:, :2].min(axis=0)), axis=1)
-        middle, half = self._middle[shown], self._half[shown]
-        centre, reach = (boxes[:, :2] + boxes[:, 2:]) / 2, (boxes[:, 2:] - boxes[:, :2]) / 2
-        off, wide = middle[None] - centre[:, None], np.abs(half)[None]
-        is_near = np.all(np.abs(off) <= reach[:, None] + wide, axis=2)
-        across = np.abs(half[None, :, 0] * off[:, :, 1] - half[None, :, 1] * off[:, :, 0])
-        is_near &= across <= reach[:, None, 0] * wide[:, :, 1] + reach[:, None, 1] * wide[:, :, 0]
-        return np.asarray(np.count_nonzero(is_near, axis=1))
+        (mx, my), (hx, hy) = self._middle[shown].T, self._half[shown].T
+        wide, tall = (boxes[:, 2:] - boxes[:, :2]).T / 2
+        x, y = mx - (boxes[:, 0] + wide)[:, None], my - (boxes[:, 1] + tall)[:, None]
+        is_near = (np.abs(x) <= wide[:, None] + np.abs(hx)) & (np.abs(y) <= tall[:, None] + np.abs(hy))
+        at = np.nonzero(is_near)
+        row, column = at
+        across = np.abs(hx[column] * y[at] - hy[column] * x[at])
+        over = across <= wide[row] * np.abs(hy[column]) + tall[row] * np.abs(hx[column])
+        return np.bincount(row[over], minlength=len(boxes))
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,12 +75,14 @@ class Room:
         part: what of the sheet it shows, mm.
         size: how tall its texts are, in mm of the sheet.
         texts: about what other texts of it stand, shape (n, 4).
+        is_crowded: whether it has so many lines that there is hardly room for texts.
     """
 
     segments: Segments
     part: Box
     size: float
     texts: Array
+    is_crowded: bool
 
     def bad(self, boxes: Array) -> Array:
         """Return how bad it is to stand in each of some rectangles, shape (n, 4)."""
@@ -83,8 +94,8 @@ class Room:
 
 def meeting(boxes: Array, others: Array) -> NDArray[np.bool_]:
     """Tell which of some rectangles meet which others, shape (n, m)."""
-    a, b = boxes[:, None], others[None]
-    return np.asarray(np.all((a[..., :2] < b[..., 2:]) & (b[..., :2] < a[..., 2:]), axis=2))
+    (left, low, right, high), (lefts, lows, rights, highs) = boxes.T[:, :, None], others.T
+    return np.asarray((left < rights) & (lefts < right) & (low < highs) & (lows < high))
 
 
 def overlaps(one: Box, other: Box) -> bool:

@@ -4,26 +4,43 @@ All figures of a scale stand at one side, in their order. Where they have no roo
 along it; then each is as near to its place as it is clear.
 """
 
-import math
 from collections.abc import Sequence
 from dataclasses import replace
 from itertools import pairwise
 
 import numpy as np
 
-from orthopsis.core.drawing.answer import Scale, ScaleMark, ScaleSide, Step
+from orthopsis.core.drawing.answer import Scale, ScaleSide, Step
 from orthopsis.core.drawing.beside import TALL, WIDE, letter_places, scale_text, text_wide
-from orthopsis.core.telling.clear_room import DRIFT, FURTHER, OVER_LINE, RIM, Array, Room, meeting
+from orthopsis.core.telling.clear_room import (
+    DRIFT,
+    FURTHER,
+    OVER_FRAME,
+    OVER_LINE,
+    OVER_TEXT,
+    RIM,
+    Array,
+    Room,
+    meeting,
+)
 
-OUTS = np.array([0.5 + 0.3 * step for step in range(40)])
-"""How far from its place a figure is tried, as shares of its size."""
+NEAR = np.array([(0.5 + 0.3 * step, 0.0) for step in range(4)])
+"""How far from its place, and moved along the scale, a figure is tried first, as shares of its size."""
+FAR = np.array(
+    [
+        (0.5 + out_step * 0.4, nudge)
+        for nudge in (0.0, 0.6, -0.6, 1.2, -1.2, 2.0, -2.0, 3.0, -3.0)
+        for out_step in range(8 if nudge else 24)
+    ]
+)
+"""... and where none of these is clear."""
+MANY = 9
+"""More figures than these are read best in a regular row, over lines or not (no source)."""
 STEEP = 0.8
 """A line to a figure that stands aside leads at least so many times as far out as aside."""
 PARTED = 0.35
 """How far figures are apart that stand beside each other, as a share of their size."""
 OPPOSITE: dict[ScaleSide, ScaleSide] = {"below": "above", "above": "below", "left": "right", "right": "left"}
-NUDGES = (0.0, 0.5, -0.5, 1.0, -1.0, 1.5, -1.5, 2.0, -2.0, 3.0, -3.0)
-"""How far along the scale a figure that is not clear is moved, where that leaves the others their room."""
 OTHER_SIDE, ASIDE = 6, 1
 """How bad it is to stand at the other side than one looks for it first, and aside from its place (no source)."""
 
@@ -39,7 +56,7 @@ def with_clear_figures(scales: Sequence[Scale], room: Room) -> tuple[list[Scale]
     result, before = list[Scale](), len(room.texts)
     for scale in scales:
         best, boxes, bad = _placed(scale, scale.side, room)
-        if bad >= OVER_LINE:
+        if bad >= (OVER_FRAME if room.is_crowded else OVER_LINE):
             other, other_boxes, other_bad = _placed(scale, OPPOSITE[scale.side], room)
             if other_bad + OTHER_SIDE < bad:
                 best, boxes = other, other_boxes
@@ -50,46 +67,77 @@ def with_clear_figures(scales: Sequence[Scale], room: Room) -> tuple[list[Scale]
 
 def _placed(scale: Scale, side: ScaleSide, room: Room) -> tuple[Scale, Array, float]:
     """Return a scale with its figures at a side, what they cover, shape (n, 4), and how bad it is all together."""
-    along, size = (0 if side in ("below", "above") else 1), room.size
-    marks = sorted(scale.marks, key=lambda mark: mark.at[along])
-    rooms = [PARTED * size + (text_wide(mark.text, size) if along == 0 else TALL * size) for mark in marks]
-    limits = room.part[along], room.part[along + 2]
-    middles = spread([mark.at[along] for mark in marks], rooms, *limits)
-    placed, boxes, bad = list[ScaleMark](), list[Array](), 0.0
-    for i, mark in enumerate(marks):
-        begin = middles[i - 1] + rooms[i - 1] / 2 if i else limits[0]
-        end = middles[i + 1] - rooms[i + 1] / 2 if i + 1 < len(marks) else limits[1]
-        least = math.inf
-        for nudge in NUDGES:
-            to = middles[i] + nudge * size
-            if least < OVER_LINE or (nudge and not begin + rooms[i] / 2 <= to <= end - rooms[i] / 2):
-                continue
-            aside = (to - mark.at[along]) / size
-            tried, alone = _tried(mark, side, aside, room)
-            best = int(np.argmin(alone))
-            if alone[best] + ASIDE * abs(nudge) < least:
-                least, box, at = float(alone[best]) + ASIDE * abs(nudge), tried[best], to
-                moved = mark.model_copy(update={"out": round(float(OUTS[best]), 2), "aside": round(aside, 3)})
-        middles[i] = at
-        placed.append(moved)
-        boxes.append(box)
-        bad += least
-    return Scale(side=side, marks=placed), np.array(boxes).reshape(-1, 4), bad
+    figures = _Figures(scale, side, room)
+    near, alone = figures.tried(slice(None), NEAR)
+    chosen, rows = alone.argmin(axis=1), np.arange(len(alone))
+    boxes, bad, places = near[rows, chosen], alone[rows, chosen], NEAR[chosen]
+    has_room = not room.is_crowded and len(figures.marks) <= MANY
+    for i in np.flatnonzero(bad >= (OVER_LINE if has_room else OVER_FRAME)).tolist():
+        (far,), (alone,) = figures.tried(slice(i, i + 1), FAR)
+        best = int(alone.argmin())
+        if alone[best] < bad[i]:
+            boxes[i], bad[i], places[i] = far[best], alone[best], FAR[best]
+            figures.move(i, float(FAR[best, 1]))
+    return figures.at(places), boxes, float(bad.sum())
 
 
-def _tried(mark: ScaleMark, side: ScaleSide, aside: float, room: Room) -> tuple[Array, Array]:
-    """Return about what a figure stands at each distance, shape (n, 4), and how bad that is, (n,)."""
-    size, start = room.size, np.array(mark.at)
-    end, (left, low) = scale_text(mark.at, side, 0.0, mark.text, size, aside)
-    way = np.subtract(scale_text(mark.at, side, 1.0, mark.text, size, aside)[0], end)
-    moved, rim = OUTS[:, None] * way, (RIM + DRIFT * OUTS)[:, None] * size
-    low_corner = moved + np.array((left, low))
-    high_corner = low_corner + np.array((text_wide(mark.text, size), TALL * size))
-    boxes, ends = np.concatenate((low_corner - rim, high_corner + rim), axis=1), moved + np.array(end)
-    lines = np.concatenate((np.minimum(start, ends), np.maximum(start, ends)), axis=1)
-    over_texts = np.count_nonzero(meeting(lines, room.texts), axis=1)
-    is_flat = STEEP * abs(aside) > OUTS
-    return boxes, room.bad(boxes) + FURTHER * OUTS + OVER_LINE * (over_texts + is_flat)
+class _Figures:
+    """The figures of a scale at a side, in their order, spread along it as far as they need.
+
+    Attributes:
+        marks: their places on the scale.
+    """
+
+    def __init__(self, scale: Scale, side: ScaleSide, room: Room) -> None:
+        self._side, self._room, self._along = side, room, 0 if side in ("below", "above") else 1
+        self.marks = sorted(scale.marks, key=lambda mark: mark.at[self._along])
+        size, self._starts = room.size, np.array([mark.at for mark in self.marks])
+        wide = np.array([text_wide(mark.text, size) for mark in self.marks])
+        self._sizes = np.column_stack((wide, np.full(len(wide), TALL * size)))
+        self._rooms = self._sizes[:, self._along] + PARTED * size
+        self._limits = room.part[self._along], room.part[self._along + 2]
+        self._middles = np.array(spread(self._starts[:, self._along].tolist(), self._rooms.tolist(), *self._limits))
+        self._begins = np.array([scale_text(mark.at, side, 0.0, mark.text, size)[1] for mark in self.marks])
+        self._ways = np.array([scale_text((0.0, 0.0), side, out, "", size, 1 - out)[0] for out in (1.0, 0.0)])
+
+    def tried(self, some: slice, places: Array) -> tuple[Array, Array]:
+        """Return about what some of them stand at each of some places, (n, places, 4), and how bad it is, (n, places).
+
+        Args:
+            places: how far out, and how far moved along the scale, in times their size, shape (places, 2).
+        """
+        room, size = self._room, self._room.size
+        outs, nudges = places.T
+        starts, middles, rooms = self._starts[some], self._middles[some, None], self._rooms
+        moves = (middles - starts[:, self._along, None]) / size + nudges
+        moved = outs[None, :, None] * self._ways[0] + moves[..., None] * self._ways[1]
+        low = self._begins[some, None] + moved
+        rim = (RIM + DRIFT * outs)[None, :, None] * size
+        boxes = np.concatenate((low - rim, low + self._sizes[some, None] + rim), axis=2)
+        ends = starts[:, None] + moved
+        lines = np.concatenate((np.minimum(starts[:, None], ends), np.maximum(starts[:, None], ends)), axis=2)
+        shape = boxes.shape[:2]
+        over_texts = np.count_nonzero(meeting(lines.reshape(-1, 4), room.texts), axis=1).reshape(shape)
+        before = np.concatenate(([self._limits[0]], self._middles[:-1] + rooms[:-1] / 2))[some, None]
+        after = np.concatenate((self._middles[1:] - rooms[1:] / 2, [self._limits[1]]))[some, None]
+        half, at = rooms[some, None] / 2, middles + nudges * size
+        is_taken = (nudges != 0) & ((at < before + half) | (at > after - half))
+        bad = room.bad(boxes.reshape(-1, 4)).reshape(shape) + FURTHER * outs + ASIDE * np.abs(nudges)
+        return boxes, bad + OVER_LINE * (over_texts + (STEEP * np.abs(moves) > outs)) + OVER_TEXT * is_taken
+
+    def move(self, number: int, nudge: float) -> None:
+        """Take another place along the scale for one of them."""
+        self._middles[number] += nudge * self._room.size
+
+    def at(self, places: Array) -> Scale:
+        """Return the scale with its figures so far out, each where it has come to be along it."""
+        asides = (self._middles - self._starts[:, self._along]) / self._room.size
+        where = [
+            {"out": round(out, 2), "aside": round(aside, 3)}
+            for out, aside in zip(places[:, 0].tolist(), asides.tolist(), strict=True)
+        ]
+        marks = [mark.model_copy(update=place) for mark, place in zip(self.marks, where, strict=True)]
+        return Scale(side=self._side, marks=marks)
 
 
 def spread(places: Sequence[float], rooms: Sequence[float], low: float, high: float) -> list[float]:
