@@ -62,10 +62,10 @@ describe('a measure beside what it measures', () => {
     expect(text.x).toBeLessThan(80)
   })
 
-  it('is a fiftieth of the picture wide, but on a small screen it can be read', () => {
-    expect(measurePx(400, 0.4)).toBeCloseTo(20)
-    expect(measurePx(100, 0.1)).toBeCloseTo(20)
-    expect(measurePx(400, 1)).toBe(13)
+  it('is as tall for the picture as the core has placed it, but on a small screen it can be read', () => {
+    expect(measurePx(360, 0.4)).toBeCloseTo(25)
+    expect(measurePx(90, 0.1)).toBeCloseTo(25)
+    expect(measurePx(360, 1)).toBe(12)
   })
 
   it('keeps its size on the screen however much is enlarged', () => {

@@ -31,9 +31,9 @@ const GAP = 0.12
 const ARROW_PX = 16
 const GAP_PX = 4
 /** A picture is so many times as wide as its texts are tall; so the core has placed them. */
-const SHOWN = 50
+const SHOWN = 36
 /** On a phone they would be too small to be read. */
-const LEAST_PX = 13
+const LEAST_PX = 12
 
 /** How tall the measures are in a picture that is so wide. */
 export function measurePx(wideMm: number, mmPerPx: number): number {

@@ -29,7 +29,7 @@ from orthopsis.core.telling.clear_room import (
 )
 from orthopsis.core.telling.clear_scales import letter_boxes, with_clear_figures
 
-SHOWN = 50
+SHOWN = 36
 """A picture on the wall is so many times as wide as its texts are tall."""
 ALONG = (0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9)
 """Beside which shares of its length a measure may stand, the best one first."""
