@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.drawing.answer import Box, Dimension, Drawing, Step
+from orthopsis.core.drawing.answer import Box, Dimension, Drawing, DrawnLine, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw
@@ -206,3 +206,23 @@ def test_a_measure_with_lines_all_about_it_stands_away() -> None:
     assert one.away is not None
     assert 2.4 <= math.hypot(*one.away) <= 5
     assert (one.at, one.row) == (0.5, 0)
+
+
+def test_a_long_text_beside_a_long_line_in_a_full_picture_is_placed_all_the_same() -> None:
+    """Near the middle of such a length there is no place at all that is off its own line."""
+    grid = [((float(x), 0.0), (float(x), 297.0)) for x in range(0, 420, 4)]
+    lines = [
+        DrawnLine(id=i, thing="", name=f"line {i}", start=start, end=end, role="edge", family="upright", visible=True)
+        for i, (start, end) in enumerate(grid)
+    ]
+    length = Dimension(start=(210, 5), end=(210, 290), out=(1, 0), text="5000 15/16 inches")
+    step = (
+        draw(DRAWN[0])
+        .steps[0]
+        .model_copy(
+            update={"close_up": None, "draws": [line.id for line in lines], "dimensions": [length], "scales": []}
+        )
+    )
+    (placed,) = with_clear_measures([step], lines, (0.0, 0.0, 420.0, 297.0))
+    assert [one.text for one in placed.dimensions] == ["5000 15/16 inches"]
+    assert placed.dimensions[0].start[0] == placed.dimensions[0].end[0] == 210

@@ -48,10 +48,12 @@ class Segments:
         return int(np.count_nonzero(shown & np.all((self._low <= part[2:]) & (self._high >= part[:2]), axis=1)))
 
     def crossed(self, boxes: Array) -> NDArray[np.int64]:
-        """Return how many pieces run over each of some rectangles, shape (n, 4).
+        """Return how many pieces run over each of some rectangles, shape (n, 4); there may be none.
 
         A segment and a rectangle are apart if one of three axes parts them (any textbook of computer graphics).
         """
+        if not len(boxes):
+            return np.zeros(0, dtype=np.int64)
         shown = (self._light | self._dark)[self._line_of]
         # Most lines are far from all of them.
         shown &= np.all((self._low <= boxes[:, 2:].max(axis=0)) & (self._high >= boxes[:, :2].min(axis=0)), axis=1)

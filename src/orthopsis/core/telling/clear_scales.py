@@ -54,7 +54,7 @@ def letter_boxes(step: Step, size: float) -> Array:
 def with_clear_figures(scales: Sequence[Scale], room: Room) -> tuple[list[Scale], Array]:
     """Return the scales with the places of their figures, and what those cover, shape (n, 4)."""
     result, before = list[Scale](), len(room.texts)
-    for scale in scales:
+    for scale in (one for one in scales if one.marks):
         best, boxes, bad = _placed(scale, scale.side, room)
         if bad >= (OVER_FRAME if room.is_crowded else OVER_LINE):
             other, other_boxes, other_bad = _placed(scale, OPPOSITE[scale.side], room)
