@@ -90,7 +90,8 @@ class _Figures:
 
     def __init__(self, scale: Scale, side: ScaleSide, room: Room) -> None:
         self._side, self._room, self._along = side, room, 0 if side in ("below", "above") else 1
-        self.marks = sorted(scale.marks, key=lambda mark: mark.at[self._along])
+        self._order = sorted(range(len(scale.marks)), key=lambda i: scale.marks[i].at[self._along])
+        self.marks = [scale.marks[i] for i in self._order]
         size, self._starts = room.size, np.array([mark.at for mark in self.marks])
         wide = np.array([text_wide(mark.text, size) for mark in self.marks])
         self._sizes = np.column_stack((wide, np.full(len(wide), TALL * size)))
@@ -130,14 +131,13 @@ class _Figures:
         self._middles[number] += nudge * self._room.size
 
     def at(self, places: Array) -> Scale:
-        """Return the scale with its figures so far out, each where it has come to be along it."""
+        """Return the scale, in the order of its numbers, with its figures so far out, each where it has come to be."""
         asides = (self._middles - self._starts[:, self._along]) / self._room.size
-        where = [
-            {"out": round(out, 2), "aside": round(aside, 3)}
-            for out, aside in zip(places[:, 0].tolist(), asides.tolist(), strict=True)
+        marks = [
+            mark.model_copy(update={"out": round(out, 2), "aside": round(aside, 3)})
+            for mark, out, aside in zip(self.marks, places[:, 0].tolist(), asides.tolist(), strict=True)
         ]
-        marks = [mark.model_copy(update=place) for mark, place in zip(self.marks, where, strict=True)]
-        return Scale(side=self._side, marks=marks)
+        return Scale(side=self._side, marks=[marks[i] for i in np.argsort(self._order).tolist()])
 
 
 def spread(places: Sequence[float], rooms: Sequence[float], low: float, high: float) -> list[float]:
