@@ -2,6 +2,17 @@
 
 from orthopsis.core.wording.step import StepPhrases
 
+OF_SEVERAL = {
+    "first": "the first one", "its_first": "the first one's", "at_first": "at the first one",
+    "first_on": "the first one on", "first_form": "the first form", "first_rectangle": "the first rectangle",
+}  # fmt: skip
+"""What its steps call the form that is told fully, the others being drawn likewise."""
+ALONE = {
+    "first": "it", "its_first": "its", "at_first": "there",
+    "first_on": "on", "first_form": "the form", "first_rectangle": "the rectangle",
+}  # fmt: skip
+"""... where there are no others."""
+
 MIDDLE_SAYS = (
     "Draw light lines from corner to corner: they cross in the middle. Through the middle draw light lines that run "
     "as the sides do, up to the sides. Count: {count} lines.",

@@ -19,21 +19,10 @@ from orthopsis.core.things.rectangles.layout import Corners, Layout, layout_of, 
 from orthopsis.core.things.rectangles.shutters import Shutters, shutters_of
 from orthopsis.core.things.rectangles.solid import part_name
 from orthopsis.core.things.through import GoesThrough
+from orthopsis.core.wording.form_steps import ALONE, OF_SEVERAL
 
 MOST_CURVED = 60
 """So many round forms are drawn at most on a face: more would take long, on paper and here."""
-
-
-OF_SEVERAL = {
-    "first": "the first one", "its_first": "the first one's", "at_first": "at the first one",
-    "first_on": "the first one on", "first_form": "the first form", "first_rectangle": "the first rectangle",
-}  # fmt: skip
-"""What its steps call the form that is told fully, the others being drawn likewise."""
-ALONE = {
-    "first": "it", "its_first": "its", "at_first": "there",
-    "first_on": "on", "first_form": "the form", "first_rectangle": "the rectangle",
-}  # fmt: skip
-"""... where there are no others."""
 
 
 class RectangleShapes(GoesThrough):
