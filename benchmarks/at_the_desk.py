@@ -59,6 +59,8 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "carved_van": desk_rooms.carved_van,
     "sofa_and_chair": desk_rooms.sofa_and_chair,
     "galley": desk_rooms.galley,
+    "watch_tower": desk_rooms.watch_tower,
+    "three_stools": desk_rooms.three_stools,
 }
 LONGER_S = {"masters_room_by_lamp": 360}
 """Bars of exercises that are as much as several."""

@@ -288,3 +288,30 @@ def lighthouse_steps(hand: Teacher) -> None:
     hand.type("how their plan lies up the floor", "8:6:10")
     hand.pick_last("where their height is measured", "measured at the first edge")
     hand.type("the height of the whole flight", "32")
+
+
+def watch_tower(hand: Teacher) -> None:
+    """A low block in one point, a round tower on it, a cone as its roof, windows that curve with its wall."""
+    low_box(hand, "130", "10", "140")
+    hand.add("Add a round body")
+    hand.type("how its square lies along the top", "1:4:1")
+    hand.type("how its square lies up the top", "1:4:1")
+    hand.type("the height", "140")
+    hand.add("Add a round body")
+    hand.pick_last("which form it has", "a cone")
+    hand.type("the height", "40")
+    hand.add("Add curved windows")
+    hand.type("how they lie up the wall", "5:3:1")
+
+
+def three_stools(hand: Teacher) -> None:
+    """A room in one point, in it three stools in a row, each with a foot rest."""
+    hand.add("Add a room")
+    for across in ("2:3:13", "7:3:8", "12:3:3"):
+        hand.add("Add a table")
+        hand.pick_last("what it lies on", "Room")
+        hand.type("how its plan lies along the floor", "2:4:11")
+        hand.type("how its plan lies up the floor", across)
+        hand.pick_last("where its height is measured", "measured at the first edge")
+        hand.type("the height over its nearest corner", "72")
+        hand.pick_last("whether it has a foot rest", "a third of the way up")

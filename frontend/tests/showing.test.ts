@@ -197,6 +197,28 @@ describe('the class display', () => {
     expect(show.findAll('svg.sheet')).toHaveLength(1)
   })
 
+  it('leaves out the taped-on paper on a small screen, once the points are set up, and says where they are', async () => {
+    const point = { at: [400, 150], way: [1, 0], side: 'right', text: 'right point', past: '200 mm past the edge' }
+    const far = {
+      ...drawing,
+      strips: [{ at: [400, 120], width_mm: 200, height_mm: 60, aims: ['point'], way: 'right' }],
+      steps: steps.map((one) => ({ ...one, beyond: one.phase === 'setup' ? [] : [point] })),
+    }
+    const wide = () => Number(show.find('svg.large').attributes('viewBox')!.split(' ')[2])
+    vi.stubGlobal('innerWidth', 390)
+    const show = await open(ShowView, { 'POST /api/desk/draw': { exercise: {}, drawing: far } })
+    expect(where(show)).toBe('Step 2 of 6 · Crate')
+    expect(wide(), 'the sheet and its rim').toBe(414)
+    expect(show.find('svg.large').text()).toContain('right point')
+    await key('Home')
+    expect(wide(), 'all of it where the point is marked').toBe(614)
+    expect(show.find('svg.large').text()).not.toContain('right point')
+    vi.stubGlobal('innerWidth', 1280)
+    window.dispatchEvent(new Event('resize'))
+    await key('PageDown')
+    expect(wide()).toBe(614)
+  })
+
   it('lays shade over all but what is new', async () => {
     const show = await open(ShowView)
     await key('l')
@@ -207,12 +229,12 @@ describe('the class display', () => {
   it('tells the measures of a board, and why not of one that nobody has', async () => {
     const board = { ...drawing, steps: steps.map((one) => ({ ...one, text: 'On the board.' })) }
     localStorage.setItem('show-looks', JSON.stringify({ boardMm: 2400 }))
-    const show = await open(ShowView, { 'POST /api/desk/draw-on-board': { exercise: {}, drawing: board } })
-    expect(askedOf(asked, 'POST /api/desk/draw-on-board')[0]).toMatchObject({ board_mm: 2400 })
+    const show = await open(ShowView, { 'POST /api/desk/draw-shown': { exercise: {}, drawing: board } })
+    expect(askedOf(asked, 'POST /api/desk/draw-shown')[0]).toMatchObject({ board_mm: 2400 })
     expect(show.find('.text').text()).toBe('On the board.')
     expect(show.find('.side').text()).toContain('a board 240 cm wide')
     show.unmount()
-    const refused = await open(ShowView, { 'POST /api/desk/draw-on-board': new Refusal(422, 'No such board.') })
+    const refused = await open(ShowView, { 'POST /api/desk/draw-shown': new Refusal(422, 'No such board.') })
     expect(refused.find('.text').text(), 'the sheet’s own measures stay').toBe('Draw the front.')
   })
 

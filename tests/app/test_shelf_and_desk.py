@@ -1,6 +1,7 @@
 """Exercises: edited, saved by version, never overwritten, never seen by others."""
 
 import io
+from itertools import pairwise
 from typing import Any
 
 import pypdf
@@ -110,16 +111,30 @@ def test_a_board_of_the_teacher_s_own_changes_the_measures_and_not_the_drawing(
 ) -> None:
     body = {"exercise": crates.document()}
     plain = teacher.post("/api/desk/draw", json=body).json()["drawing"]
-    answer = teacher.post("/api/desk/draw-on-board", json={**body, "board_mm": 2100})
+    answer = teacher.post("/api/desk/draw-shown", json={**body, "board_mm": 2100})
     assert answer.status_code == 200
     on_board = answer.json()["drawing"]
     assert on_board["lines"] == plain["lines"]
     assert any(" mm" in step["text"].replace("\N{NO-BREAK SPACE}", " ") for step in plain["steps"])
     assert not any("mm" in step["text"] for step in on_board["steps"])
-    for width in (1, 1e7, -5, 0, "wide"):
-        refused = teacher.post("/api/desk/draw-on-board", json={**body, "board_mm": width})
+    for width in (1, 1e7, -5, "wide"):
+        refused = teacher.post("/api/desk/draw-shown", json={**body, "board_mm": width})
         assert refused.status_code == 422
         assert refused.json()["why"]
+
+
+def test_texts_of_steps_are_placed_where_they_are_to_be_shown(teacher: TestClient, crates: Exercise) -> None:
+    """The drawing is the same, and all words are; only where texts stand is other, and other on a small screen."""
+    body = {"exercise": crates.document()}
+    plain = teacher.post("/api/desk/draw", json=body).json()["drawing"]
+    wall, phone = (
+        teacher.post("/api/desk/draw-shown", json={**body, "times": times}).json()["drawing"] for times in (36, 15)
+    )
+    placed = [[step.pop("dimensions") + step.pop("scales") for step in one["steps"]] for one in (plain, wall, phone)]
+    assert plain == wall == phone
+    assert all(one != other for one, other in pairwise((*placed, placed[0])))
+    for times in (0, -36, 9, 1e6, "wide"):
+        assert teacher.post("/api/desk/draw-shown", json={**body, "times": times}).status_code == 422
 
 
 BAD = [

@@ -14,7 +14,7 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import Box, Dimension, Drawing, DrawnLine, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.stage import stage_after
-from orthopsis.core.exercise.solve import draw
+from orthopsis.core.exercise.solve import draw, draw_shown
 from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
 
 DRAWN = [read_exercise(ready) for ready in READY]
@@ -74,7 +74,7 @@ def check_clear(drawing: Drawing, times: float) -> list[str]:
 
 @pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
 def test_no_measure_stands_over_a_line_another_or_the_frame(number: int) -> None:
-    assert check_clear(draw(DRAWN[number]), SHOWN) == []
+    assert check_clear(draw_shown(DRAWN[number]), SHOWN) == []
 
 
 @pytest.mark.parametrize("times", TIMES)
@@ -106,7 +106,7 @@ def test_where_a_measure_was_does_not_matter(number: int) -> None:
 @pytest.mark.parametrize("number", range(0, len(READY), 3), ids=[ready["title"] for ready in READY[::3]])
 def test_a_lone_measure_crosses_no_more_lines_than_in_the_middle_of_its_length(number: int) -> None:
     """Lines that run over a text are counted with shapely."""
-    drawing = draw(DRAWN[number])
+    drawing = draw_shown(DRAWN[number])
     for count, step, size in measured(drawing):
         there = lines_there(drawing, count)
         if len(step.dimensions) > 1:
@@ -124,7 +124,7 @@ def test_a_lone_measure_crosses_no_more_lines_than_in_the_middle_of_its_length(n
 
 @pytest.mark.parametrize("number", range(0, len(READY), 5), ids=[ready["title"] for ready in READY[::5]])
 def test_only_a_length_that_is_too_short_has_its_measure_beyond_an_end(number: int) -> None:
-    for _, step, size in measured(draw(DRAWN[number])):
+    for _, step, size in measured(draw_shown(DRAWN[number])):
         for one in step.dimensions:
             is_aside = abs(one.out[0]) > abs(one.out[1])
             needed = TALL * size if is_aside else text_wide(one.text, size)

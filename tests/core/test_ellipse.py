@@ -5,13 +5,13 @@ import math
 import cv2
 import numpy as np
 import pytest
-from hypothesis import given
+from hypothesis import assume, given
 from hypothesis import strategies as st
 
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import QUARTER_RAD, Arc
 from orthopsis.core.plane.ellipse import Ellipse, ellipse_of, fit_ellipse
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, join
 
 ALL_ROUND = np.linspace(0.0, math.tau, 60, endpoint=False)
 
@@ -95,3 +95,35 @@ def test_arcs_of_other_conics_are_said() -> None:
     arc = Arc(Point(0, 0), Point(10, 0.5), Point(10, 10), Point(7, 2))
     with pytest.raises(GeometryError, match="ellipse"):
         ellipse_of(arc)
+
+
+ANGLES = st.floats(0.05, 2 * np.pi - 0.05)
+
+
+@given(ellipses(), ANGLES, st.floats(0.05, 2.6))
+def test_a_part_of_an_ellipse_lies_on_it_from_place_to_place(ellipse: Ellipse, begin: float, long: float) -> None:
+    whole = quarter(ellipse)
+    part = whole.part(begin, begin + long)
+    for share in np.linspace(0, 1, 9):
+        at = part.at(share * QUARTER_RAD)
+        ahead = (whole.angle_of(at) - begin + 1e-9) % (2 * np.pi)
+        assert -1e-6 <= ahead <= long + 1e-6
+        again = whole.at(whole.angle_of(at))
+        assert math.hypot(again.x - at.x, again.y - at.y) < 1e-6
+    same = whole.between(whole.at(begin), whole.at(begin + long)) if long < np.pi - 0.1 else part
+    assert math.hypot(same.centre.x - part.centre.x, same.centre.y - part.centre.y) < 1e-5
+
+
+@given(ellipses(), ANGLES, ANGLES)
+def test_a_line_through_two_places_of_an_ellipse_meets_it_there(ellipse: Ellipse, one: float, other: float) -> None:
+    assume(0.1 < abs(one - other) < 2 * np.pi - 0.1)
+    whole = quarter(ellipse)
+    met = sorted(whole.meets(join(whole.at(one), whole.at(other))))
+    assert met == pytest.approx(sorted((one, other)), abs=1e-6)
+
+
+@given(ellipses())
+def test_a_line_beside_an_ellipse_misses_it(ellipse: Ellipse) -> None:
+    whole = quarter(ellipse)
+    far = Point(whole.centre.x + 1e4, whole.centre.y)
+    assert whole.meets(join(far, Point(far.x + 1, far.y + 9e3))) == []

@@ -7,12 +7,13 @@ import numpy as np
 import pytest
 from hypothesis import given, settings
 from hypothesis import strategies as st
-from scenes import ROW, VIEWS, assert_same_point, exercises, profiles, solved, windowed
+from scenes import ROW, VIEWS, assert_same_point, deck_in, exercises, profiles, solved, windowed
 from test_hidden_face import table
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.parts import MOST_IN_A_PART, part_of
 from orthopsis.core.exercise.set_down import set_down
@@ -224,6 +225,17 @@ def test_a_row_on_a_thing_that_stands_on_another_keeps_its_spaces(here: str, the
         return float(step) / (things["Bollard"].standing.shape["up"] * things["Bollard"].factor)
 
     assert spaces(after) == pytest.approx(spaces(before), rel=0.08), "to the nearest mark of the ruler"
+
+
+@pytest.mark.parametrize(("here", "there"), [("one_point", "two_point"), ("two_point", "one_point")])
+def test_windows_on_the_round_wall_in_front_come_there_again(here: str, there: str) -> None:
+    """In two points the wall to the right stands for the one in front."""
+    front = {"one_point": "front", "two_point": "right"}
+    tub = {"kind": "round_body", "name": "Tub", "joined_to": "Deck", "joined_by": "face_top", "rise": 30.0}
+    panes = {"kind": "round_windows", "name": "Panes", "joined_to": "Tub", "joined_by": f"face_round_{front[here]}"}
+    after = set_down(sheet(there), part_of(sheet(here, deck_in(here), tub, panes), range(3), "Tub"))
+    assert after.things[2].joined_by == f"face_round_{front[there]}"
+    assert [line for line in solve(prepare(after)).final if line.thing == "Panes" and line.visible]
 
 
 def test_what_lies_on_a_top_lies_the_same_way_there() -> None:

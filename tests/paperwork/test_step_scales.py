@@ -5,7 +5,7 @@ from hypothesis import given
 from hypothesis import strategies as st
 
 from orthopsis.core.drawing.answer import PointLetter, Scale, ScaleMark, ScaleSide
-from orthopsis.core.drawing.beside import TALL, text_wide
+from orthopsis.core.drawing.beside import TALL, letter_ways, text_wide
 from orthopsis.paperwork.step_scales import SIZE_MM, letter_texts, scale_texts
 
 SIDES: list[ScaleSide] = ["below", "above", "left", "right"]
@@ -43,7 +43,10 @@ def test_figures_twice_as_tall_stand_twice_as_far_out() -> None:
 
 def test_letters_stand_away_from_the_middle_of_all() -> None:
     corners = [(0.0, 0.0), (60.0, 0.0), (60.0, 40.0), (0.0, 40.0)]
-    letters = [PointLetter(at=at, text=text, across="1", up="2") for at, text in zip(corners, "abcd", strict=True)]
+    letters = [
+        PointLetter(at=at, text=text, across="1", up="2", beside=way)
+        for at, text, way in zip(corners, "abcd", letter_ways(corners), strict=True)
+    ]
     for found, (x, y) in zip(letter_texts(letters, 0.0, 0.0, 1.0), corners, strict=True):
         middle = (found.left + text_wide("a", SIZE_MM) / 2, found.low + 0.32 * SIZE_MM)
         assert (middle[0] - 30) * (x - 30) > (x - 30) ** 2

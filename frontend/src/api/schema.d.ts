@@ -248,7 +248,7 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
-    "/api/desk/draw-on-board": {
+    "/api/desk/draw-shown": {
         parameters: {
             query?: never;
             header?: never;
@@ -258,10 +258,10 @@ export interface paths {
         get?: never;
         put?: never;
         /**
-         * Draw On Board
-         * @description Return the whole drawing of an exercise, its steps with the measures of a board.
+         * Draw Exercise Shown
+         * @description Return the whole drawing of an exercise, the texts of its steps where they are clear in pictures.
          */
-        post: operations["draw_on_board_api_desk_draw_on_board_post"];
+        post: operations["draw_exercise_shown_api_desk_draw_shown_post"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1381,18 +1381,6 @@ export interface components {
             /** Past */
             past: string;
         };
-        /**
-         * BoardRequest
-         * @description An exercise to be drawn on a board: so wide the whole sheet is drawn there, mm.
-         */
-        BoardRequest: {
-            /** Exercise */
-            exercise: {
-                [key: string]: unknown;
-            };
-            /** Board Mm */
-            board_mm: number;
-        };
         /** Body_upload_api_piles__pile_id__sheets_post */
         Body_upload_api_piles__pile_id__sheets_post: {
             /** File */
@@ -2498,6 +2486,8 @@ export interface components {
         /**
          * PointLetter
          * @description A point of a step by its letter, and the two figures by which it is marked: across and up, or light lines.
+         *
+         *     The middle of the letter is ``beside`` the point, so many times its size, y up.
          */
         PointLetter: {
             /** At */
@@ -2511,6 +2501,17 @@ export interface components {
             across: string;
             /** Up */
             up: string;
+            /**
+             * Beside
+             * @default [
+             *       0,
+             *       0
+             *     ]
+             */
+            beside: [
+                number,
+                number
+            ];
         };
         /**
          * Problem
@@ -2861,6 +2862,29 @@ export interface components {
             picture: string;
             /** Problem */
             problem: string;
+        };
+        /**
+         * ShownRequest
+         * @description An exercise whose steps are to be shown.
+         *
+         *     ``board_mm``: how wide the whole sheet is drawn on a board; 0: none is measured.
+         *     ``times``: so many times as wide as its texts are tall is the picture of a step.
+         */
+        ShownRequest: {
+            /** Exercise */
+            exercise: {
+                [key: string]: unknown;
+            };
+            /**
+             * Board Mm
+             * @default 0
+             */
+            board_mm: number;
+            /**
+             * Times
+             * @default 36
+             */
+            times: number;
         };
         /**
          * SignIn
@@ -4443,7 +4467,7 @@ export interface operations {
             };
         };
     };
-    draw_on_board_api_desk_draw_on_board_post: {
+    draw_exercise_shown_api_desk_draw_shown_post: {
         parameters: {
             query?: never;
             header?: never;
@@ -4454,7 +4478,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["BoardRequest"];
+                "application/json": components["schemas"]["ShownRequest"];
             };
         };
         responses: {

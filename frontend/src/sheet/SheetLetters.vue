@@ -1,5 +1,5 @@
 <script setup lang="ts">
-/** The letters by which a step names its points, each on the outer side of its point; as tall as its measures. */
+/** The letters by which a step names its points, each beside its point; as tall as its measures. */
 import { computed } from 'vue'
 
 import type { PointLetter } from '@/api/types'

@@ -63,6 +63,7 @@ function pageAt(event: PointerEvent): Place {
 provide(SHEET, {
   picture: computed(() => props.picture),
   mmPerPx,
+  isMeasured: computed(() => width.value > 0 && height.value > 0),
   box,
   at: (place) => toDrawing(place, props.picture.sheet.height_mm),
   pageAt,

@@ -31,7 +31,7 @@ const GAP = 0.12
 const ARROW_PX = 16
 const GAP_PX = 4
 /** A picture is so many times as wide as its texts are tall; so the core has placed them. */
-const SHOWN = 36
+export const SHOWN = 36
 /** On a phone they would be too small to be read. */
 const LEAST_PX = 12
 

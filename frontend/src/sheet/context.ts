@@ -8,6 +8,8 @@ import type { ViewBox } from './transform'
 export interface SheetContext {
   picture: ComputedRef<Picture>
   mmPerPx: ComputedRef<number>
+  /** Whether it is known how large the element is; until then the scale is only a beginning. */
+  isMeasured: ComputedRef<boolean>
   /** What the element shows. */
   box: ComputedRef<ViewBox>
   at: (place: Place) => Place

@@ -1,4 +1,4 @@
-/** Where the letters of a step's points stand: beside the point, away from the middle of all of them. */
+/** Where the letters of a step's points stand: beside their points, as the core has placed them. */
 import type { Place, PointLetter } from '@/api/types'
 
 export interface PlacedLetter {
@@ -11,8 +11,6 @@ export interface PlacedLetter {
   reads: string
 }
 
-/** How far from its point the middle of a letter stands, as a share of its size. */
-const AWAY = 0.85
 /** From the middle of a letter of the shipped typeface down to its line, as a share of its size. */
 const DOWN = 0.32
 
@@ -23,17 +21,13 @@ export function placedLetters(
   sizePx: number,
 ): PlacedLetter[] {
   const size = sizePx * mmPerPx
-  const places = letters.map((letter) => at(letter.at))
-  const middle = [0, 1].map((axis) => places.reduce((sum, place) => sum + place[axis]!, 0) / (places.length || 1))
-  return letters.map(({ text, across, up }, i) => {
-    const [x, y] = places[i]!
-    const way = [x - middle[0]!, y - middle[1]!]
-    const long = Math.hypot(way[0]!, way[1]!) || 1
+  return letters.map(({ at: place, text, across, up, beside }) => {
+    const [x, y] = at(place as Place)
     return {
       text,
       at: [x, y],
-      x: x + (way[0]! / long) * AWAY * size,
-      y: y + (way[1]! / long) * AWAY * size + DOWN * size,
+      x: x + beside[0] * size,
+      y: y - beside[1] * size + DOWN * size,
       size,
       reads: `${text}: ${across} across, ${up} up`,
     }

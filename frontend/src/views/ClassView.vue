@@ -17,7 +17,7 @@ const { toggle: fill } = useFullscreen()
 
 const number = ref(1)
 const looks = computed(() => state.value?.looks ?? USUAL)
-const { drawing, failure } = useShown(
+const { drawing, failure, fit } = useShown(
   props.id,
   computed(() => looks.value.boardMm),
 )
@@ -54,6 +54,7 @@ useEventListener('keydown', (event) => {
         :showing="showing"
         :looks="looks"
         :see-through="state?.seeThrough ?? false"
+        @fits="fit"
       />
       <p v-if="!state" class="waits">Open “Show” of this exercise in another window: it steers this one.</p>
       <div v-if="state?.covered" class="cover" />

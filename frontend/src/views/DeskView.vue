@@ -9,12 +9,12 @@ import SheetHandles from '@/sheet/SheetHandles.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetMeasures from '@/sheet/SheetMeasures.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
-import SheetLetters from '@/sheet/SheetLetters.vue'
-import SheetScales from '@/sheet/SheetScales.vue'
+import SheetStep from '@/sheet/SheetStep.vue'
 import SheetView from '@/sheet/SheetView.vue'
 import { stageAfter } from '@/sheet/stage'
 import EmptyState from '@/shell/EmptyState.vue'
 import { setTitle } from '@/router'
+import { useClearTexts } from '@/stores/clearTexts'
 import { useExercise } from '@/stores/exercise'
 
 import ExerciseWords from './desk/ExerciseWords.vue'
@@ -49,8 +49,9 @@ watch(
 const stage = computed(() =>
   exercise.drawing && step.value ? stageAfter(exercise.drawing.steps, step.value) : undefined,
 )
+const { drawing: clear, fit } = useClearTexts(() => step.value > 0)
 /** The step that is looked at. */
-const told = computed(() => (step.value ? exercise.drawing?.steps[step.value - 1] : undefined))
+const told = computed(() => (step.value ? clear.value?.steps[step.value - 1] : undefined))
 const shown = computed(() => {
   const thing = exercise.drawing?.sentences.find((s) => s.about === chosen.value)?.title
   return thing ? [...exercise.together, thing] : exercise.together
@@ -108,10 +109,7 @@ useEventListener('keydown', (event) => {
           <SheetFaces v-if="!stage || stage.toned" />
           <SheetLines :stage="stage" :selected="shown" />
           <SheetPoints :marks="stage?.marks" :taken-up="stage?.takenUp" :only="stage?.points" />
-          <template v-if="told">
-            <SheetScales :scales="told.scales" :wide-mm="exercise.picture.sheet.width_mm" />
-            <SheetLetters :letters="told.letters" :wide-mm="exercise.picture.sheet.width_mm" />
-          </template>
+          <SheetStep v-if="told" :step="told" :wide-mm="exercise.picture.sheet.width_mm" @fits="fit" />
           <SheetMeasures v-if="chosen" :about="chosen" />
           <SheetHandles
             v-if="!stage"

@@ -28,7 +28,7 @@ const allKeys = ref(false)
 const looks = useLooks()
 const { isSupported: canFill, toggle: fill } = useFullscreen()
 
-const { drawing, failure, problem, boardWidth } = useShown(
+const { drawing, failure, problem, boardWidth, fit } = useShown(
   props.id,
   computed(() => looks.value.boardMm),
 )
@@ -133,6 +133,7 @@ useSwipe(root, {
         :showing="showing"
         :looks="looks"
         :see-through="seeThrough"
+        @fits="fit"
       />
       <div class="progress" role="group" aria-label="All steps">
         <button

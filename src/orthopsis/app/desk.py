@@ -19,8 +19,9 @@ from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.edit_steps import bring_back, change_step, forget_unused
 from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.set_down import set_down
-from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.exercise.solve import draw, draw_picture, draw_shown
 from orthopsis.core.lesson.levels import RULES
+from orthopsis.core.telling.clear_measures import SHOWN
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import OPTIONS
 from orthopsis.core.wording.vocabulary import LEVELS, Level
@@ -192,10 +193,15 @@ class DrawRequest(BaseModel):
     exercise: Document
 
 
-class BoardRequest(DrawRequest):
-    """An exercise to be drawn on a board: so wide the whole sheet is drawn there, mm."""
+class ShownRequest(DrawRequest):
+    """An exercise whose steps are to be shown.
 
-    board_mm: float = Field(gt=0.0, le=1e6, allow_inf_nan=False)
+    ``board_mm``: how wide the whole sheet is drawn on a board; 0: none is measured.
+    ``times``: so many times as wide as its texts are tall is the picture of a step.
+    """
+
+    board_mm: float = Field(0.0, ge=0.0, le=1e6, allow_inf_nan=False)
+    times: float = Field(SHOWN, ge=10.0, le=100.0, allow_inf_nan=False)
 
 
 class ActRequest(DrawRequest):
@@ -263,10 +269,11 @@ def draw_exercise(body: DrawRequest) -> Response:
     return _answer(read_exercise(body.exercise))
 
 
-@router.post("/draw-on-board", response_model=DeskAnswer)
-def draw_on_board(body: BoardRequest) -> Response:
-    """Return the whole drawing of an exercise, its steps with the measures of a board."""
-    return _answer(read_exercise(body.exercise), body.board_mm)
+@router.post("/draw-shown", response_model=DeskAnswer)
+def draw_exercise_shown(body: ShownRequest) -> Response:
+    """Return the whole drawing of an exercise, the texts of its steps where they are clear in pictures."""
+    exercise = read_exercise(body.exercise)
+    return _written(DeskAnswer(exercise=exercise.document(), drawing=draw_shown(exercise, body.board_mm, body.times)))
 
 
 @router.post("/act", response_model=DeskAnswer)
@@ -329,8 +336,8 @@ def _acted(exercise: Exercise, act: Act) -> Exercise:
             return drag_together(exercise, act.handle, act.x, act.y, act.others, snap=act.snap)
 
 
-def _answer(exercise: Exercise, board_mm: float = 0.0) -> Response:
-    return _written(DeskAnswer(exercise=exercise.document(), drawing=draw(exercise, board_mm)))
+def _answer(exercise: Exercise) -> Response:
+    return _written(DeskAnswer(exercise=exercise.document(), drawing=draw(exercise)))
 
 
 def _written(answer: BaseModel) -> Response:

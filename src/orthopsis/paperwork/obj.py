@@ -4,7 +4,7 @@ What is sunk into a body is a part of it: the body's faces are cut where opening
 openings close it again, so that each object is one closed surface.
 """
 
-from collections.abc import Iterator
+from collections.abc import Iterator, Sequence
 
 import numpy as np
 import shapely
@@ -14,7 +14,7 @@ from shapely.geometry.base import BaseGeometry
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved, bearer_of, solve
 from orthopsis.core.scene.prepared import prepare
-from orthopsis.core.sight.solid import Solid
+from orthopsis.core.sight.solid import Face, Solid
 from orthopsis.core.view.eye import Array
 
 SAME_MM = 1e-5
@@ -39,15 +39,17 @@ def obj_bytes(exercise: Exercise) -> bytes:
     for placed, seen in zip(solved.prepared.things, solved.seen, strict=True):
         if placed.standing.holes or placed.standing.lies_on_ground or not placed.standing.is_body:
             continue
-        numbers: dict[tuple[int, ...], int] = {}
-        faces = [
-            [numbers.setdefault(_key(corner), first + len(numbers)) for corner in corners]
-            for corners in _faces(seen.solid, sunk.get(placed.values.name, []))
-        ]
         rows.append(f"o {placed.values.name.replace(' ', '_')}")
-        rows += [f"v {x * SAME_MM:.6f} {y * SAME_MM:.6f} {-z * SAME_MM:.6f}" for x, y, z in numbers]
-        rows += ["f " + " ".join(map(str, face)) for face in faces]
-        first += len(numbers)
+        within = sunk.get(placed.values.name, [])
+        for own in [seen.solid.faces] if within else _bodies(seen.solid.faces):
+            numbers: dict[tuple[int, ...], int] = {}
+            faces = [
+                [numbers.setdefault(_key(corner), first + len(numbers)) for corner in corners]
+                for corners in _faces(seen.solid, own, within)
+            ]
+            rows += [f"v {x * SAME_MM:.6f} {y * SAME_MM:.6f} {-z * SAME_MM:.6f}" for x, y, z in numbers]
+            rows += ["f " + " ".join(map(str, face)) for face in faces]
+            first += len(numbers)
     return ("\n".join(rows) + "\n").encode("utf-8")
 
 
@@ -64,14 +66,28 @@ def _key(corner: tuple[float, float, float]) -> tuple[int, ...]:
     return tuple(round(mm / SAME_MM) for mm in corner)
 
 
-def _faces(body: Solid, sunk: list[Solid]) -> Iterator[Corners]:
-    """Yield the corners of all faces: those of the body, cut by what is sunk in, and those of that.
+def _bodies(faces: Sequence[Face]) -> list[list[Face]]:
+    """Return the faces of a thing body by body: two bodies have no corner of one name, even where they touch."""
+    found = list[tuple[set[str], list[Face]]]()
+    for face in faces:
+        names, own, apart = {name for loop in face.loops for name in loop}, [face], list[tuple[set[str], list[Face]]]()
+        for body in found:
+            if names.isdisjoint(body[0]):
+                apart.append(body)
+            else:
+                names, own = names | body[0], [*body[1], *own]
+        found = [*apart, (names, own)]
+    return [own for _, own in found]
+
+
+def _faces(body: Solid, faces: Sequence[Face], sunk: list[Solid]) -> Iterator[Corners]:
+    """Yield the corners of faces of a body, cut by what is sunk in, and those of that.
 
     Where a side of an opening lies in a face of the body, as the sill of a door on the ground, both are open there.
     """
     inner = [solid.places[[solid.index(c) for c in face.corners]] for solid in sunk for face in solid.faces]
     gone = set[int]()
-    for face in body.faces:
+    for face in faces:
         loops = [body.places[[body.index(c) for c in loop]] for loop in face.loops]
         in_plane = [i for i, corners in enumerate(inner) if _lies_in(corners, loops[0])]
         gone |= set(in_plane)

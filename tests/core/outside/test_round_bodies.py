@@ -17,6 +17,7 @@ from scenes import solved
 from skimage.measure import EllipseModel
 from test_curves import off_ellipse
 from test_round_body import IN_VIEWS, deck
+from test_round_windows import tower
 
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.view.eye import Eye
@@ -112,3 +113,23 @@ def test_its_widest_place_is_not_at_the_middle_of_the_square(view: str) -> None:
     fit = EllipseModel.from_estimate(places)
     assert off_ellipse(fit, places) < 1e-3
     assert fit.center[1] < middle.y - 0.05
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_windows_round_its_wall_lie_on_circles_in_the_camera(view: str) -> None:
+    """What goes round lies on the circle about the axis at its height, as OpenCV's camera sees that."""
+    found = solved(tower(view))
+    eye, (body, panes) = found.seen[1].eye, (found.seen[i].solid for i in (1, 2))
+    at = dict(zip(body.names, body.places, strict=True))
+    middle = (at["base.middle_near"] + at["base.middle_far"]) / 2
+    across, back = at["base.middle_far"] - middle, at["base.middle_high"] - middle
+    up = at["rim.middle_far"] - at["base.middle_far"]
+    ring = middle + np.cos(TURN)[:, None] * across + np.sin(TURN)[:, None] * back
+    heights = np.linalg.solve(np.column_stack((across, back, up)), (panes.places - middle).T)[2]
+    seen = [shapely.LineString(camera(eye, ring + share * up)) for share in np.unique(heights.round(9))]
+    near_mm = CHORD * float(np.ptp(camera(eye, ring), axis=0).max())
+    curves = [line for line in found.final if line.thing == "Panes" and line.visible and line.bend]
+    assert len(curves) >= 4
+    for line in curves:
+        drawn_mm = [min(shapely.distance(one, shapely.Point(p)) for one in seen) for p in (line.start, *line.bend)]
+        assert max(drawn_mm) < near_mm

@@ -2,7 +2,18 @@
 
 from scenes.alone import benches, exercises, laid_out, profiles, rounded, words
 from scenes.base import CORNER, ROW, VIEWS, assert_same_point, deck_in, drawn_faces_of, faces_of, solved
-from scenes.furniture import carved, corner_rooms, flights, railed, raised, ramps, rooms, round_bodies, tables
+from scenes.furniture import (
+    carved,
+    corner_rooms,
+    flights,
+    railed,
+    raised,
+    ramps,
+    rooms,
+    round_bodies,
+    round_windowed,
+    tables,
+)
 from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
 from scenes.roofs import eaved, hipped, leaning, roofed, topped
@@ -42,6 +53,7 @@ __all__ = [
     "rooms",
     "round_bodies",
     "round_shadowed",
+    "round_windowed",
     "rounded",
     "rows",
     "shadowed",

@@ -12,7 +12,7 @@ from orthopsis.core.things.round_body.shape import FORMS as ROUND_FORMS
 from orthopsis.core.things.round_body.shape import INSIDE, NARROW
 from orthopsis.core.things.table.shape import LEGS as TABLE_LEGS
 from scenes.alone import exercises
-from scenes.base import VIEWS, drawn_faces_of, faces_of, is_unheld, views_of
+from scenes.base import VIEWS, deck_in, drawn_faces_of, faces_of, is_unheld, views_of
 from scenes.on_faces import FIGURES
 
 
@@ -70,6 +70,7 @@ def tables(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_p
         "kind": "table", "name": "Table", "joined_to": "Box 1", "joined_by": "face_top", "along": draw(part),
         "up": draw(part), "rise": rise, "thick": draw(st.floats(0.5, rise - 2.0)),
         "legs": draw(st.sampled_from(sorted(TABLE_LEGS))), "reach": draw(st.sampled_from(["measured", "edge"])),
+        "rest": draw(st.sampled_from(["none", "none", "quarter", "third", "half"])),
     }  # fmt: skip
     made = exercise_of(exercise.things[0].model_dump(mode="json"), table, views=views_of(exercise))
     assume(not is_unheld(made))
@@ -92,6 +93,34 @@ def round_bodies(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
     made = exercise_of(*things, views=views_of(exercise))
     assume(not is_unheld(made))
     return made
+
+
+@st.composite
+def round_windowed(draw: Any, views: tuple[str, ...] = tuple(VIEWS)) -> Exercise:
+    """Return a cylinder on a box, or a round shape in one point, and windows that curve with its wall."""
+    view = draw(st.sampled_from(views))
+    if view == "one_point" and draw(st.booleans()):
+        wide, tall = draw(st.floats(20.0, 90.0)), draw(st.floats(20.0, 90.0))
+        loop = [[x, y, wide / 2, tall / 2] for x, y in ((0.0, 0.0), (wide, 0.0), (wide, tall), (0.0, tall))]
+        left, bottom = draw(st.floats(5.0, 330.0)), draw(st.floats(5.0, 200.0))
+        shape = {"kind": "profile", "name": "Round", "outline": [loop], "left": left, "bottom": bottom}
+        things = [{**shape, "depth_by": "measured", "depth": draw(st.floats(10.0, 60.0))}]
+    else:
+        deck = deck_in(view)
+        size = {"along": draw(st.sampled_from(["1:2:1", "0:3:1", "2:1:0"])), "up": "1:2:1", "rise": 40.0}
+        body = {"kind": "round_body", "name": "Round", "joined_to": deck["name"], "joined_by": "face_top", **size}
+        things = [deck, {**body, "inside": draw(st.sampled_from(sorted(INSIDE)))}]
+    made = exercise_of(*things, views=[VIEWS[view]])
+    walls = sorted(key for key in faces_of(made, len(things) - 1) if key.startswith("round_"))
+    assume(walls)
+    part = st.sampled_from(["1:2:1", "1:6:1", "2:3:5", "5:2:1", "0:2:5"])
+    windows = {
+        "kind": "round_windows", "name": "Windows", "joined_to": "Round",
+        "joined_by": f"face_{draw(st.sampled_from(walls))}", "along": draw(part), "up": draw(part),
+        "columns": draw(st.sampled_from(["1", "2", "4"])), "rows": draw(st.sampled_from(["1", "2"])),
+        "wide": draw(st.sampled_from(["half", "whole"])), "tall": draw(st.sampled_from(["half", "whole"])),
+    }  # fmt: skip
+    return exercise_of(*things, windows, views=[VIEWS[view]])
 
 
 @st.composite

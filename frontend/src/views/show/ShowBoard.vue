@@ -5,13 +5,11 @@ import { computed } from 'vue'
 
 import type { Box, Drawing, Step } from '@/api/types'
 import SheetBeyond from '@/sheet/SheetBeyond.vue'
-import SheetDimensions from '@/sheet/SheetDimensions.vue'
 import SheetFaces from '@/sheet/SheetFaces.vue'
-import SheetLetters from '@/sheet/SheetLetters.vue'
 import SheetLines from '@/sheet/SheetLines.vue'
 import SheetPart from '@/sheet/SheetPart.vue'
 import SheetPoints from '@/sheet/SheetPoints.vue'
-import SheetScales from '@/sheet/SheetScales.vue'
+import SheetStep from '@/sheet/SheetStep.vue'
 import SheetView from '@/sheet/SheetView.vue'
 
 import type { Looks } from './looks'
@@ -29,15 +27,20 @@ const props = defineProps<{
   looks: Looks
   seeThrough: boolean
 }>()
+/** How many times as wide as its texts are tall the picture is. */
+const emit = defineEmits<{ fits: [wide: number] }>()
 
 const { shown, ghost, hand, moving } = props.showing
 const part = computed(() => (props.looks.closeUp ? ((props.step.close_up ?? null) as Box | null) : null))
 const wideMm = computed(() => (part.value ? part.value[2] - part.value[0] : props.drawing.sheet.width_mm))
-const { width } = useWindowSize()
+const { width, height } = useWindowSize()
+const isSmall = computed(() => width.value < 760 || height.value < 480)
+/** On a small screen, once the points are set up, the sheet is shown without the paper that is taped on for them. */
+const isReaching = computed(() => !isSmall.value || props.step.phase === 'setup')
 /** Figures grow with the wall. */
 const size = computed(() => Math.max(17, Math.round(width.value * 0.0135)))
-/** Where many points are marked they are smaller, so that each of them is seen. */
-const dot = computed(() => (props.showing.shown.value.marks.length > MANY ? 7 : 11))
+/** Where many points are marked, or the screen is small, they are smaller, so that each of them is seen. */
+const dot = computed(() => (isSmall.value || props.showing.shown.value.marks.length > MANY ? 7 : 11))
 const hidden = computed(() => {
   const all = props.drawing.lines.filter((line) => line.role !== 'detail').map((line) => line.id)
   return { ...NOTHING, light: new Set(all) }
@@ -64,7 +67,7 @@ const hidden = computed(() => {
       :picture="drawing"
       :label="`Step ${number}: ${step.title}`"
       :padding="7"
-      reach
+      :reach="isReaching"
       :points="shown.points"
       :part="part"
     >
@@ -79,10 +82,8 @@ const hidden = computed(() => {
         :size="dot"
       />
       <SpotLight v-if="looks.spotlight" :step="step" />
-      <SheetDimensions :dimensions="step.dimensions" :wide-mm="wideMm" />
-      <SheetScales :scales="step.scales" :wide-mm="wideMm" />
-      <SheetLetters :letters="step.letters" :wide-mm="wideMm" />
-      <SheetBeyond v-if="part" :beyond="step.beyond" :size="size" />
+      <SheetStep :step="step" :wide-mm="wideMm" @fits="(wide) => emit('fits', wide)" />
+      <SheetBeyond v-if="part || !isReaching" :beyond="step.beyond" :size="size" />
       <ShowHand v-if="moving" :hand="hand" :dark="step.darkens.length > 0" />
     </SheetView>
   </div>

@@ -16,6 +16,8 @@ from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.ground import GroundShadow
+from orthopsis.core.things.table.rest import NO_REST
+from orthopsis.core.things.table.shape import TableShape
 from orthopsis.core.view.eye import Array
 
 STEEPER: Mapping[Rays, Rays] = {"30": "45", "45": "60"}
@@ -43,6 +45,9 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         if carved.standing.replaces_host and carved.standing.host is caster.standing:
             named = {**shown, "carved": carved.values.name, "other": caster.values.name}
             yield piece(solved, "shadow_of_block", about, 0, 1, "things", named, [])
+    if isinstance(caster.standing, TableShape) and caster.standing.has_rest:
+        bare = [CureEdit(path=f"things.{caster.index}.rest", value=NO_REST)]
+        yield piece(solved, "shadow_without_rest", about, 1, 0, "bars", {**shown, "other": caster.values.name}, bare)
     edits = _other_sun(solved, STEEPER, HIGHER)
     reached = next((other for other in _reached(solved, shadow, caster) if not _climbs(solved, shadow, other)), None)
     if reached is not None:

@@ -13,6 +13,7 @@ from orthopsis.core.construct.moves import (
     Act,
     Cross,
     Curve,
+    CurvePart,
     Divide,
     Family,
     Measure,
@@ -23,6 +24,7 @@ from orthopsis.core.construct.moves import (
     Rule,
     RuleToPoint,
     Run,
+    RunToCurve,
     ShareAlong,
     Shift,
     Side,
@@ -246,6 +248,27 @@ def _(act: Curve, board: Board, thing: str) -> None:
     board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, "free", act.role, thing, arc=arc)
     names, angles = zip(*act.marks, strict=True) if act.marks else ((), ())
     board.points |= dict(zip(names, arc.places(angles), strict=True))
+
+
+@_perform.register
+def _(act: RunToCurve, board: Board, thing: str) -> None:
+    start, arc = board.point(act.start), board.line(act.until).arc
+    assert arc is not None
+    line = join(start, _IDEAL[act.runs] if act.runs in _IDEAL else board.point(act.runs))
+    met = arc.places(arc.meets(line))
+    if not met:
+        raise GeometryError("misses_curve", f"A line of “{thing}” misses its curve.", "Move the thing a little.")
+    end = min(met, key=lambda at: distance(start, at))
+    board.points[act.makes_point] = end
+    board.lines[act.makes] = Ruled(act.makes, line, start, end, act.runs, act.role, thing)
+
+
+@_perform.register
+def _(act: CurvePart, board: Board, thing: str) -> None:
+    start, end, whole = board.point(act.start), board.point(act.end), board.line(act.line).arc
+    assert whole is not None
+    arc = whole.between(start, end)
+    board.lines[act.makes] = Ruled(act.makes, join(start, end), start, end, "free", act.role, thing, arc=arc)
 
 
 @_perform.register

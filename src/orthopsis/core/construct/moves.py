@@ -219,6 +219,29 @@ class Curve:
 
 
 @dataclass(frozen=True, slots=True)
+class RunToCurve:
+    """From a point rule a line of a family until it first meets the ellipse of a curve; makes line and point."""
+
+    makes: str
+    makes_point: str
+    start: str
+    runs: Family
+    until: str
+    role: Role = "edge"
+
+
+@dataclass(frozen=True, slots=True)
+class CurvePart:
+    """Draw the part of the ellipse of a curve between two places on it, less than half of it."""
+
+    makes: str
+    line: str
+    start: str
+    end: str
+    role: Role = "edge"
+
+
+@dataclass(frozen=True, slots=True)
 class Touch:
     """Rest the ruler on a vanishing point, or upright, move it until it touches a curve, mark; ``number`` counts them.
 
@@ -256,6 +279,8 @@ Act = (
     | Through
     | Slide
     | Curve
+    | RunToCurve
+    | CurvePart
     | Touch
     | Shift
 )

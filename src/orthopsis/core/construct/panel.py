@@ -175,6 +175,28 @@ class BareSide:
 
 
 @dataclass(frozen=True, slots=True)
+class RoundWall:
+    """The half of a round wall that touches a flat one along its middle.
+
+    Attributes:
+        is_along: whether its axis runs along the flat wall; else it runs up it.
+        centres: full names of the middles of its circles, at the begin of the flat wall and at its end; the last one
+            is empty where nobody has marked it.
+        marks: the acts that find the first of them, where nobody has marked it yet.
+        known: the points from which all these are found, by full name, on the page, mm.
+        back: in the world, from the flat wall over the axis to the other side, mm.
+        breaks: where the plane pieces meet in which its solid is made: across the wall, as shares of it.
+    """
+
+    is_along: bool
+    centres: tuple[str, str]
+    marks: tuple[Act, ...]
+    known: tuple[tuple[str, Point], ...]
+    back: Vector
+    breaks: tuple[float, ...]
+
+
+@dataclass(frozen=True, slots=True)
 class Panel:
     """A face that can be divided, and on which other things stand.
 
@@ -201,6 +223,7 @@ class Panel:
         flight: the steps of which it is the side; only what goes up with them stands on it.
         incline: how it leads up from the ground, for the slope of a ramp; only shadows fall on it.
         ceiling: where the room ends over it, for a floor under a ceiling.
+        round_wall: the round wall that it touches, for a side of the box about that; only what goes round stands on it.
         marks: the acts that mark corners of it which nobody has marked yet, though their lines are there.
         back: where its body ends behind it, for a face of a block.
         outward: the way out in the world, a vector of length 1; none where nobody knows.
@@ -239,6 +262,7 @@ class Panel:
     flight: Flight | None = None
     incline: Incline | None = None
     ceiling: Ceiling | None = None
+    round_wall: RoundWall | None = None
     marks: tuple[Act, ...] = ()
     back: Back | None = None
     outward: Vector | None = None
@@ -253,7 +277,8 @@ class Panel:
     @property
     def is_whole(self) -> bool:
         """Whether nothing is cut from it."""
-        return not (self.parts or self.is_round or self.is_ground or self.flight or self.incline)
+        only_some = self.is_round or self.is_ground or self.flight or self.incline or self.round_wall
+        return not (self.parts or only_some)
 
     @property
     def is_whole_top(self) -> bool:
@@ -303,11 +328,13 @@ class Panel:
 
     @property
     def points(self) -> Mapping[str, Point]:
-        """Its corners on the page, those of its steps and of the others that belong to it, by full name."""
+        """Its corners on the page, those of its steps, of its round wall and of the others of it, by full name."""
         found = dict(zip((self.low, self.far_low, self.far_high, self.high), self.page, strict=True))
         found |= {c.name: c.at for part in self.parts for loop in part.loops for c in loop}
         if self.flight is not None:
             found |= dict((*self.flight.noses, *self.flight.over))
+        if self.round_wall is not None:
+            found |= dict(self.round_wall.known)
         for other in self.others:
             found |= other.points
         return found

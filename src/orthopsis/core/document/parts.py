@@ -125,7 +125,8 @@ JoinedBy = Annotated[
         pattern=r"^(on_top|beside_right|behind|against_left|against_right|in_line|in_line_left|in_line_right"
         r"|alley|alley_left|alley_right"
         r"|face_(front|left|right|top|bottom|slope_first|slope_far"
-        r"|floor|ceiling|left_wall|right_wall|back_wall|ground|steps|slope|part_\d{1,2}_\d{1,2}))$"
+        r"|floor|ceiling|left_wall|right_wall|back_wall|ground|steps|slope"
+        r"|round_(front|back|left|right|top|bottom)|part_\d{1,2}_\d{1,2}))$"
     ),
 ]
 """How a thing stands by the one it is joined to; in line with it: with a gap, and as tall; beyond an alley; or on which

@@ -163,12 +163,16 @@ class Scale(AnswerPart):
 
 
 class PointLetter(AnswerPart):
-    """A point of a step by its letter, and the two figures by which it is marked: across and up, or light lines."""
+    """A point of a step by its letter, and the two figures by which it is marked: across and up, or light lines.
+
+    The middle of the letter is ``beside`` the point, so many times its size, y up.
+    """
 
     at: Place
     text: str
     across: str
     up: str
+    beside: Place = (0.0, 0.0)
 
 
 Length = tuple[Place, Place, Place]

@@ -111,12 +111,24 @@ def scale_text(
     return (x, y), begins[side]
 
 
-def letter_places(points: Sequence[Place], size: float) -> list[Place]:
-    """Return where the letters of some points begin, left and low: each away from the middle of all of them."""
+def letter_ways(points: Sequence[Place]) -> list[Place]:
+    """Return from some points to the middles of their letters, as shares of their size: away from the middle of all."""
     middle = [sum(axis) / len(points) for axis in zip(*points, strict=True)] if points else [0.0, 0.0]
     result = []
     for x, y in points:
         way = (x - middle[0], y - middle[1])
-        away = AWAY * size / (math.hypot(*way) or 1.0)
-        result.append((x + way[0] * away - WIDE * size / 2, y + way[1] * away - DOWN * size))
+        long = math.hypot(*way)
+        # Of one in the middle it stands to the upper right.
+        result.append(
+            (way[0] / long * AWAY, way[1] / long * AWAY) if long else (AWAY * math.sqrt(1 / 2), AWAY * math.sqrt(1 / 2))
+        )
     return result
+
+
+def letter_begins(at: Place, way: Place, size: float) -> Place:
+    """Return where the letter of a point begins, left and low.
+
+    Args:
+        way: from the point to its middle, as shares of its size, y up; ``size``: how tall it is, in units of the place.
+    """
+    return at[0] + (way[0] - WIDE / 2) * size, at[1] + (way[1] - DOWN) * size

@@ -28,11 +28,11 @@ from orthopsis.core.view.frame import ViewKind
 
 TO_CORNER: Mapping[JoinedBy, JoinedBy] = {
     "face_right": "face_left", "beside_right": "against_right", "behind": "against_left", "in_line": "in_line_left",
-    "alley": "alley_left",
+    "alley": "alley_left", "face_round_front": "face_round_right",
 }  # fmt: skip
 TO_FRONT: Mapping[JoinedBy, JoinedBy] = {
     "against_right": "beside_right", "against_left": "behind", "in_line_left": "in_line", "in_line_right": "in_line",
-    "alley_left": "alley", "alley_right": "alley",
+    "alley_left": "alley", "alley_right": "alley", "face_round_right": "face_round_front",
 }  # fmt: skip
 """How what stands by another thing is joined to it, from one point to more, and back; fronts see ``_joined_by``."""
 

@@ -1,4 +1,4 @@
-"""The two questions that are asked of an exercise: its whole drawing, or only its picture while a hand drags."""
+"""What is asked of an exercise: its whole drawing, also with texts placed to be shown, or only its picture."""
 
 from dataclasses import replace
 
@@ -13,6 +13,7 @@ from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.exercise.who_hides import who_hides
 from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.sheet.chalkboard import chalkboard_of
+from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
 from orthopsis.core.telling.told import tell
 from orthopsis.core.wording.exercise import CHANGED
 from orthopsis.core.wording.vocabulary import listed
@@ -45,6 +46,22 @@ def draw(exercise: Exercise, board_mm: float = 0.0) -> Drawing:
         advice=advise(solved, telling.steps),
         sentences=sentences(solved.prepared),
     )
+
+
+def draw_shown(exercise: Exercise, board_mm: float = 0.0, times: float = SHOWN) -> Drawing:
+    """Return the whole answer with the measures and figures of each step where they are clear in its picture.
+
+    Args:
+        board_mm: as of ``draw``.
+        times: so many times as wide as its texts are tall is each picture.
+
+    Raises:
+        GeometryError: as ``draw``.
+    """
+    drawing = draw(exercise, board_mm)
+    whole = (0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm)
+    steps = with_clear_measures(drawing.steps, drawing.lines, whole, lambda part: times)
+    return drawing.model_copy(update={"steps": steps})
 
 
 def _unused(prepared: Prepared, change: StepChange) -> str:

@@ -17,7 +17,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from orthopsis.core.errors import GeometryError
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Line, Point
 from orthopsis.core.plane.tolerance import SAME_LINE
 
 QUARTER_RAD = math.pi / 2
@@ -25,6 +25,8 @@ SAME_ANGLE_RAD = 1e-3
 """Places of a curve nearer than this angle are one."""
 FacePlace = tuple[float, float]
 """Across and up on a face."""
+_CROSS_RATIO = 1 + math.sqrt(1 / 2)
+"""Of four places on the bisector of a quarter circle: its centre, the middle of its chord, its own middle, its pole."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -102,6 +104,46 @@ class Arc:
     def touches_between(self, goal: Point) -> list[float]:
         """Return those angles at which it is touched between its ends."""
         return [angle for angle in self.touches(goal) if SAME_ANGLE_RAD < angle < QUARTER_RAD - SAME_ANGLE_RAD]
+
+    def meets(self, line: Line) -> list[float]:
+        """Return the angles, from 0 to a whole turn, at which a line meets the whole ellipse; none, one or two.
+
+        On the unit circle the line is a cos t + b sin t + c = 0.
+        """
+        a, b, c = np.array([line.a, line.b, line.c]) @ unit_circle_map(self)
+        size = math.hypot(a, b)
+        if size <= abs(c):
+            return []
+        middle, half = math.atan2(b, a), math.acos(-c / size)
+        return [(middle + side * half) % math.tau for side in (-1, 1)]
+
+    def angle_of(self, at: Point) -> float:
+        """Return the angle of a place of the whole ellipse, from 0 to a whole turn, rad."""
+        x, y, w = np.linalg.solve(unit_circle_map(self), np.array([at.x, at.y, at.w]))
+        return math.atan2(y / w, x / w) % math.tau
+
+    def part(self, start_rad: float, end_rad: float) -> "Arc":
+        """Return the piece of the whole ellipse between two angles, less than half a turn apart.
+
+        The projective map that takes the quarter circle to it keeps its bisector, and there the cross-ratio of the
+        centre, the middle of the chord, that of the curve and the pole; so the place of the centre follows.
+        """
+        middle, cos = (start_rad + end_rad) / 2, math.cos((end_rad - start_rad) / 2)
+        centre = (_CROSS_RATIO - 1 - cos) / (_CROSS_RATIO * cos - 1 - cos)
+        begin, end = self.places([start_rad, end_rad])
+        pole, inner = (self._on_ray(middle, far) for far in (1 / cos, centre))
+        return Arc(begin, pole, end, inner)
+
+    def between(self, start: Point, end: Point) -> "Arc":
+        """Return the piece of the whole ellipse between two places on it, the shorter way round."""
+        first = self.angle_of(start)
+        ahead = (self.angle_of(end) - first) % math.tau
+        return self.part(first, first + (ahead if ahead < math.pi else ahead - math.tau))
+
+    def _on_ray(self, angle_rad: float, far: float) -> Point:
+        """Return the place at an angle, so many times as far from the centre as the curve."""
+        x, y, w = unit_circle_map(self) @ np.array([far * math.cos(angle_rad), far * math.sin(angle_rad), 1.0])
+        return Point(float(x / w), float(y / w))
 
     def places(self, angles_rad: Sequence[float]) -> list[Point]:
         """Return the points at several angles."""

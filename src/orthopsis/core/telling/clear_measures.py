@@ -14,8 +14,8 @@ import numpy as np
 
 from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Length, Place, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
+from orthopsis.core.telling.clear_letters import with_clear_letters
 from orthopsis.core.telling.clear_room import (
-    CROWDED,
     DRIFT,
     FURTHER,
     OVER_LINE,
@@ -27,7 +27,7 @@ from orthopsis.core.telling.clear_room import (
     box_about,
     overlaps,
 )
-from orthopsis.core.telling.clear_scales import letter_boxes, with_clear_figures
+from orthopsis.core.telling.clear_scales import with_clear_figures
 
 SHOWN = 36
 """A picture on the wall is so many times as wide as its texts are tall."""
@@ -52,7 +52,7 @@ Times = Callable[[Box], float]
 def with_clear_measures(
     steps: Sequence[Step], lines: Iterable[DrawnLine], whole: Box, times: Times = lambda part: SHOWN
 ) -> list[Step]:
-    """Return the steps with each of their measures and figures where it is clear, as far as there is such a place.
+    """Return the steps with each of their texts where it is clear, as far as there is such a place.
 
     Args:
         lines: all that are drawn.
@@ -62,15 +62,18 @@ def with_clear_measures(
     segments, result = Segments([*lines]), list[Step]()
     for step in steps:
         segments.follow(step)
-        if not step.dimensions and not step.scales:
+        if not (step.dimensions or step.scales or step.letters):
             result.append(step)
             continue
         part = step.close_up or whole
         size = (part[2] - part[0]) / times(part)
-        room = Room(segments, part, size, letter_boxes(step, size), segments.count_in(part) > CROWDED)
+        letters, covered = with_clear_letters(step.letters, Room(segments, part, size, np.zeros((0, 4))))
+        room = Room(segments, part, size, covered)
         scales, figures = with_clear_figures(step.scales, room)
         room = replace(room, texts=np.concatenate((room.texts, figures)))
-        result.append(step.model_copy(update={"scales": scales, "dimensions": _clear(step.dimensions, room)}))
+        result.append(
+            step.model_copy(update={"letters": letters, "scales": scales, "dimensions": _clear(step.dimensions, room)})
+        )
     return result
 
 
@@ -188,8 +191,6 @@ def _sets() -> Iterator[_Set]:
 
 
 SETS = tuple(_sets())
-WHERE_CROWDED = 1 + OUT
-"""So many sets are tried where a picture is crowded: further out there is no room either (no source)."""
 
 
 class _Measure:
@@ -203,7 +204,7 @@ class _Measure:
     def choose(self, others: Sequence["_Measure"]) -> None:
         """Take the best place beside other measures that have one; one further away only if none nearer is clear."""
         taken, least = [other.at for other in others if other.at], math.inf
-        for number, places in enumerate(SETS[:WHERE_CROWDED] if self._room.is_crowded else SETS):
+        for number, places in enumerate(SETS):
             if least < max(places.at_least, places.enough):
                 continue
             if number not in self._tried:

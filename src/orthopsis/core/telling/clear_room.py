@@ -10,8 +10,6 @@ from orthopsis.core.drawing.answer import Box, DrawnLine, Place, Step
 
 OVER_LINE, OVER_TEXT, OVER_FRAME, FURTHER = 20, 1000, 4000, 1
 """How bad it is to stand over a line, another text and the frame, and a row further away (no source)."""
-CROWDED = 1100
-"""A picture with more pieces of lines than these is crowded (no source)."""
 RIM, DRIFT = 0.12, 0.04
 """How much about a text stays clear, as a share of its size, and of how far out it is: elsewhere it is a little larger
 or smaller, and so further out or nearer."""
@@ -41,11 +39,6 @@ class Segments:
             (step.takes_away, self._light, False), (step.draws, self._light, True), (step.darkens, self._dark, True)
         ):  # fmt: skip
             kept[[self._rows[number] for number in numbers if number in self._rows]] = is_there
-
-    def count_in(self, part: Box) -> int:
-        """Return about how many pieces a part of the sheet shows."""
-        shown = (self._light | self._dark)[self._line_of]
-        return int(np.count_nonzero(shown & np.all((self._low <= part[2:]) & (self._high >= part[:2]), axis=1)))
 
     def crossed(self, boxes: Array) -> NDArray[np.int64]:
         """Return how many pieces run over each of some rectangles, shape (n, 4); there may be none.
@@ -77,14 +70,12 @@ class Room:
         part: what of the sheet it shows, mm.
         size: how tall its texts are, in mm of the sheet.
         texts: about what other texts of it stand, shape (n, 4).
-        is_crowded: whether it has so many lines that there is hardly room for texts.
     """
 
     segments: Segments
     part: Box
     size: float
     texts: Array
-    is_crowded: bool
 
     def bad(self, boxes: Array) -> Array:
         """Return how bad it is to stand in each of some rectangles, shape (n, 4)."""

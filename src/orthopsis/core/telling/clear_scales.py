@@ -10,8 +10,8 @@ from itertools import pairwise
 
 import numpy as np
 
-from orthopsis.core.drawing.answer import Scale, ScaleSide, Step
-from orthopsis.core.drawing.beside import TALL, WIDE, letter_places, scale_text, text_wide
+from orthopsis.core.drawing.answer import Scale, ScaleSide
+from orthopsis.core.drawing.beside import TALL, scale_text, text_wide
 from orthopsis.core.telling.clear_room import (
     DRIFT,
     FURTHER,
@@ -45,18 +45,12 @@ OTHER_SIDE, ASIDE = 6, 1
 """How bad it is to stand at the other side than one looks for it first, and aside from its place (no source)."""
 
 
-def letter_boxes(step: Step, size: float) -> Array:
-    """Return what the letters of a step's points cover, shape (n, 4)."""
-    begins = np.array(letter_places([letter.at for letter in step.letters], size)).reshape(-1, 2)
-    return np.concatenate((begins, begins + np.array((WIDE, TALL)) * size), axis=1)
-
-
 def with_clear_figures(scales: Sequence[Scale], room: Room) -> tuple[list[Scale], Array]:
     """Return the scales with the places of their figures, and what those cover, shape (n, 4)."""
     result, before = list[Scale](), len(room.texts)
     for scale in (one for one in scales if one.marks):
         best, boxes, bad = _placed(scale, scale.side, room)
-        if bad >= (OVER_FRAME if room.is_crowded else OVER_LINE):
+        if bad >= OVER_LINE:
             other, other_boxes, other_bad = _placed(scale, OPPOSITE[scale.side], room)
             if other_bad + OTHER_SIDE < bad:
                 best, boxes = other, other_boxes
@@ -71,8 +65,7 @@ def _placed(scale: Scale, side: ScaleSide, room: Room) -> tuple[Scale, Array, fl
     near, alone = figures.tried(slice(None), NEAR)
     chosen, rows = alone.argmin(axis=1), np.arange(len(alone))
     boxes, bad, places = near[rows, chosen], alone[rows, chosen], NEAR[chosen]
-    has_room = not room.is_crowded and len(figures.marks) <= MANY
-    for i in np.flatnonzero(bad >= (OVER_LINE if has_room else OVER_FRAME)).tolist():
+    for i in np.flatnonzero(bad >= (OVER_LINE if len(figures.marks) <= MANY else OVER_FRAME)).tolist():
         (far,), (alone,) = figures.tried(slice(i, i + 1), FAR)
         best = int(alone.argmin())
         if alone[best] < bad[i]:

@@ -15,6 +15,7 @@ from orthopsis.core.construct.moves import (
     Act,
     Cross,
     Curve,
+    CurvePart,
     Divide,
     MeasureAlong,
     MeasureAside,
@@ -22,6 +23,7 @@ from orthopsis.core.construct.moves import (
     Rule,
     RuleToPoint,
     Run,
+    RunToCurve,
     ShareAlong,
     Shift,
     Side,
@@ -157,7 +159,7 @@ def _missing(act: Act, paper: _Paper) -> Iterator[tuple[str, Why]]:
 def _points_of(act: Act) -> tuple[str, ...]:
     """Return the points that must be there for an act."""
     match act:
-        case Offset() | Side() | Run() | Shift():
+        case Offset() | Side() | Run() | RunToCurve() | Shift():
             return (act.start,)
         case Across() | Through():
             return (act.through,)
@@ -169,7 +171,7 @@ def _points_of(act: Act) -> tuple[str, ...]:
             return (act.start, act.end, act.point)
         case Slide():
             return (act.start, *act.like)
-        case Curve():
+        case Curve() | CurvePart():
             return (act.start, act.end)
         case _:
             return ()
@@ -192,7 +194,9 @@ def _lines_of(
         case Through():
             yield act.first, points[act.makes_point]
             yield act.second, points[act.makes_other]
-        case Touch():
+        case RunToCurve():
+            yield act.until, None
+        case Touch() | CurvePart():
             yield act.line, None
         case _:
             pass

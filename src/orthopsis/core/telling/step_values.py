@@ -8,6 +8,7 @@ from orthopsis.core.construct.moves import (
     Act,
     Cross,
     Curve,
+    CurvePart,
     Measure,
     MeasureAlong,
     MeasureAside,
@@ -15,6 +16,7 @@ from orthopsis.core.construct.moves import (
     Rule,
     RuleToPoint,
     Run,
+    RunToCurve,
     ShareAlong,
     Shift,
     Side,
@@ -114,11 +116,15 @@ def _in_order(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Stro
     yield own_words(solved, breath)
 
 
+_RULED = (Across, RuleToPoint, Rule, Run, RunToCurve, Side, Through, Slide)
+"""The acts that draw a straight line."""
+
+
 def _counts(solved: Solved, breath: Breath, acts: Sequence[Act], strokes: Strokes) -> dict[str, object]:
     """Return how many lines and curves are drawn, and from which corners."""
-    ruled = (act for act in acts if isinstance(act, Across | RuleToPoint | Rule | Run | Side | Through | Slide))
+    ruled = (act for act in acts if isinstance(act, _RULED))
     drawn = [act for act in ruled if isinstance(act, Across) or act.role != "unseen"]
-    curves = [act for act in acts if isinstance(act, Curve)]
+    curves = [act for act in acts if isinstance(act, Curve | CurvePart)]
     shown = sum(act.role != "unseen" for act in curves)
     rule_count = strokes.count(act.makes for act in drawn if isinstance(act, Rule))
     count = strokes.count(act.makes for act in drawn)

@@ -4,10 +4,22 @@ from collections import Counter
 from collections.abc import Iterator, Mapping, Sequence
 from dataclasses import dataclass, replace
 
-from orthopsis.core.construct.moves import Act, Move, RuleToPoint, Run, Side, Slide, Through, inputs, outputs
+from orthopsis.core.construct.moves import (
+    Act,
+    Move,
+    RuleToPoint,
+    Run,
+    RunToCurve,
+    Side,
+    Slide,
+    Through,
+    inputs,
+    outputs,
+)
 from orthopsis.core.construct.steps import Breath, breaths
 from orthopsis.core.document.parts import StepRef
 from orthopsis.core.drawing.answer import PointLetter, Scale, Step
+from orthopsis.core.drawing.beside import letter_ways
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.lesson.minutes import step_minutes
@@ -147,7 +159,7 @@ def _built_step(
     if phrases.is_freehand:
         count, marks = 0, len(draws) // STROKES_A_MARK
     points = [name for name in made if name in solved.board.points]
-    points += [act.makes_point for act in acts if isinstance(act, Side | Run | Slide | Through)]
+    points += [act.makes_point for act in acts if isinstance(act, Side | Run | RunToCurve | Slide | Through)]
     rests = next((act.point for act in acts if isinstance(act, RuleToPoint)), "")
     words = solved.prepared.wording
     title = _of_view(solved, breath, words.say(phrases.title, values))
@@ -180,7 +192,13 @@ def _built_step(
 
 
 def _letters(solved: Solved, acts: Sequence[Act], instruction: str) -> list[PointLetter]:
-    """Return the points of a step that its words call by letters."""
+    """Return the points of a step that its words call by letters, each letter at the outer side of its point."""
+    found = _lettered(solved, acts, instruction)
+    ways = letter_ways([letter.at for letter in found])
+    return [letter.model_copy(update={"beside": way}) for letter, way in zip(found, ways, strict=True)]
+
+
+def _lettered(solved: Solved, acts: Sequence[Act], instruction: str) -> list[PointLetter]:
     if is_by_way(instruction):
         return lettered_way(solved, acts)
     if is_by_corner(instruction):

@@ -15,7 +15,6 @@ from orthopsis.core.document.parts import StepChange, StepRef
 from orthopsis.core.drawing.answer import LeftOut, Step, StepAct
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.behind import with_what_lies_behind
-from orthopsis.core.telling.clear_measures import with_clear_measures
 from orthopsis.core.telling.close_up import with_close_ups
 from orthopsis.core.telling.idle import idle
 from orthopsis.core.telling.steps import Told, line_by_line, told_steps
@@ -72,9 +71,7 @@ def tell(solved: Solved) -> Telling:
     made, kept = [step for step in made if step.key not in needless], [o for o in kept if o.step.key not in needless]
     made = _with_stops(_with_points_done(solved, made, kept))
     made = with_marks_taken_up(solved, with_what_lies_behind(solved, made), kept)
-    sheet = solved.prepared.sheet
-    whole = (0.0, 0.0, sheet.width_mm, sheet.height_mm)
-    made = with_clear_measures(with_close_ups(solved, made), solved.lines, whole)
+    made = with_close_ups(solved, made)
     unused = tuple(change for ref, change in changes.items() if ref.whole not in known)
     return Telling(made, left_out, refs, unused, tuple(one.breath for one in kept if one.breath is not None))
 

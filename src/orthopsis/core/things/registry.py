@@ -21,6 +21,7 @@ from orthopsis.core.things.road import ROAD
 from orthopsis.core.things.room import ROOM
 from orthopsis.core.things.round_body import ROUND_BODY
 from orthopsis.core.things.round_land import ROUND_LAND
+from orthopsis.core.things.round_windows import ROUND_WINDOWS
 from orthopsis.core.things.row import ROW
 from orthopsis.core.things.shadow import FALLEN_SHADOW, SHADOW
 from orthopsis.core.things.sign import SIGN
@@ -47,6 +48,7 @@ KINDS: dict[str, ThingKind] = {
         RAMP,
         ROUND_BODY,
         RECTANGLES,
+        ROUND_WINDOWS,
         ROW,
         DIVISION,
         SIGN,

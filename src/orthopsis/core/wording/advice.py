@@ -150,6 +150,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What is cut away casts no shadow.",
         ("Leave the shadow out, or let it be drawn by eye",),
     ),
+    "shadow_without_rest": AdvicePhrases(
+        "“{thing}” is that of the top and the legs of {other}: nobody is told of that of its foot rest.",
+        "Each bar casts a narrow shadow from leg to leg.",
+        ("Draw {other} without a foot rest",),
+    ),
     "carved_under_it": AdvicePhrases(
         "“{thing}” hangs in the air, or a part of it does: {carved} cuts {other} away there.",
         "What stands on a block stays only where something of the block stays.",

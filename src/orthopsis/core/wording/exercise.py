@@ -149,5 +149,11 @@ FACES = {
     "face_ground": "the ground",
     "face_steps": "the steps",
     "face_slope": "the slope",
+    "face_round_front": "the round wall in front",
+    "face_round_back": "the round wall at the back",
+    "face_round_left": "the round wall on the left",
+    "face_round_right": "the round wall on the right",
+    "face_round_top": "the round wall above",
+    "face_round_bottom": "the round wall below",
 }
 """On which face of another one a thing may lie."""

@@ -96,6 +96,68 @@ HIP: dict[str, StepPhrases] = {
         "Ending the edges at the lid in place of the house.",
         "ruler",
     ),
+    "hip.across_ends": StepPhrases(
+        "lines across the lid at the ends of the ridge",
+        (
+            "Through each end of the ridge draw a light line {across_way}, from edge to edge of the lid. Count: "
+            "{count}.",
+            "Through both ends of the ridge draw light lines {across_way}, from edge to edge of the lid: {lines}.",
+            "Across the lid through both ends of the ridge, {across_way}, lightly: {lines}.",
+        ),
+        "What stands on a slope needs its true direction: straight up, not along a hip.",
+        "Drawing them to the corners: they run straight across.",
+        "ruler, pencil light",
+    ),
+    "hip.to_eave": StepPhrases(
+        "down to the edge of the house",
+        (
+            "Where these lines meet the edge of the lid on the side that you see, go {upright} down to the edge of the "
+            "house, lightly. Count: {count} lines.",
+            "From their ends on the side that is seen go {upright}, lightly, down to the edge of {other}: {lines}.",
+            "From their ends on the seen side {upright}, lightly, to the edge of {other}: {lines}.",
+        ),
+        "The lid lies straight over the top of the house.",
+        "Going down to the ground: stop at the edge of the house.",
+        "ruler and set square, pencil light",
+    ),
+    "hip.up_slope": StepPhrases(
+        "straight up the slope",
+        (
+            "From these places draw light lines up to the ends of the ridge. Count: {count} lines.",
+            "From these places draw light lines up to the ends of the ridge: {lines}.",
+            "From these places lightly up to the ends of the ridge: {lines}.",
+        ),
+        "These lines lead straight up the roof: they run to one point.",
+        "Drawing them level or upright: they lean as the roof does.",
+        "ruler, pencil light",
+    ),
+    "hip.slope_above": StepPhrases(
+        "the point of the slope that goes up",
+        (
+            "Put the ruler along one of these lines, and carry it on, over the edge of the paper if need be. From the "
+            "{short_point} draw a light line {upright}. Where they meet is the {slope_point}.",
+            "Carry one of these lines on, over the paper's edge if need be. From the {short_point} draw a light line "
+            "{upright}. Mark where they meet: the {slope_point}.",
+            "These lines, carried on, meet the line {upright} from the {short_point} in the {slope_point}.",
+        ),
+        "Lines with one slope, on one side of the roof, meet over the point of their level way.",
+        "Stopping at the paper's edge: tape a strip on; it may come off when the roof is done.",
+        "long ruler, pencil light",
+    ),
+    "hip.slope_below": StepPhrases(
+        "the point of the slope that comes down",
+        (
+            "Put the ruler along one of the lines on the slope that comes down, and carry it on below the house. From "
+            "the {short_point} draw a light line {upright}. Where they meet is the {slope_point}.",
+            "Carry a line of the slope that comes down on, below the house. From the {short_point} draw a light line "
+            "{upright}. Mark where they meet: the {slope_point}.",
+            "Those of the slope that comes down, carried on, meet the line {upright} from the {short_point} in the "
+            "{slope_point}.",
+        ),
+        "Slopes that come down meet below the point of their level way, as far as the others meet over it in truth.",
+        "Taking the upper point for both slopes.",
+        "long ruler, pencil light",
+    ),
     "hip.edges_tip": StepPhrases(
         "{lines} from the tip",
         (

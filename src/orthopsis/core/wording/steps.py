@@ -24,6 +24,7 @@ from orthopsis.core.wording.roof_steps import ROOF
 from orthopsis.core.wording.room_steps import ROOM
 from orthopsis.core.wording.round_body_steps import ROUND_BODY
 from orthopsis.core.wording.round_steps import ROUND
+from orthopsis.core.wording.round_windows_steps import ROUND_WINDOWS
 from orthopsis.core.wording.row_steps import ROW
 from orthopsis.core.wording.setup_steps import SETUP
 from orthopsis.core.wording.shadow_steps import SHADOW
@@ -61,6 +62,7 @@ STEPS: dict[str, StepPhrases] = {
     **RAMP,
     **HANDRAIL,
     **ROUND_BODY,
+    **ROUND_WINDOWS,
     **SHADOW,
     **TABLE_SHADOW,
     **FALLEN_SHADOW,

@@ -137,4 +137,51 @@ TABLE: dict[str, StepPhrases] = {
         "Legs of one length on the paper: those behind are shorter.",
         "ruler and set square",
     ),
+    "table.rest_marks": StepPhrases(
+        "where its foot rest goes",
+        (
+            "On the nearest line that goes {upright}, make two marks for the foot rest: {ticks} from its foot.",
+            "On the nearest [upright] mark the foot rest: {ticks} from its foot.",
+            "The foot rest on the nearest [upright]: {ticks} from its foot.",
+        ),
+        "Heights are measured at the nearest corner, and carried round from there.",
+        "Measuring at a leg farther away: there the same height is smaller.",
+        "ruler",
+    ),
+    "table.rest_round": StepPhrases(
+        "carry it round the table",
+        (
+            "From both marks draw light lines {along} and {up_way}, to the outer corners of the next legs. From there "
+            "close them round the table. Count: {count} lines.",
+            "Carry both marks round the table, lightly, {along} and {up_way}: {lines}. They turn over the outer "
+            "corners of the legs.",
+            "Both marks round the table, lightly, {along} and {up_way}: {lines}.",
+        ),
+        "What lies level in the table runs as its top does.",
+        "Drawing these lines dark: they are seen only between the legs.",
+        "ruler, pencil light",
+    ),
+    "table.rest_outer": StepPhrases(
+        "the outside of its foot rest",
+        (
+            "Draw these lines dark from leg to leg, where you see them. Count: {count}.",
+            "Draw these lines dark from leg to leg, where they are seen: {lines}.",
+            "The outer edges of the foot rest, from leg to leg: {lines}.",
+        ),
+        "The bars lie in one plane with the outer sides of the legs.",
+        "Drawing across a leg: the bars end at the legs.",
+        "ruler",
+    ),
+    "table.rest_inner": StepPhrases(
+        "how thick its foot rest is",
+        (
+            "From the ends of these lines go in along each leg, as deep as the leg is. Join the inner corners, where "
+            "you see them. Count: {count} lines.",
+            "From their ends go in along each leg, to its inner corner. Join the inner corners that are seen: {lines}.",
+            "The inner edges, from leg to leg, and those where the bars meet the legs: {lines}.",
+        ),
+        "The bars are as deep as the legs.",
+        "Giving all bars one depth on the paper: those behind are thinner.",
+        "ruler",
+    ),
 }

@@ -18,6 +18,7 @@ from orthopsis.core.document.ready.written import (
     standing,
     upon,
     windows,
+    windows_round,
 )
 
 _PANES = {"wide": "half", "tall": "half"}
@@ -197,6 +198,7 @@ PORT: tuple[dict[str, Any], ...] = (
             windows("Rope windows", "top", "2:9:1", "1:8:1", "Rope tower", columns="3", rows="3", **_PANES),
             windows("Sail windows", "left", "2:9:1", "1:8:1", "Sail tower", columns="3", rows="3", **_PANES),
             windows("Mill windows", "bottom", "2:9:1", "1:8:1", "Mill", columns="2", rows="3", **_PANES),
+            windows_round("Light windows", "Light tower", "left", "1:3:1", "1:2:1", columns="3", tall="three_quarters"),
             {"kind": "round_land", "name": "Land", "radius": 78, "rim": "waves"},
         ],
         "minutes": 180,

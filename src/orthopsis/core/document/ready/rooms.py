@@ -345,4 +345,18 @@ ROOMS: tuple[dict[str, Any], ...] = (
         ],
         "minutes": 75,
     },
+    {
+        **HEAD,
+        "title": "Three stools in a row with foot rests, one point",
+        "eye_level": {"height_mm": 196, "school": "exercise"},
+        "views": [{"kind": "one_point", "x_mm": 250}],
+        "things": [
+            room("Room", 30, 20, 360, 252, 120),
+            *(
+                {**on_floor(name, "2:4:11", across, 72), **AT_EDGE, "kind": "table", "thick": 6, "rest": "third"}
+                for name, across in (("First stool", "2:3:13"), ("Second stool", "7:3:8"), ("Third stool", "12:3:3"))
+            ),
+        ],
+        "minutes": 270,
+    },
 )

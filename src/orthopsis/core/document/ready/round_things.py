@@ -3,7 +3,17 @@
 from typing import Any
 
 from orthopsis.core.document.ready.rooms import room
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, measured, raised, shape, windows
+from orthopsis.core.document.ready.written import (
+    ALONE,
+    HEAD,
+    block,
+    box,
+    measured,
+    raised,
+    shape,
+    windows,
+    windows_round,
+)
 
 
 def round_body(
@@ -92,6 +102,20 @@ ROUND_THINGS: tuple[dict[str, Any], ...] = (
             {**round_body("Bait bin", "Quay", "1:4:7", "1:4:7", 92, inside="open"), "bands": "two"},
             {**round_body("Rope bin", "Quay", "7:4:1", "1:4:7", 60), "bands": "one"},
             {**round_body("Ice bin", "Quay", "1:4:7", "7:4:1", 60), "bands": "three"},
+        ],
+        "minutes": 180,
+    },
+    {
+        **HEAD,
+        "title": "A watch tower with lookouts round its wall, two points",
+        "eye_level": {"height_mm": 92, "school": "exercise"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 580}],
+        "things": [
+            block("Mole", 206, 20, 10, 134, 150),
+            round_body("Tower", "Mole", "1:4:1", "1:4:1", 150),
+            round_body("Roof", "Tower", "0:1:0", "0:1:0", 44, "cone"),
+            windows_round("Lookouts", "Tower", "left", "1:5:3", "5:3:1"),
+            windows_round("Door", "Tower", "right", "3:1:2", "0:2:5", columns="1", wide="whole"),
         ],
         "minutes": 180,
     },

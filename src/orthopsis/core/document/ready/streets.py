@@ -136,4 +136,20 @@ STREETS: tuple[dict[str, Any], ...] = (
         "minutes": 180,
         "wording": {"level": "oldest"},
     },
+    {
+        **HEAD,
+        "title": "The pilots' house with dormers on its hip roof, two points",
+        "eye_level": {"height_mm": 112, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -140, "right_mm": 560}],
+        "things": [
+            block("House", 176, 48, 84, 78, 158),
+            windows("Door", "left", "4:3:5", "0:5:4", "House", columns="1", wide="whole", tall="whole"),
+            windows("Windows", "right", "1:10:1", "4:4:2", "House", columns="3", wide="half", tall="whole"),
+            hip("Roof", "House", 62, slopes="points"),
+            upon("First dormer", "dormer", "Roof", "0:2:5", "1:2:3", peak=8),
+            upon("Second dormer", "dormer", "Roof", "4:2:1", "1:2:3", peak=8),
+        ],
+        "minutes": 180,
+        "wording": {"level": "oldest"},
+    },
 )

@@ -136,3 +136,9 @@ def upon(name: str, kind: str, roof: str, along: str, up: str, **more: Any) -> d
     """Return what stands on the first slope of a roof: a chimney, a dormer."""
     lies = {"joined_to": roof, "joined_by": "face_slope_first", "along": along, "up": up}
     return {"kind": kind, "name": name, **lies, **more}
+
+
+def windows_round(name: str, host: str, side: str, along: str, up: str, **more: str) -> dict[str, Any]:
+    """Return windows that curve with a round wall."""
+    stands = {"kind": "round_windows", "name": name, "joined_to": host, "joined_by": f"face_round_{side}"}
+    return {**stands, "along": along, "up": up, "columns": "2", "rows": "1", "wide": "half", "tall": "whole", **more}

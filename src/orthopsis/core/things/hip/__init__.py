@@ -14,6 +14,7 @@ from orthopsis.core.things.hip.half import CornerHalfPyramid, FrontHalfPyramid
 from orthopsis.core.things.hip.lean_to import PITCHES, CornerLeanTo, FrontLeanTo
 from orthopsis.core.things.hip.roof import HipRoof
 from orthopsis.core.things.hip.shape import RIDGES
+from orthopsis.core.things.hip.slopes import FOUND
 from orthopsis.core.things.parameters import Choice, Length, Parameter
 from orthopsis.core.things.standing import Standing
 
@@ -47,9 +48,13 @@ def _on_top(
 
 
 _HIGH = (Choice("high", "where it is highest", HIGH, "back"), Choice("over", "where it is highest", OVER, "left_back"))
-HIP_ROOF = _on_top(
-    "hip_roof", "Hip roof", (HipRoof, HipRoof), Choice("ridge", "what its slopes rise to", RIDGES, "ridge")
-)
+HIP_ROOF = replace(
+    _on_top(
+        "hip_roof", "Hip roof", (HipRoof, HipRoof), Choice("ridge", "what its slopes rise to", RIDGES, "ridge"),
+        Choice("slopes", "what can stand on its slopes", FOUND, "edges"),
+    ),
+    bears=True,
+)  # fmt: skip
 LEAN_TO = replace(
     _on_top(
         "lean_to", "Lean-to roof", (FrontLeanTo, CornerLeanTo), *_HIGH,

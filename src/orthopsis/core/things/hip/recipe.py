@@ -6,6 +6,7 @@ from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, Shift, Through
 from orthopsis.core.things.hip.lid import LidShape
 from orthopsis.core.things.hip.shape import HipShape
+from orthopsis.core.things.hip.slopes import acts
 
 
 def recipe(roof: HipShape) -> list[Move]:
@@ -13,7 +14,8 @@ def recipe(roof: HipShape) -> list[Move]:
     told = _tip(roof) if roof.is_pyramid else _ridge(roof)
     moves = lid_moves(roof) + [roof.values.move("divide", breath, act) for breath, act in told]
     breath = "hip.edges_tip" if roof.is_pyramid else "hip.edges"
-    return moves + [roof.values.move("front", breath, act) for act in _edges(roof)]
+    moves += [roof.values.move("front", breath, act) for act in _edges(roof)]
+    return moves + [roof.values.move("depth", breath, act) for breath, act in acts(roof)]
 
 
 def lid_moves(roof: LidShape) -> list[Move]:

@@ -14,6 +14,8 @@ from orthopsis.core.plane.homogeneous import Point, join, meet
 from orthopsis.core.plane.polygon import signed_area
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.hip.lid import EDGES, LidShape
+from orthopsis.core.things.hip.slopes import ENDS
+from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 from orthopsis.core.wording.names import Feature
 
@@ -85,6 +87,20 @@ class HipShape(LidShape):
         page = {f"corner.{i}": at for i, at in enumerate(self.panel.page)} | dict(self.tip_at)
         turn = -1 if self.panel.is_mirrored else 1
         return tuple(turn * signed_area([page[name] for name in self._slope(i)]) > 0 for i in range(4))
+
+    def shows(self, edge: int) -> bool:
+        """Tell whether the slope over an edge of the top is turned to the eye."""
+        return self._shows[edge]
+
+    @staticmethod
+    def ridge_share(end: str) -> float:
+        """Return over which share of the top's longer side an end of the ridge lies."""
+        return QUARTER if end == "near" else 1 - QUARTER
+
+    @property
+    def ridge_at(self) -> Mapping[str, Array]:
+        """Where the ends of the ridge are in the world."""
+        return {end: self.solid.places[self.solid.index(f"ridge.{end}")] for end in ENDS}
 
     @cached_property
     def drawn(self) -> tuple[str, ...]:

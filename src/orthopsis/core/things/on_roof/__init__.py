@@ -30,7 +30,7 @@ CHIMNEY = ThingKind(
     bears=True,
     is_building=True,
     lies_says=" It stands on ",
-    lies_on="a gable roof, turned so that a slope of it is seen,",
+    lies_on="a gable roof, or a hip roof on which dormers can stand, turned so that a slope of it is seen,",
 )
 DORMER = ThingKind(
     kind="dormer",
@@ -46,5 +46,5 @@ DORMER = ThingKind(
     bears=True,
     is_building=True,
     lies_says=" It stands on ",
-    lies_on="a gable roof, turned so that a slope of it is seen,",
+    lies_on="a gable roof, or a hip roof on which dormers can stand, turned so that a slope of it is seen,",
 )

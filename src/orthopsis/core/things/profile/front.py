@@ -27,6 +27,7 @@ from orthopsis.core.things.depth import HALF_WAY, cut_move, dragged, kept, measu
 from orthopsis.core.things.outline import on_marks, pieces, roundings, scaled, size, with_corner
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.profile.body import body, corner_handles, parts_of, seen_back
+from orthopsis.core.things.profile.round_walls import round_walls
 from orthopsis.core.things.setting import Joint, Setting
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.values import Values
@@ -292,7 +293,7 @@ class FrontProfile(Standing):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """The front, as far as the shape covers it."""
+        """The front, as far as the shape covers it; round walls, where all of it is round."""
         first, eye, n, (width, height) = self.values.first, self.setting.frame.eye, self.values.full, self.size
         page = (
             first,
@@ -325,7 +326,7 @@ class FrontProfile(Standing):
             outward=away_from(eye.ray(self.outline.goal)),
             parts=parts_of(self.outline, lambda at: at),
         )
-        return {"front": panel}
+        return {"front": panel, **round_walls(self.outline, self.setting.frame, self.depth_share)}
 
     @cached_property
     def joints(self) -> Mapping[str, Joint]:

@@ -192,12 +192,17 @@ class RaisedBlock(Raised, CarriedHeight):
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
         """Its top, the walls that show, and what its shadow falls on."""
-        walls = [self._wall(side) for side in _WALLS if side in self.shown]
+        walls = [wall for _, wall in self.seen_walls]
         return {
             "top": replace(self.lid, back=self._under_top),
             **{wall.turned: wall for wall in walls},
             "ground": replace(self.foot, back=self.over_foot).ground,
         }
+
+    @property
+    def seen_walls(self) -> Iterator[tuple[str, Panel]]:
+        """The walls that show, each with its name in the solid."""
+        yield from ((side, self._wall(side)) for side in _WALLS if side in self.shown)
 
     @property
     def over_foot(self) -> Back:

@@ -3,10 +3,12 @@
 from collections.abc import Mapping
 from dataclasses import replace
 
+import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
-from orthopsis.core.construct.panel import Panel
+from orthopsis.core.construct.panel import Panel, RoundWall
+from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Handle
@@ -65,8 +67,33 @@ class RoundBody(RoundShape):
 
     @cached_property
     def faces(self) -> Mapping[str, Panel]:
-        """The square about its top, where that is closed, for another round body; the ground for its shadow."""
-        ground = {} if self.panel.is_round else {"ground": replace(self.foot, is_round=True).ground}
+        """The square about its top, where that is closed, for another round body; its wall; the ground."""
+        found = {} if self.panel.is_round else {"ground": replace(self.foot, is_round=True).ground}
+        if self.form.is_straight:
+            found |= self._round_walls
         if self.form.has_tip or self.is_hollow:
-            return ground
-        return {"top": replace(self.lid, face="rim", is_drawn=True, is_round=True), **ground}
+            return found
+        return {"top": replace(self.lid, face="rim", is_drawn=True, is_round=True), **found}
+
+    @property
+    def _round_walls(self) -> dict[str, Panel]:
+        """The sides of its box that show, each with the half of its wall behind it."""
+        centres, found = (self.values.full("base.middle"), self.values.full("rim.middle")), dict[str, Panel]()
+        known = tuple(zip(centres, self._seen(np.stack((self.middle, self.middle + self.rising))), strict=True))
+        for side, wall in self.seen_walls:
+            assert wall.back is not None
+            near = [
+                across for across, deep in (self._on_wall(side, node.place) for node in self.nodes) if deep <= 1 / 2
+            ]
+            round_wall = RoundWall(False, centres, (), known, wall.back.vector, tuple(sorted(near)))
+            # The upright of the box over the corner against the first one is drawn only where the hand goes round.
+            is_drawn = self.goes_round or side in ("low", "near")
+            shown = {"says": f"{wall.says} of the box", "is_drawn": is_drawn, "round_wall": round_wall}
+            found[f"round_{wall.turned}"] = replace(wall, **shown)  # type: ignore[arg-type]
+        return found
+
+    @staticmethod
+    def _on_wall(side: str, place: FacePlace) -> FacePlace:
+        """Return how far across a wall of its box, and how deep behind it, a place of its square is, as shares."""
+        x, y = place
+        return {"low": (x, y), "far": (y, 1 - x), "high": (x, 1 - y), "near": (y, x)}[side]

@@ -7,6 +7,7 @@ from orthopsis.core.things.carried_height import AT_EDGE, AT_EDGE_SAYS
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.parameters import Choice, Length, Text
 from orthopsis.core.things.raised_block import is_level_top
+from orthopsis.core.things.table.rest import NO_REST, RESTS
 from orthopsis.core.things.table.shape import LEGS
 from orthopsis.core.things.table.table import Table
 
@@ -22,6 +23,7 @@ TABLE = ThingKind(
         Length("rise", "the height over its nearest corner", 40.0, 2.0, 2000.0),
         Length("thick", "how thick its top is at its nearest corner", 5.0, 0.5, 500.0),
         Choice("legs", "how wide its legs are", LEGS, "sixth"),
+        Choice("rest", "whether it has a foot rest", {name: says for name, (says, _) in RESTS.items()}, NO_REST),
     ),
     in_view={"one_point": Table, "two_point": Table, "three_point": Table},
     hangs="on_face",

@@ -8,6 +8,7 @@ from orthopsis.core.construct.moves import Act, MeasureAlong, Move, Role, Rule, 
 from orthopsis.core.plane.homogeneous import distance
 from orthopsis.core.things.raised import foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
+from orthopsis.core.things.table import rest
 from orthopsis.core.things.table.shape import ROUND, TableShape, leg_face, leg_foot, leg_head, slab_name
 
 
@@ -24,6 +25,8 @@ def recipe(table: TableShape) -> list[Move]:
     told += [(thick, act) for act in _under(table)]
     for leg in ROUND:
         told += [("table.legs", act) for act in _leg(table, leg)]
+    if table.has_rest:
+        told += rest.acts(table)
     return [*grid.moves(), *(table.values.move("back", breath, act) for breath, act in told)]
 
 

@@ -12,12 +12,17 @@ import numpy as np
 from propcache.api import cached_property
 
 from orthopsis.core.construct.grid import Grid
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import FacePlace
+from orthopsis.core.plane.homogeneous import distance
+from orthopsis.core.plane.tolerance import SAME_POINT_MM
+from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.carried_height import CarriedHeight
 from orthopsis.core.things.raised import Raised, foot_name, top_name
 from orthopsis.core.things.rectangles.forms import SIDES
 from orthopsis.core.things.seamed import Seam
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.table import rest
 from orthopsis.core.things.upward import Upward
 from orthopsis.core.view.eye import Array
 
@@ -77,6 +82,52 @@ class TableShape(Raised, CarriedHeight):
         rise = self.values.mm("rise")
         return rise - self.values.mm("thick"), rise
 
+    @property
+    def has_rest(self) -> bool:
+        """Whether bars for the feet lead from leg to leg."""
+        return self.values.word("rest") != rest.NO_REST
+
+    @cached_property
+    def rest_mm(self) -> tuple[float, float]:
+        """Where the foot rest begins and ends on the nearest upright, at marks of the ruler, mm; about as tall as its
+        top is thick.
+
+        Raises:
+            GeometryError: there is no room for one.
+        """
+        division = self.setting.sheet.division_mm
+        page = {name: self._seen(self.panel.places(self.foot_shares[:1]) + up)[0] for name, up in self._ups.items()}
+        under, thick = (distance(page[one], page[other]) for one, other in (("foot", "under"), ("under", "top")))
+        _, share = rest.RESTS[self.values.word("rest")]
+        high = round_to(under * share, division)
+        low = high - max(round_to(thick, division), division)
+        if low < division or high > under - division:
+            raise GeometryError(
+                "no_room_for_rest",
+                f"“{self.values.name}” is too low for a foot rest there.",
+                "Make it taller or its top thinner, or give it none.",
+                about="rest",
+                nearest=rest.NO_REST,
+            )
+        return low, high
+
+    @property
+    def _ups(self) -> Mapping[str, Array]:
+        """The ways up in the world to its foot, the underside of its top, and that."""
+        under_mm, rise = self.heights
+        up = self.risen(rise)
+        return {"foot": 0 * up, "under": self.risen(under_mm), "top": up}
+
+    @property
+    def ways(self) -> tuple[str, str]:
+        """The families of lines along the face and up it."""
+        return self.panel.along.family, self.panel.up.family
+
+    @staticmethod
+    def leg_foot(leg: int, corner: int) -> str:
+        """Return what a corner of a leg on the floor is called."""
+        return leg_foot(leg, corner % 4)
+
     @cached_property
     def upward(self) -> Upward:
         """The upright over its nearest corner, on which height and thickness are measured."""
@@ -105,6 +156,25 @@ class TableShape(Raised, CarriedHeight):
         for leg in ROUND:
             for corner, at in enumerate(panel.places(self.leg_places(leg))):
                 found |= {leg_foot(leg, corner): at, leg_head(leg, corner): at + under} if corner != leg else {}
+        return found | (self._rest_world(found) if self.has_rest else {})
+
+    def _rest_world(self, at: Mapping[str, Array]) -> dict[str, Array]:
+        """Return the corners of its foot rest in the world, from those of its legs on the floor."""
+        assert self.panel.outward is not None
+        found, eye, out = dict[str, Array](), self.setting.frame.eye, np.array(self.panel.outward)
+        for level, mm in zip(rest.LEVELS, self.rest_mm, strict=True):
+            up = self.upward.risen(eye, at[foot_name(0)], out, mm)
+            if abs(self._seen((at[foot_name(0)] + up)[None])[0].y - self.setting.frame.level_mm) < SAME_POINT_MM:
+                raise GeometryError(
+                    "rest_on_eye_level",
+                    f"The foot rest of “{self.values.name}” would lie on the eye level, as a mere line.",
+                    "Give it another height, or none.",
+                    about="rest",
+                    nearest=rest.NO_REST,
+                )
+            for leg in ROUND:
+                found |= {rest.at_leg(level, leg, corner): at[leg_foot(leg, corner)] + up for corner in ROUND}
+                found[rest.beside_leg(level, leg)] = found[rest.at_leg(level, leg, leg + 2)]
         return found
 
     def keep_shape(self, after: Setting) -> Mapping[str, float]:
@@ -133,7 +203,7 @@ class TableShape(Raised, CarriedHeight):
                 found[leg_face(leg, side)] = ends
             found[leg_face(leg, "head")] = tuple(leg_head(leg, i) for i in ROUND)
             found[leg_face(leg, "under")] = tuple(leg_foot(leg, 3 - i) for i in ROUND)
-        return found
+        return found | (rest.outlines() if self.has_rest else {})
 
     def outline_of(self, face: str) -> tuple[str, ...]:
         """Return the corners of a face."""
@@ -144,13 +214,14 @@ class TableShape(Raised, CarriedHeight):
         """Its faces: those of the top, and of each leg."""
         turned = dict(zip((*SIDES, "top", "under"), (*self.panel.around, "top", "bottom"), strict=True))
         legs = {leg_face(leg, side): turned[side] for leg in ROUND for side in (*SIDES, "under")}
-        return {**turned, **legs, **{leg_face(leg, "head"): "top" for leg in ROUND}}
+        bars = rest.turned(turned) if self.has_rest else {}
+        return {**turned, **legs, **{leg_face(leg, "head"): "top" for leg in ROUND}, **bars}
 
     @cached_property
     def seams(self) -> Mapping[str, Seam]:
         """Its edges: of the top, the outer uprights from the floor to there, and of the legs."""
-        panel, found = self.panel, dict[str, Seam]()
-        ways, up = (panel.along.family, panel.up.family), panel.out.family
+        found = rest.seams(self.ways) if self.has_rest else dict[str, Seam]()
+        ways, up = self.ways, self.panel.out.family
         for i, side in enumerate(SIDES):
             found[f"top.{side}"] = Seam(top_name(i), top_name(i + 1), ways[i % 2], (side, "top"))
             found[f"under.{side}"] = Seam(slab_name(i), slab_name(i + 1), ways[i % 2], (side, "under"))

@@ -20,7 +20,7 @@ class Table(TableShape):
 
     sentence: tuple[Clause, ...] = (
         Clause("Its plan, free, taken, free: {along} along the floor, {up} up it. It is {rise} tall, {reach}, its top "
-               "{thick} thick, each leg {legs}."),
+               "{thick} thick, each leg {legs}. It has {rest}."),
     )  # fmt: skip
 
     @classmethod
