@@ -9,9 +9,11 @@ from orthopsis.core.check.answer import Checked
 from orthopsis.core.check.check import check
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED
-from orthopsis.core.check.match import is_inked, joined
+from orthopsis.core.check.match import is_inked
+from orthopsis.core.check.pieces import joined
 from orthopsis.core.check.stroke import Expected, Stroke, expected_lines
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.plane.homogeneous import Point, distance
@@ -161,3 +163,90 @@ def test_a_line_that_runs_home_all_along_is_not_blamed_for_a_longer_stroke_acros
     checked = check(exercise, strokes)
     assert said(checked, "Crate.front.bottom") == {"fine"}
     assert blamed(checked) == set()
+
+
+def test_a_wrong_line_is_found_by_its_rest_though_it_begins_on_another() -> None:
+    """The upper left edge drawn straight down over the nearest edge, which is shorter, and on past its foot."""
+    crate = {**CORNER, "bottom": 110, "height": 35, "left_length": 90}
+    exercise = exercise_of(
+        crate, views=[{"kind": "two_point", "left_mm": -120, "right_mm": 560}], eye_level={"height_mm": 220}
+    )
+    lines = {e.family: e for e in lines_of(exercise).values() if e.start == Point(200.0, 145.0)}
+    left, strokes = lines["left point"], drawn(exercise)
+    (upright,) = (name for name, e in lines_of(exercise).items() if e.start.x == e.end.x == 200.0)
+    del strokes[left.name]
+    strokes["rest"] = Stroke(Point(200, 108), Point(200, 145 - left.length_mm))
+    checked = check(exercise, list(strokes.values()))
+    assert blamed(checked) == {left.name}
+    assert checked.missing == []
+    del strokes[upright]
+    assert blamed(check(exercise, list(strokes.values()))) == set(), "nothing leads to it from the corner"
+
+
+def shelf() -> Exercise:
+    """A board seen nearly from its own height: the edge of its top runs two millimetres beside the far one."""
+    board = {**CORNER, "bottom": 118, "height": 24, "left_length": 40, "right_length": 100}
+    views = [{"kind": "two_point", "left_mm": -120, "right_mm": 560}]
+    return exercise_of(board, views=views, eye_level={"height_mm": 146})
+
+
+def turned(stroke: Stroke, by_deg: float) -> Stroke:
+    """A stroke turned about its start, to the left."""
+    turn = math.radians(by_deg)
+    across, up = stroke.end.x - stroke.start.x, stroke.end.y - stroke.start.y
+    x, y = across * math.cos(turn) - up * math.sin(turn), across * math.sin(turn) + up * math.cos(turn)
+    return Stroke(stroke.start, Point(stroke.start.x + x, stroke.start.y + y))
+
+
+def test_a_wrong_line_is_found_though_the_one_beside_it_was_read_in_its_place() -> None:
+    """Of two edges within two millimetres of each other one is drawn to nowhere; the other is read as if it were it."""
+    exercise, beside = shelf(), "Store.top.back_right"
+    strokes, lines = drawn(exercise), lines_of(exercise)
+    right = next(n for n, e in lines.items() if e.family == "right point" and e.start.y == 142)
+    del strokes[beside]
+    checked = check(exercise, list(strokes.values()))
+    assert blamed(checked) == set()
+    assert checked.missing == [], "it may be read with the other one"
+    checked = check(exercise, [*strokes.values(), turned(strokes[right], -14.0)])
+    assert blamed(checked) == {right}
+    assert said(checked, beside) == {"fine"}
+
+
+def test_a_stroke_much_longer_than_the_line_in_its_place_is_the_wrong_line_that_is_as_long() -> None:
+    """An edge to the point, drawn so that it covers the short level one that begins at the same corner."""
+    crate = {**box("Crate", 100, 80, 15, 40, depth_by="measured"), "depth": 90.0}
+    exercise = exercise_of(crate, views=[{"kind": "one_point", "x_mm": 330.0}], eye_level={"height_mm": 150})
+    strokes, lines = drawn(exercise), lines_of(exercise)
+    edge = next(n for n, e in lines.items() if e.family == "point" and e.start == Point(100.0, 120.0))
+    wrong = turned(strokes.pop(edge), -11.0)
+    del strokes["Crate.front.top"]
+    assert wrong.length_mm > 30
+    assert blamed(check(exercise, [*strokes.values(), wrong])) == {edge}
+
+
+def test_a_short_piece_of_a_light_line_read_awry_blames_nothing_where_its_edge_runs_home(store: Exercise) -> None:
+    drawing = picture(solve(prepare(store)))
+    guides = {e.name: e for e in expected_lines(drawing, prepare(store).things) if not e.is_asked and e.thing}
+    edge = next(e for e in expected_lines(drawing, prepare(store).things) if e.along in guides)
+    light = guides[edge.along]
+    length = distance(light.start, light.end)
+    along = ((light.end.x - light.start.x) / length, (light.end.y - light.start.y) / length)
+    begin = edge.length_mm + 8.0
+    at = Point(edge.start.x + begin * along[0], edge.start.y + begin * along[1])
+    end = Point(edge.start.x + (begin + 40) * along[0], edge.start.y + (begin + 40) * along[1] + 2.9)
+    strokes = drawn(store)
+    checked = check(store, [*strokes.values(), Stroke(at, end)])
+    assert blamed(checked) == set()
+    del strokes[edge.name]
+    assert blamed(check(store, [*strokes.values(), Stroke(at, end)])) == {light.name}, "nothing else tells of it"
+
+
+@pytest.mark.parametrize("name", ["Windows.Number 1.low", "Windows.Number 1.high"])
+@pytest.mark.parametrize("by_deg", [-9.0, 9.0])
+def test_a_short_side_of_an_opening_that_goes_astray_among_others_is_blamed(name: str, by_deg: float) -> None:
+    """It lies within two millimetres of the lines of its reveal, and yet begins at its own corner and is as long."""
+    title = "The sail loft with its ceiling, two points"
+    loft = read_exercise(next(document for document in READY if document["title"] == title))
+    strokes = drawn(loft)
+    strokes[name] = turned(strokes[name], by_deg)
+    assert blamed(check(loft, list(strokes.values()))) == {name}

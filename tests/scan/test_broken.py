@@ -48,6 +48,25 @@ def test_two_lines_in_a_row_stay_two_if_none_crosses_between_them_or_it_does_so_
     assert len(joined([*pair, through(50 + before + gap / 2, STEEP)], as_drawn)) == 3
 
 
+@given(st.floats(20, 120), st.floats(20, 120), st.floats(-4, 4), st.floats(8, 40), st.booleans())
+def test_two_lines_that_break_each_other_where_they_cross_are_both_made_whole(
+    before: float, after: float, gap: float, arm: float, is_turned: bool
+) -> None:
+    at, cosine, sine = 50 + before + gap / 2, math.cos(SHALLOW), math.sin(SHALLOW)
+    low, high = (
+        line(at - (arm + 1) * cosine, 100 - (arm + 1) * sine, arm, SHALLOW),
+        line(at + cosine, 100 + sine, arm, SHALLOW),
+    )
+    if is_turned:
+        high = Stroke(high.end, high.start)
+    found = joined([line(50, 100, before), line(50 + before + gap, 100, after), low, high], as_drawn)
+    level = [s for s in found if abs(s.start.y - s.end.y) < 1e-9]
+    assert [round(s.length_mm, 6) for s in level] == [round(before + gap + after, 6)]
+    assert len(joined([line(50, 100, before), line(50 + before + gap, 100, after), low], as_drawn)) == 3, (
+        "it ends there"
+    )
+
+
 def test_what_is_far_aside_short_or_not_one_run_of_graphite_stays_apart() -> None:
     crossing = through(102.5, SHALLOW)
     assert len(joined([line(50, 100, 50), line(105, 101, 50), crossing], as_drawn)) == 3, "it lies aside"

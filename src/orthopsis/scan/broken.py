@@ -9,11 +9,14 @@ from orthopsis.core.check.stroke import Stroke
 
 SAME_LINE_MM = 1.3
 CROSSED_GAP_MM = 7.0
-SAME_CARRIER_MM = 0.6
+SAME_CARRIER_MM = 1.0
 BROKEN_MM = 15.0
 CROSSED_DEG = 30.0
 """A line may be broken over the first length by one that crosses it at less than this angle, and then goes on this near
 to where it would; parts shorter than that may as well be pieces of a curve."""
+ARM_MM, STRAIGHT_ON_DEG = 7.0, 6.0
+"""Two lines that cross may each be broken by the other: pieces at least so long that run on in each other's direction,
+within this angle, are such a line (no source)."""
 DOUBLE_MM, DOUBLE = 1.6, 0.6
 """A line is read twice if it lies this near to a longer one over this share of its way (no source)."""
 
@@ -70,24 +73,27 @@ def _rest_of(longest: Stroke, left: Sequence[Stroke], found: Sequence[Stroke]) -
     goes_on[0] = False
     if not goes_on.any():
         return None
-    others = Straight([*found, *left])
     for i in np.flatnonzero(goes_on).tolist():
         at = length + gap[i] / 2 if is_beyond[i] else -gap[i] / 2
-        crosses = _crosses(others, lines.start[0] + at * lines.way[0], lines.way[0])
-        crosses[len(found) + i - 1] = False
-        if crosses.any():
+        others = Straight([*found, *left[: i - 1], *left[i:]])
+        if _is_crossed(others, lines.start[0] + at * lines.way[0], lines.way[0]):
             return int(i) - 1
     return None
 
 
-def _crosses(lines: Straight, at: Real, way: Real) -> NDArray[np.bool_]:
-    """Tell which lines run through a place, at a small angle to a direction."""
+def _is_crossed(lines: Straight, at: Real, way: Real) -> bool:
+    """Tell whether a line runs through a place at a small angle to a direction, whole or as broken there itself."""
     away, ways = at - lines.start, lines.way
     along = np.sum(away * ways, axis=1)
     across = np.abs(away[:, 1] * ways[:, 0] - away[:, 0] * ways[:, 1])
     is_flat = np.abs(ways[:, 0] * way[1] - ways[:, 1] * way[0]) < np.sin(np.radians(CROSSED_DEG))
-    within = (along > BROKEN_MM / 2) & (along < lines.length - BROKEN_MM / 2)
-    return np.asarray(is_flat & within & (across < SAME_LINE_MM))
+    is_near = is_flat & (across < SAME_LINE_MM)
+    left_of, right_of = along, lines.length - along
+    if np.any(is_near & (left_of > BROKEN_MM / 2) & (right_of > BROKEN_MM / 2)):
+        return True
+    is_arm = is_near & (np.abs(np.minimum(left_of, right_of)) < CROSSED_GAP_MM) & (lines.length >= ARM_MM)
+    arms = np.where((left_of < right_of)[:, None], ways, -ways)[is_arm]
+    return bool(np.any(arms @ arms.T < -np.cos(np.radians(STRAIGHT_ON_DEG))))
 
 
 def without_doubles(strokes: Sequence[Stroke]) -> list[Stroke]:

@@ -13,7 +13,8 @@ from orthopsis.core.check.findings import findings
 from orthopsis.core.check.finished import Finished
 from orthopsis.core.check.judge import BLAMED, cannot_tell, from_corner, judge, unexpected
 from orthopsis.core.check.line_names import LineNames
-from orthopsis.core.check.match import ALIKE_LONG, Match, is_inked, joined, match
+from orthopsis.core.check.match import MUCH_LONGER, Match, is_inked, match
+from orthopsis.core.check.pieces import ALIKE_LONG, is_as_long, joined
 from orthopsis.core.check.reveals import reveal_findings
 from orthopsis.core.check.spacing import spacing_findings
 from orthopsis.core.check.split import split_overhangs
@@ -24,12 +25,15 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.lesson.levels import RULES
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, join, offset
 from orthopsis.core.scene.prepared import adornments, prepare
 
 SHORTEST_MISSED_MM = 9.0
 """A line of which less shows is not said to be missing: where lines cross, readers lose a millimetre or two of each (no
 source)."""
+
+AT_CORNER_MM = 1.2
+"""A line that passes its corner this near begins there (no source)."""
 
 
 def check(
@@ -54,11 +58,11 @@ def check(
     frames = {name: at for name, at in targets.items() if prepared.aims[name].is_vanishing}
     sigma = RULES[prepared.wording.level].hand_error_mm
     answer = Finished(drawing, sigma, curves)
-    matches = match(strokes, expected, frames, answer.explains, sigma)
+    matches = match(strokes, expected, frames, answer.accounts_for, sigma)
     parts = split_overhangs(strokes, matches, expected, frames)
     if len(parts) > len(strokes):
         strokes = parts
-        matches = match(strokes, expected, frames, answer.explains, sigma)
+        matches = match(strokes, expected, frames, answer.accounts_for, sigma)
     lines = _judged(strokes, matches, targets, sigma, answer)
     matched = {m.expected.name for m in matches}
     missing = [
@@ -110,6 +114,9 @@ def _judged(
         name: _of_pieces([(strokes[i], alone[i]) for i in own], by_stroke[own[0]], targets, sigma)
         for name, own in pieces.items()
     }
+    # A bit of a light line that is read awry where others cross it tells less than its edge that runs home.
+    home = {by_stroke[own[0]].along for name, own in pieces.items() if of_line[name].verdict == "fine"} - {""}
+    unsure |= {i for name in home & pieces.keys() for i in pieces[name] if of_line[name].verdict in BLAMED}
     result = []
     for i, stroke in enumerate(strokes):
         if i not in by_stroke:
@@ -128,7 +135,17 @@ def _is_unsure(said: JudgedLine, stroke: Stroke, own: Expected, answer: Finished
     """Tell whether a stroke that would be blamed may be several lines of the answer, or two that run close together."""
     if not own.thing or said.verdict not in BLAMED:
         return False
-    return answer.is_several(stroke, own) or (said.verdict == "slightly_off" and answer.is_crowded(stroke, own))
+    if said.verdict == "slightly_off" and stroke.length_mm >= MUCH_LONGER * own.length_mm:
+        return True
+    is_slight = said.verdict == "slightly_off"
+    if answer.is_several(stroke, own) and (is_slight or not _goes_from_its_corner(stroke, own)):
+        return True
+    return is_slight and answer.is_crowded(stroke, own)
+
+
+def _goes_from_its_corner(stroke: Stroke, own: Expected) -> bool:
+    """Tell whether a stroke, about as long as its line, runs from the corner where that begins: it is no other's."""
+    return is_as_long(stroke, own) and abs(offset(own.start, join(stroke.start, stroke.end))) <= AT_CORNER_MM
 
 
 def _of_pieces(

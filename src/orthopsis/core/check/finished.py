@@ -40,12 +40,17 @@ class Finished:
         chords += [(Point(*a), Point(*b)) for _, run in drawn for a, b in pairwise(run)]
 
         self._beside, self._explained = Beside(self._lines, chords), dict[Stroke, bool]()
+        self._curve_of = dict[Stroke, str | None]()
 
     def explains(self, stroke: Stroke) -> bool:
         """Tell whether a stroke lies on lines of the answer all along, and so is no line gone astray."""
         if stroke not in self._explained:
             self._explained[stroke] = self._share(stroke, self._near_mm) >= EXPLAINED
         return self._explained[stroke]
+
+    def accounts_for(self, stroke: Stroke) -> bool:
+        """Tell whether a stroke is a part of the answer: it lies on its lines, or is a piece of one of its curves."""
+        return self.explains(stroke) or self.curve_of(stroke) is not None
 
     def is_several(self, stroke: Stroke, own: Expected) -> bool:
         """Tell whether a stroke is several lines of the answer that were read as one: its own line is only a part."""
@@ -65,4 +70,7 @@ class Finished:
 
     def curve_of(self, stroke: Stroke) -> str | None:
         """Return the curve that a stroke is a piece of, or None."""
-        return next((c.name for c in self._curves if c.carries(stroke, NEAR_CURVE_MM)), None)
+        if stroke not in self._curve_of:
+            carriers = (curve.name for curve in self._curves if curve.carries(stroke, NEAR_CURVE_MM))
+            self._curve_of[stroke] = next(carriers, None)
+        return self._curve_of[stroke]

@@ -5,39 +5,29 @@ and goes elsewhere: a line gone the wrong way. Lines whose place is free (a dept
 along the guide lines to where the student put them.
 """
 
-import math
 from collections.abc import Callable, Sequence
 from dataclasses import dataclass
 
 import numpy as np
 
 from orthopsis.core.check.along import Beside
+from orthopsis.core.check.astray import AT_CORNER_MM, gone_astray
 from orthopsis.core.check.carried import CLEARLY_MM, place_free
 from orthopsis.core.check.fitting import NEVER, Asked, Drawn, costs, turned_by_hand_deg
-from orthopsis.core.check.hand import tolerance_at_point
+from orthopsis.core.check.pieces import ALIKE_LONG, is_as_long, is_second, joined
 from orthopsis.core.check.stroke import SHORTEST_MM, Expected, Stroke, angle_between_deg
-from orthopsis.core.plane.homogeneous import Point, distance, join, offset
+from orthopsis.core.plane.homogeneous import Point
 
-AT_CORNER_MM = 10.0
-WRONG_WAY_DEG = 160.0
-STRAIGHT_ON_DEG = 172.0
-"""A line gone astray may turn back by this much: by more only if it clearly runs to another point (no source)."""
-LEANS_DEG = 40.0
 MUCH_WORSE_MM = 1.0
 """A stroke that fits a line by this much worse than the one that was taken for it is another line (no source)."""
 MUCH_LONGER = 2.0
 """A stroke so many times as long as a line, at another slant, is not that line where that is drawn (no source)."""
-LEAST_OVERLAP = 0.35
 INKED_MM, INKED = 2.0, 0.8
 """A line is drawn where there are strokes this near along this share of it: nearer ones are read as one (no source)."""
 DRAWN, HARDLY_INKED = 0.3, 0.4
 """A line of which less than these shares are drawn, by its own strokes and by any, was not drawn (no source)."""
 SURELY_DRAWN = 0.6
 """A line of which a smaller share is made by its own strokes may be one beside it that is as long as it (no source)."""
-IN_ROW_MM = 1.2
-"""Pieces of one line lie this near to it (no source)."""
-ALIKE_LONG = 0.8
-"""Share of a line's length from which on a stroke is about as long (no source)."""
 
 
 @dataclass(frozen=True, slots=True)
@@ -66,6 +56,7 @@ def match(
     matching = _Matching(strokes, placed, sigma_mm)
     matching.take_by_place()
     matching.take_astray(points, is_explained)
+    matching.take_exchanged(points, is_explained)
     matching.take_rests(is_explained)
     return [Match(i, placed[j]) for i, j in sorted(matching.taken.items())]
 
@@ -90,7 +81,7 @@ class _Matching:
         for cost, i, j in sorted((float(self._cost[i, j]), i, j) for i, j in pairs):
             if i in self.taken or self._runs_over(i, self._placed[j]):
                 continue
-            if not _is_second(self._strokes, self.taken, i, j):
+            if not is_second(self._strokes, self.taken, i, j):
                 self.taken[i] = j
                 self._fits.setdefault(j, cost)
 
@@ -124,14 +115,45 @@ class _Matching:
             free = {
                 i: s
                 for i, s in self._usable.items()
-                if (i not in self.taken or not placed[self.taken[i]].is_asked)  # nobody has to draw light lines
+                if (self._is_free(i) or (self._is_as_long[i, j] and self._outruns_its_line(i)))
                 and (self._is_as_long[i, j] or not must_be_as_long)
                 and not is_rival(i, j)
                 and not is_explained(s)
             }
-            gone = _gone_astray(free, placed[j], points, self._sigma_mm, CLEARLY_MM if j in inked else AT_CORNER_MM)
+            near_mm = CLEARLY_MM if j in inked else AT_CORNER_MM
+            gone = gone_astray(free, placed[j], points, self._sigma_mm, near_mm, beside)
             if gone is not None:
                 self.taken[gone] = j
+
+    def take_exchanged(self, points: dict[str, Point], is_explained: Callable[[Stroke], bool]) -> None:
+        """Take strokes that nothing explains for lines whose own stroke may as well be another line that has none."""
+        placed, found = self._placed, set(self.taken.values())
+        is_rival, beside = self._rivals(found), _beside(self._strokes)
+        bare = [m for m, e in enumerate(placed) if e.is_asked and e.thing and m not in found]
+        for i, m in zip(*np.nonzero(self._cost[:, bare] < CLEARLY_MM), strict=True) if bare else ():
+            own, without = int(i), bare[m]
+            j = self.taken.get(own)
+            if j is None or not (placed[j].is_asked and placed[j].thing) or without in self.taken.values():
+                continue
+            if sum(k == j for k in self.taken.values()) > 1:
+                continue
+            free = {
+                k: s
+                for k, s in self._usable.items()
+                if self._is_free(k) and self._is_as_long[k, j] and not is_rival(k, j) and not is_explained(s)
+            }
+            gone = gone_astray(free, placed[j], points, self._sigma_mm, CLEARLY_MM, beside)
+            if gone is not None:
+                self.taken[own], self.taken[gone] = without, j
+
+    def _is_free(self, number: int) -> bool:
+        """Tell whether a stroke was taken for nothing, or only for a light line: nobody has to draw those."""
+        return number not in self.taken or not self._placed[self.taken[number]].is_asked
+
+    def _outruns_its_line(self, number: int) -> bool:
+        """Tell whether a stroke is much longer than what it was taken for."""
+        own = self._placed[self.taken[number]]
+        return bool(own.thing) and self._strokes[number].length_mm >= MUCH_LONGER * own.length_mm
 
     def _rivals(self, found: set[int]) -> Callable[[int, int], bool]:
         """Return what tells whether a stroke may be another line than j: one that it fits about as well as its own.
@@ -186,26 +208,6 @@ def _share_of(own: Sequence[Stroke], e: Expected) -> float:
     return sum(stroke.length_mm for stroke in own) / (e.seen_share * e.length_mm)
 
 
-def _is_as_long(stroke: Stroke, e: Expected) -> bool:
-    """Tell whether a stroke is about as long as a line."""
-    return ALIKE_LONG * e.length_mm <= stroke.length_mm <= e.length_mm / ALIKE_LONG
-
-
-def _is_second(strokes: Sequence[Stroke], taken: dict[int, int], i: int, j: int) -> bool:
-    """Tell whether another stroke that is already this line lies beside this one, rather than in a row with it."""
-    stroke = strokes[i]
-    for other, line in taken.items():
-        if line != j:
-            continue
-        size = stroke.length_mm
-        ux, uy = (stroke.end.x - stroke.start.x) / size, (stroke.end.y - stroke.start.y) / size
-        ends = (strokes[other].start, strokes[other].end)
-        along = sorted((p.x - stroke.start.x) * ux + (p.y - stroke.start.y) * uy for p in ends)
-        if min(size, along[1]) - max(0.0, along[0]) > 0.5 * min(size, strokes[other].length_mm):
-            return True
-    return False
-
-
 def _goes_on_with(stroke: Stroke, taken: Sequence[tuple[Stroke, int]], placed: Sequence[Expected]) -> int | None:
     """Return the line, by number, of whose stroke another one is the rest: where lines cross, readers cut them.
 
@@ -214,59 +216,6 @@ def _goes_on_with(stroke: Stroke, taken: Sequence[tuple[Stroke, int]], placed: S
     """
     for other, j in taken:
         both = joined([other, stroke])
-        if (
-            placed[j].is_asked
-            and both is not None
-            and other.length_mm < both.length_mm
-            and _is_as_long(both, placed[j])
-        ):
+        if placed[j].is_asked and both is not None and other.length_mm < both.length_mm and is_as_long(both, placed[j]):
             return j
     return None
-
-
-def joined(strokes: Sequence[Stroke]) -> Stroke | None:
-    """Return the stroke from end to end of some that lie in a row, or None if they do not."""
-    first = max(strokes, key=lambda one: one.length_mm)
-    ux, uy = (first.end.x - first.start.x) / first.length_mm, (first.end.y - first.start.y) / first.length_mm
-    ends = [end for one in strokes for end in (one.start, one.end)]
-    along = [(end.x - first.start.x) * ux + (end.y - first.start.y) * uy for end in ends]
-    start, end = ends[along.index(min(along))], ends[along.index(max(along))]
-    whole = join(start, end)
-    if max(abs(offset(at, whole)) for at in ends) > IN_ROW_MM:
-        return None
-    return Stroke(start, end, first.darkness)
-
-
-def _gone_astray(
-    free: dict[int, Stroke], e: Expected, points: dict[str, Point], sigma_mm: float, near_mm: float
-) -> int | None:
-    """Return the unmatched stroke that starts near where this line should and goes another way: one as long, if any."""
-    best: tuple[bool, float, int] | None = None
-    corners = (e.start,) if e.family in points else (e.start, e.end)
-    others = [at for name, at in points.items() if name != e.family] if e.family in points else []
-    for i, stroke in free.items():
-        farthest = STRAIGHT_ON_DEG if any(_aims_at(stroke, at, sigma_mm) for at in others) else WRONG_WAY_DEG
-        for corner in corners:
-            for here, there in ((stroke.start, stroke.end), (stroke.end, stroke.start)):
-                gap = distance(here, corner)
-                angle = _turn_deg((here, there), (corner, e.end if corner is e.start else e.start))
-                if gap > near_mm or angle > farthest:
-                    continue
-                if e.family not in points and angle > LEANS_DEG:
-                    continue
-                found = (not _is_as_long(stroke, e), gap + 0.1 * angle, i)
-                best = found if best is None else min(best, found)
-    return None if best is None else best[-1]
-
-
-def _aims_at(stroke: Stroke, point: Point, sigma_mm: float) -> bool:
-    """Tell whether a stroke runs to a point, as well as a hand can draw it."""
-    allowed = tolerance_at_point(stroke.length_mm, distance(stroke.middle, point), sigma_mm).allowed_mm
-    return abs(offset(point, join(stroke.start, stroke.end))) <= allowed
-
-
-def _turn_deg(drawn: tuple[Point, Point], wanted: tuple[Point, Point]) -> float:
-    """Return the angle between two directions, 0 to 180 degrees."""
-    (a, b), (c, d) = drawn, wanted
-    p, q = (b.x - a.x, b.y - a.y), (d.x - c.x, d.y - c.y)
-    return math.degrees(math.atan2(abs(p[0] * q[1] - p[1] * q[0]), p[0] * q[0] + p[1] * q[1]))
