@@ -138,28 +138,36 @@ def _is_unsure(said: JudgedLine, stroke: Stroke, own: Expected, answer: Finished
     if said.verdict == "slightly_off" and stroke.length_mm >= MUCH_LONGER * own.length_mm:
         return True
     is_slight = said.verdict == "slightly_off"
-    if answer.is_several(stroke, own) and (is_slight or not _goes_from_its_corner(stroke, own)):
+    is_whole = is_as_long(stroke, own) and _begins_at_its_corner(stroke, own)
+    if answer.is_several(stroke, own) and (is_slight or not is_whole):
         return True
     return is_slight and answer.is_crowded(stroke, own)
 
 
-def _goes_from_its_corner(stroke: Stroke, own: Expected) -> bool:
-    """Tell whether a stroke, about as long as its line, runs from the corner where that begins: it is no other's."""
-    return is_as_long(stroke, own) and abs(offset(own.start, join(stroke.start, stroke.end))) <= AT_CORNER_MM
+def _begins_at_its_corner(stroke: Stroke, own: Expected) -> bool:
+    """Tell whether a stroke runs through the corner where its line begins."""
+    return abs(offset(own.start, join(stroke.start, stroke.end))) <= AT_CORNER_MM
 
 
 def _of_pieces(
     pieces: Sequence[tuple[Stroke, JudgedLine]], own: Expected, targets: dict[str, Point], sigma: float
 ) -> JudgedLine:
-    """Return the verdict on a line in pieces, longest first: that one speaks for all, or all together if it is too
-    short to tell. If one is as long as the line and runs home, that is the line, and another one is none of it.
+    """Return the verdict on a line in pieces, longest first.
+
+    If one is as long as the line and runs home, that is the line, and another one is none of it. Pieces in a row speak
+    together, else the longest one does, if it begins where the line does: pieces that agree on nothing tell nothing.
     """
     for stroke, said in pieces:
         if said.verdict == "fine" and stroke.length_mm >= ALIKE_LONG * own.seen_share * own.length_mm:
             return said
-    longest = pieces[0][1]
-    whole = joined([stroke for stroke, _ in pieces]) if longest.verdict == "cannot_tell" and len(pieces) > 1 else None
-    return longest if whole is None else judge(whole, own, targets, sigma)
+    stroke, longest = pieces[0]
+    if len(pieces) == 1 or longest.verdict == "fine":
+        return longest
+    whole = joined([stroke for stroke, _ in pieces])
+    if whole is not None:
+        return judge(whole, own, targets, sigma)
+    is_own = longest.verdict not in BLAMED or _begins_at_its_corner(stroke, own)
+    return longest if is_own else longest.model_copy(update={"verdict": "cannot_tell", "aims_at": ""})
 
 
 def _estimates(

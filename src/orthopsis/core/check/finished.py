@@ -14,8 +14,9 @@ LEAST_NEAR_MM, EXPLAINED = 0.8, 0.9
 TOGETHER_MM, OWN_SHARE, LEAST_SHARE = 1.6, 0.8, 0.1
 """Lines this near are read as one stroke; it is not one line's alone if that covers less than this share of it. If that
 covers still less, it is that line gone astray, unless it lies on others just as they should be (no source)."""
-CROWDED, SAME_CARRIER_MM = 0.5, 0.5
-"""A line beside a stroke along this share of it crowds it, unless it lies in one row with the stroke's own line."""
+CROWDED, CROWDED_MM, SAME_CARRIER_MM = 0.5, 2.2, 0.5
+"""A line this near beside a stroke along this share of it crowds it, unless it lies in one row with the stroke's own
+line (no source)."""
 NEAR_CURVE_MM = 4.0
 """A stroke this near to a curve of the exercise is a piece of it, drawn by a free hand (common practice, no source)."""
 
@@ -63,7 +64,7 @@ class Finished:
         """Tell whether another line of the answer runs so near beside a stroke that both were read as one."""
         carrier = join(own.start, own.end)
         others = [line for line in self._lines if max(abs(offset(end, carrier)) for end in line) > SAME_CARRIER_MM]
-        return share_along((stroke.start, stroke.end), others, TOGETHER_MM) >= CROWDED
+        return share_along((stroke.start, stroke.end), others, CROWDED_MM) >= CROWDED
 
     def _share(self, stroke: Stroke, near_mm: float) -> float:
         return self._beside.share((stroke.start, stroke.end), near_mm)
