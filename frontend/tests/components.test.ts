@@ -75,6 +75,31 @@ describe('the lines of a sheet', () => {
     expect(sheet.find('.lines path').attributes('d')).toBe('M40 207L50 200L60 207')
   })
 
+  it('touches only the paths of a thing that moves, and draws dark lines over all others', async () => {
+    const seen = (id: number, thing: string, y: number, role = 'edge') => {
+      return { ...line, id, name: `front.${id}`, thing, from: [40, y] as const, to: [60, y] as const, role }
+    }
+    const before = [seen(1, 'Crate', 10), seen(2, 'Chest', 20, 'guide'), seen(3, 'Chest', 30), seen(4, 'Crate', 40)]
+    const drawn = (lines: unknown[]) => ({ ...picture, lines }) as unknown as Picture
+    const sheet = mount(SheetView, {
+      props: { picture: drawn(before), label: 'Sheet' },
+      slots: { default: () => h(SheetLines) },
+    })
+    const paths = () => sheet.findAll('.lines path').map((path) => path.element)
+    const [guide, crate, chest] = paths()
+    expect(paths().map((path) => path.getAttribute('class'))).toEqual(['guide', 'dark', 'dark'])
+    expect(crate!.getAttribute('d')).toBe('M40 287L60 287M40 257L60 257')
+    const touched: Node[] = []
+    const watcher = new MutationObserver((records) => touched.push(...records.map((record) => record.target)))
+    watcher.observe(sheet.element, { subtree: true, attributes: true, childList: true })
+    await sheet.setProps({ picture: drawn([...before.slice(0, 2), seen(3, 'Chest', 33), before[3]!]) })
+    await flushPromises()
+    watcher.disconnect()
+    expect(paths()).toEqual([guide, crate, chest])
+    expect(touched).toEqual([chest])
+    expect(chest!.getAttribute('d')).toBe('M40 264L60 264')
+  })
+
   it('shows after a step just what is on the paper, turned the right way up', () => {
     const stage = { light: new Set([0, 1]), dark: new Set([2]), fresh: new Set([1]), marks: [], toned: false }
     const lines = onSheet(SheetLines, { stage }).findAll('.lines path')

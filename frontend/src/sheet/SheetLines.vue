@@ -56,28 +56,33 @@ function aid(line: DrawnLine): boolean {
   return props.stage !== undefined || aids.value.has(line.rests_on)
 }
 
-/** All lines of one look are one path, dark ones last: hundreds of elements would make a drag stutter. */
+/**
+ * All lines of one look and one thing are one path: hundreds of elements would make a drag stutter, and a single path
+ * for all things would be painted anew all over the sheet when one of them moves. Dark ones come last.
+ */
 const paths = computed(() => {
-  const found = new Map<string, string[]>()
+  const found = new Map<Look, Map<string, { look: string; pieces: string[] }>>()
   for (const line of picture.value.lines) {
     const look = lookOf(line)
     if (look === 'none') continue
     const fresh = props.stage?.fresh.has(line.id) ? ' fresh' : ''
     const chosen = props.selected?.includes(line.thing) ? ' chosen' : ''
-    const key = look + fresh + chosen
-    const pieces = found.get(key)
-    if (pieces) pieces.push(pathOf(line))
-    else found.set(key, [pathOf(line)])
+    const key = look + fresh + chosen + '/' + line.thing
+    let alike = found.get(look)
+    if (!alike) found.set(look, (alike = new Map()))
+    const path = alike.get(key)
+    if (path) path.pieces.push(pathOf(line))
+    else alike.set(key, { look: look + fresh + chosen, pieces: [pathOf(line)] })
   }
   return [...found]
-    .map(([key, pieces]) => ({ key, d: pieces.join('') }))
-    .sort((p, q) => Number(p.key.startsWith('dark')) - Number(q.key.startsWith('dark')))
+    .sort(([p], [q]) => Number(p === 'dark') - Number(q === 'dark'))
+    .flatMap(([, alike]) => [...alike].map(([key, { look, pieces }]) => ({ key, look, d: pieces.join('') })))
 })
 </script>
 
 <template>
-  <g class="lines" :style="{ '--weight': thickness }">
-    <path v-for="{ key, d } in paths" :key="key" :class="key" :d="d" />
+  <g class="lines" :style="`--weight: ${thickness}`">
+    <path v-for="{ key, look, d } in paths" :key="key" :class="look" :d="d" />
   </g>
 </template>
 

@@ -120,12 +120,12 @@ PRAISE: dict[str, tuple[str, str, str]] = {
 ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
     "slanted": (
         "Look at the {line}: it should go from corner to corner.",
-        "Look at the {line}: mark both corners before you join them.",
-        "The {line} is off: find both of its corners first.",
+        "Look at the {line}: it should run from corner to corner.",
+        "The {line} is off: it should join two corners.",
     ),
     "eye_level": (
-        "Look at the [eye level]: measure the same height on both edges.",
-        "Look at the [eye level]: mark the same height on both edges before you join them.",
+        "Look at the [eye level]: it is as high on the left as on the right.",
+        "Look at the [eye level]: it runs straight across, as high on the left as on the right.",
         "Check the [eye level]: it must be level, and at the height that was set.",
     ),
     "uprights": (
@@ -208,12 +208,12 @@ ADVICE_TO_STUDENT: dict[str, tuple[str, str, str]] = {
 NEXT_TIME: dict[str, tuple[str, str, str]] = {
     "slanted": (
         "Next time: make two dots, then the line.",
-        "Next time: mark the corners first.",
+        "Next time: mark both corners first, then join them.",
         "Next time: corners first, edges last.",
     ),
     "eye_level": (
-        "Next time: mark both edges.",
-        "Next time: mark both edges first.",
+        "Next time: make a dot on each edge first.",
+        "Next time: mark its height on both edges first, then join the marks.",
         "Next time: two marks, then the line.",
     ),
     "uprights": (
