@@ -14,8 +14,8 @@ from orthopsis.core.drawing.beside import DOWN, TALL, WIDE, letter_ways
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw_shown
 from orthopsis.core.telling.clear_letters import with_clear_letters
-from orthopsis.core.telling.clear_measures import SHOWN
 from orthopsis.core.telling.clear_room import Room, Segments
+from orthopsis.core.telling.clear_texts import SHOWN
 
 SIZE = 10.0
 PART = (0.0, 0.0, 400.0, 300.0)

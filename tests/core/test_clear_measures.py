@@ -15,7 +15,7 @@ from orthopsis.core.drawing.answer import Box, Dimension, Drawing, DrawnLine, St
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw, draw_shown
-from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
+from orthopsis.core.telling.clear_texts import SHOWN, with_clear_texts
 
 DRAWN = [read_exercise(ready) for ready in READY]
 TIMES = [25, 34, 66]
@@ -34,7 +34,7 @@ def whole(drawing: Drawing) -> Box:
 
 def of_four(drawing: Drawing) -> list[Step]:
     """The steps as they are printed four on a page."""
-    return with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: 34)
+    return with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: 34)
 
 
 def measured(drawing: Drawing, times: float = SHOWN) -> Iterator[tuple[int, Step, float]]:
@@ -82,7 +82,7 @@ def test_no_measure_stands_over_a_line_another_or_the_frame(number: int) -> None
 def test_measures_are_clear_in_pictures_of_other_sizes(number: int, times: int) -> None:
     """Of eight on a page each is only 25 texts wide: then one measure of an exercise may find no place."""
     drawing = draw(DRAWN[number])
-    steps = with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: times)
+    steps = with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: times)
     placed = drawing.model_copy(update={"steps": steps})
     assert len(check_clear(placed, times)) <= (times < 30)
 
@@ -92,10 +92,10 @@ def test_where_a_measure_was_does_not_matter(number: int) -> None:
     """What was placed for one picture is placed for another as if for the first time."""
     drawing = draw(DRAWN[number])
     small, twice = [
-        with_clear_measures(steps, drawing.lines, whole(drawing), lambda _: 34)
+        with_clear_texts(steps, drawing.lines, whole(drawing), lambda _: 34)
         for steps in (
             drawing.steps,
-            with_clear_measures(drawing.steps, drawing.lines, whole(drawing), lambda _: 25),
+            with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: 25),
         )
     ]
     for one, other in zip(small, twice, strict=True):
@@ -223,6 +223,6 @@ def test_a_long_text_beside_a_long_line_in_a_full_picture_is_placed_all_the_same
             update={"close_up": None, "draws": [line.id for line in lines], "dimensions": [length], "scales": []}
         )
     )
-    (placed,) = with_clear_measures([step], lines, (0.0, 0.0, 420.0, 297.0))
+    (placed,) = with_clear_texts([step], lines, (0.0, 0.0, 420.0, 297.0))
     assert [one.text for one in placed.dimensions] == ["5000 15/16 inches"]
     assert placed.dimensions[0].start[0] == placed.dimensions[0].end[0] == 210

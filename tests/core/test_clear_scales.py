@@ -15,8 +15,8 @@ from orthopsis.core.drawing.answer import Drawing, Scale, ScaleMark, Step
 from orthopsis.core.drawing.beside import TALL, WIDE, letter_begins, scale_text, text_wide
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
 from orthopsis.core.telling.clear_scales import spread
+from orthopsis.core.telling.clear_texts import SHOWN, with_clear_texts
 
 DRAWN = [read_exercise(ready) for ready in READY]
 NUMBERS = pytest.mark.parametrize("number", range(len(READY)), ids=[ready["title"] for ready in READY])
@@ -29,7 +29,7 @@ def figure_box(mark: ScaleMark, scale: Scale, size: float) -> shapely.Polygon:
 
 def shown(drawing: Drawing, times: float) -> tuple[list[Step], tuple[float, float, float, float]]:
     whole = (0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm)
-    return with_clear_measures(drawing.steps, drawing.lines, whole, lambda _: times), whole
+    return with_clear_texts(drawing.steps, drawing.lines, whole, lambda _: times), whole
 
 
 @pytest.mark.parametrize(("times", "most"), [(SHOWN, 0.06), (50, 0.04)])

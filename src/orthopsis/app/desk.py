@@ -21,7 +21,7 @@ from orthopsis.core.exercise.nearest import with_working_nearest
 from orthopsis.core.exercise.set_down import set_down
 from orthopsis.core.exercise.solve import draw, draw_picture, draw_shown
 from orthopsis.core.lesson.levels import RULES
-from orthopsis.core.telling.clear_measures import SHOWN
+from orthopsis.core.telling.clear_texts import SHOWN
 from orthopsis.core.things.registry import KINDS
 from orthopsis.core.wording.exercise import OPTIONS
 from orthopsis.core.wording.vocabulary import LEVELS, Level

@@ -6,7 +6,7 @@ Measures, letters, and arrows to points that lie beyond the picture are written 
 from dataclasses import dataclass
 
 from orthopsis.core.drawing.answer import Beyond, Box, Dimension, Drawing, Place, Step
-from orthopsis.core.telling.clear_measures import with_clear_measures
+from orthopsis.core.telling.clear_texts import with_clear_texts
 from orthopsis.paperwork.art import step_art
 from orthopsis.paperwork.pdf import BOLD, Pages
 from orthopsis.paperwork.step_scales import dimension_text, letter_texts, scale_texts
@@ -58,14 +58,14 @@ class _Window:
         return left + self.scale * place[0], low + self.scale * place[1]
 
 
-def with_clear_texts(drawing: Drawing, field: Field, text_mm: float) -> Drawing:
-    """Return a drawing of which each step has its measures where they are clear in a picture of that size.
+def cleared_for(drawing: Drawing, field: Field, text_mm: float) -> Drawing:
+    """Return a drawing of which each step has its texts where they are clear in a picture of that size.
 
     Args:
         text_mm: how tall figures and letters are.
     """
     whole = field.whole(drawing)
-    steps = with_clear_measures(
+    steps = with_clear_texts(
         drawing.steps, drawing.lines, whole, lambda part: _window(field, whole, part).size[0] / text_mm
     )
     return drawing.model_copy(update={"steps": steps})

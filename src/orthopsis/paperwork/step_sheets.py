@@ -13,7 +13,7 @@ from orthopsis.core.drawing.answer import Drawing, Step
 from orthopsis.paperwork.art import set_up_steps
 from orthopsis.paperwork.handout import Handout, handout_mm
 from orthopsis.paperwork.pdf import BOLD, REGULAR, Pages, rows_of
-from orthopsis.paperwork.step_picture import Field, add_picture, with_clear_texts
+from orthopsis.paperwork.step_picture import Field, add_picture, cleared_for
 from orthopsis.paperwork.step_scales import SIZE_MM
 
 MOST_STEPS_A_PAGE = 8
@@ -157,7 +157,7 @@ def _words_mm(step: Step, size: float, wide: float) -> float:
 def add_steps(pages: Pages, drawing: Drawing, title: str, wanted: StepPages) -> None:
     """Add step sheets to a PDF."""
     layout = layout_of(drawing, wanted)
-    drawing = with_clear_texts(drawing, _field(drawing, layout, 0.0, 0.0), _text_mm(layout))
+    drawing = cleared_for(drawing, _field(drawing, layout, 0.0, 0.0), _text_mm(layout))
     numbered = wanted.numbered(drawing)
     sheets = [numbered[i : i + layout.per_page] for i in range(0, len(numbered), layout.per_page)]
     for number, chunk in enumerate(sheets, start=1):

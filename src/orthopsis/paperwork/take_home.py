@@ -12,7 +12,7 @@ from pathlib import Path
 
 from orthopsis.core.drawing.answer import Box, Drawing, DrawnLine, Place, Step
 from orthopsis.core.drawing.stage import new_lines
-from orthopsis.core.telling.clear_measures import with_clear_measures
+from orthopsis.core.telling.clear_texts import with_clear_texts
 from orthopsis.paperwork.art import TONE_GREY
 from orthopsis.paperwork.step_scales import SIZE_MM, dimension_text, letter_texts, scale_texts
 
@@ -27,7 +27,7 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
     numbers = {line.id: number for number, line in enumerate(drawing.lines)}
     low, high = _box(drawing)
     whole = (*low, *high)
-    steps = with_clear_measures(
+    steps = with_clear_texts(
         drawing.steps, drawing.lines, whole, lambda part: _ROWS * (part[2] - part[0]) / (part[3] - part[1])
     )
     data = {

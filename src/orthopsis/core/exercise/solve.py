@@ -13,7 +13,7 @@ from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.exercise.who_hides import who_hides
 from orthopsis.core.scene.prepared import Prepared, prepare
 from orthopsis.core.sheet.chalkboard import chalkboard_of
-from orthopsis.core.telling.clear_measures import SHOWN, with_clear_measures
+from orthopsis.core.telling.clear_texts import SHOWN, with_clear_texts
 from orthopsis.core.telling.told import tell
 from orthopsis.core.wording.exercise import CHANGED
 from orthopsis.core.wording.vocabulary import listed
@@ -60,7 +60,7 @@ def draw_shown(exercise: Exercise, board_mm: float = 0.0, times: float = SHOWN) 
     """
     drawing = draw(exercise, board_mm)
     whole = (0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm)
-    steps = with_clear_measures(drawing.steps, drawing.lines, whole, lambda part: times)
+    steps = with_clear_texts(drawing.steps, drawing.lines, whole, lambda part: times)
     return drawing.model_copy(update={"steps": steps})
 
 

@@ -5,16 +5,15 @@ line leads; the first that is as clear as any is taken.
 """
 
 import math
-from collections.abc import Callable, Iterable, Iterator, Mapping, Sequence
-from dataclasses import dataclass, replace
+from collections.abc import Callable, Iterator, Mapping, Sequence
+from dataclasses import dataclass
 from functools import partial
 from typing import Any
 
 import numpy as np
 
-from orthopsis.core.drawing.answer import Box, Dimension, DrawnLine, Length, Place, Step
+from orthopsis.core.drawing.answer import Box, Dimension, Length, Place
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
-from orthopsis.core.telling.clear_letters import with_clear_letters
 from orthopsis.core.telling.clear_room import (
     DRIFT,
     FURTHER,
@@ -23,14 +22,10 @@ from orthopsis.core.telling.clear_room import (
     RIM,
     Array,
     Room,
-    Segments,
     box_about,
     overlaps,
 )
-from orthopsis.core.telling.clear_scales import with_clear_figures
 
-SHOWN = 36
-"""A picture on the wall is so many times as wide as its texts are tall."""
 ALONG = (0.5, 0.4, 0.6, 0.3, 0.7, 0.2, 0.8, 0.1, 0.9)
 """Beside which shares of its length a measure may stand, the best one first."""
 FINE = tuple(0.5 + side * step / 20 for step in range(10) for side in ((1, -1) if step else (1,)))
@@ -45,36 +40,6 @@ PAST_END = 6
 """How bad it is to stand beyond the length, where a measure may be taken for that of another one (no source)."""
 ROUNDS = 2
 """So often each measure is placed: in the second round it knows where all others stand."""
-
-Times = Callable[[Box], float]
-
-
-def with_clear_measures(
-    steps: Sequence[Step], lines: Iterable[DrawnLine], whole: Box, times: Times = lambda part: SHOWN
-) -> list[Step]:
-    """Return the steps with each of their texts where it is clear, as far as there is such a place.
-
-    Args:
-        lines: all that are drawn.
-        whole: the part of the sheet that a picture shows that is no close-up.
-        times: how many times a picture is as wide as its texts are tall, by what it shows; on the wall if not told.
-    """
-    segments, result = Segments([*lines]), list[Step]()
-    for step in steps:
-        segments.follow(step)
-        if not (step.dimensions or step.scales or step.letters):
-            result.append(step)
-            continue
-        part = step.close_up or whole
-        size = (part[2] - part[0]) / times(part)
-        letters, covered = with_clear_letters(step.letters, Room(segments, part, size, np.zeros((0, 4))))
-        room = Room(segments, part, size, covered)
-        scales, figures = with_clear_figures(step.scales, room)
-        room = replace(room, texts=np.concatenate((room.texts, figures)))
-        result.append(
-            step.model_copy(update={"letters": letters, "scales": scales, "dimensions": _clear(step.dimensions, room)})
-        )
-    return result
 
 
 @dataclass(frozen=True, slots=True)
@@ -232,7 +197,7 @@ def _bad_beside(one: tuple[_Tried, int], other: tuple[_Tried, int]) -> int:
     return OVER_TEXT * overlaps(mine, theirs) + OVER_LINE * sum(over_lines)
 
 
-def _clear(dimensions: Sequence[Dimension], room: Room) -> list[Dimension]:
+def with_clear_measures(dimensions: Sequence[Dimension], room: Room) -> list[Dimension]:
     """Return the lengths, each where its measure is clear: in the second round all know where the others stand."""
     measures = [_Measure(given, room) for given in dimensions]
     for _ in range(ROUNDS if len(measures) > 1 else 1):
