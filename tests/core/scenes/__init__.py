@@ -17,7 +17,7 @@ from scenes.furniture import (
 from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
 from scenes.roofs import eaved, hipped, leaning, roofed, topped
-from scenes.streets import lands, roads, rows, silhouettes, tracks
+from scenes.streets import lands, roads, rows, shaded_tracks, silhouettes, tracks
 
 __all__ = [
     "CORNER",
@@ -56,6 +56,7 @@ __all__ = [
     "round_windowed",
     "rounded",
     "rows",
+    "shaded_tracks",
     "shadowed",
     "silhouettes",
     "solved",

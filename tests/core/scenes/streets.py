@@ -2,6 +2,7 @@
 
 from typing import Any
 
+from hypothesis import assume
 from hypothesis import strategies as st
 
 from conftest import exercise_of
@@ -11,7 +12,7 @@ from orthopsis.core.things.round_land.land import RIMS
 from orthopsis.core.things.silhouette.outlines import OUTLINES
 from orthopsis.core.things.silhouette.shape import SHARES, TALL_BY
 from scenes.alone import _corner_boxes, _front_boxes, exercises
-from scenes.base import VIEWS, views_of
+from scenes.base import VIEWS, is_unheld, views_of
 
 
 @st.composite
@@ -65,6 +66,18 @@ def tracks(draw: Any) -> Exercise:
         "thick": draw(st.integers(1, 6)),
     }
     return exercise_of(rails, draw(_front_boxes("Box 1", "one_point")), views=[VIEWS["one_point"]])
+
+
+@st.composite
+def shaded_tracks(draw: Any) -> Exercise:
+    """Return an exercise with rails to the point, and their shadow by a light beside the picture."""
+    rails = draw(tracks()).things[0].model_dump(mode="json")
+    rails |= {"high": draw(st.floats(0.5, 12.0)), "thick": draw(st.floats(0.5, 6.0)), "out": draw(st.floats(2.0, 39.0))}
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Rails", "joined_by": "face_ground"}
+    light = {"light": draw(st.sampled_from(["left", "right"])), "rays": draw(st.sampled_from(["30", "45", "60"]))}
+    made = exercise_of(rails, shadow, views=[VIEWS["one_point"]], **light)
+    assume(not is_unheld(made))
+    return made
 
 
 @st.composite

@@ -16,6 +16,7 @@ from orthopsis.core.wording.laid_steps import LAID_STEPS
 from orthopsis.core.wording.level_steps import LEVEL
 from orthopsis.core.wording.on_roof_steps import ON_ROOF
 from orthopsis.core.wording.pattern_steps import PATTERN
+from orthopsis.core.wording.rails_shadow_steps import RAILS_SHADOW
 from orthopsis.core.wording.raised_steps import RAISED
 from orthopsis.core.wording.ramp_steps import RAMP
 from orthopsis.core.wording.rectangle_steps import RECTANGLE
@@ -65,6 +66,7 @@ STEPS: dict[str, StepPhrases] = {
     **ROUND_WINDOWS,
     **SHADOW,
     **TABLE_SHADOW,
+    **RAILS_SHADOW,
     **FALLEN_SHADOW,
     **ON_ROOF,
     **PATTERN,

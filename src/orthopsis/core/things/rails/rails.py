@@ -5,13 +5,14 @@ from collections.abc import Mapping
 from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
+from orthopsis.core.construct.panel import Panel, vector
 from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.depth import reached_mm
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.rails.recipe import recipe
-from orthopsis.core.things.rails.shape import RailsShape
+from orthopsis.core.things.rails.shape import SIDES, RailsShape
 from orthopsis.core.things.real_sizes import (
     GAUGE,
     RAIL_HEAD,
@@ -81,6 +82,25 @@ class Rails(RailsShape):
         lines = ("near", "far", "under", "left", "right", "end.left", "end.right")
         numbers = range(1, len(self.marks))
         return (Free(self.setting.frame.name, frozenset(f"sleeper.{i}.{line}" for i in numbers for line in lines)),)
+
+    @cached_property
+    def faces(self) -> Mapping[str, Panel]:
+        """The ground under them, on which only their shadow falls."""
+        frame, last, ends = self.setting.frame, len(self.marks) - 1, SIDES
+        feet = [(f"sleeper.0.near.{side}", self.at(f"sleepers_{side}", 0.0)) for side in ends]
+        rest = [(f"sleeper.{last}.far.{side}", self.at(f"sleepers_{side}", self.marks[last][1])) for side in ends]
+        (low, at_low), (far_low, at_far_low), (high, at_high), (far_high, at_far_high) = (*feet, *rest)
+        world = [self.solid.places[self.solid.index(name)] for name in (low, far_low, high)]
+        n = self.values.full
+        ground = Panel(
+            says="foot", face="sleeper.0.top", turned="top", low=n(low), high=n(high), far_low=n(far_low),
+            far_high=n(far_high), first=n("guide.sleepers.left"), bottom=n("sleeper.0.near"),
+            top=n(f"sleeper.{last}.far"), far=n("guide.sleepers.right"), around=("back", "right", "front", "left"),
+            along=frame.way("across"), up=frame.way("away"), out=frame.way("up"), drawn_from="low",
+            page=(at_low, at_far_low, at_far_high, at_high), start=vector(world[0]),
+            axes=(vector(world[1] - world[0]), vector(world[2] - world[0])), is_level=True, outward=(0.0, 1.0, 0.0),
+        )  # fmt: skip
+        return {"ground": ground.ground}
 
     @property
     def handles(self) -> Mapping[str, Handle]:

@@ -1,4 +1,4 @@
-"""Cast shadows of blocks and round bodies: on the ground or the floor, and up a wall of a room.
+"""Cast shadows of blocks, tables, rails and round bodies: on the ground or the floor, and up a wall of a room.
 
 By the one light of the sheet: from the side, by the set square, by a sun ahead of the viewer or behind, or by a lamp.
 """
@@ -16,7 +16,7 @@ SHADOW = ThingKind(
     is_after_all=True,
     can_lie_on=lambda panel: panel.is_ground,
     lies_says=" It falls on ",
-    lies_on="a box that stands on the ground",
+    lies_on="a box, a table, rails or a round body that stands on the ground",
 )
 
 FALLEN_SHADOW = ThingKind(

@@ -7,7 +7,10 @@ from propcache.api import cached_property
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.things.answers import Clause
 from orthopsis.core.things.parameters import Value
+from orthopsis.core.things.rails.shape import RailsShape
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.shadow.rails_recipe import recipe as rails_recipe
+from orthopsis.core.things.shadow.rails_shape import RailsShadowShape
 from orthopsis.core.things.shadow.recipe import recipe
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
@@ -42,6 +45,17 @@ class TableShadow(TableShadowShape):
         return tuple(table_recipe(self))
 
 
+class RailsShadow(RailsShadowShape):
+    """The shadow of rails on their sleepers and on the ground between."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(rails_recipe(self))
+
+
 class CastShadow(ShadowShape):
     """The shadow of a block on the ground."""
 
@@ -49,9 +63,12 @@ class CastShadow(ShadowShape):
 
     @classmethod
     def suited(cls, setting: Setting) -> type[Standing]:
-        """Return the class of shadow for what casts it: a block, a table, or a round body."""
-        if setting.anchor is not None and isinstance(setting.anchor.other, TableShape):
+        """Return the class of shadow for what casts it: a block, a table, rails, or a round body."""
+        caster = setting.anchor.other if setting.anchor is not None else None
+        if isinstance(caster, TableShape):
             return TableShadow
+        if isinstance(caster, RailsShape):
+            return RailsShadow
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod
