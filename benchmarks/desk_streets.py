@@ -41,6 +41,18 @@ def house_with_a_hip_roof(hand: Teacher) -> None:
     hand.pick_last("the face it lies on", "the right side")
 
 
+def pilots_house(hand: Teacher) -> None:
+    """A house in two points under a hip roof whose slopes have their points, two dormers on the slope that shows."""
+    hand.pick("kind: One point", "Two points")
+    hand.add("Add a box")
+    hand.drag("Change the right side: Box 1", 60, 10)
+    hand.add("Add a hip roof")
+    hand.pick_last("what can stand on its slopes", "dormers")
+    for along in ("1:2:4", "4:2:1"):
+        hand.add("Add a dormer")
+        hand.type("how it lies along the roof", along)
+
+
 def loft_with_chimney(hand: Teacher) -> None:
     """A house in two points, a gable over its left side, a chimney, a dormer and shingles on the slope that shows."""
     hand.pick("kind: One point", "Two points")
@@ -114,6 +126,14 @@ def rails(hand: Teacher) -> None:
     hand.pick("how many sleepers there are", "8")
     hand.add("Add a box")
     hand.drag("Move the box: Box 1", 10, -20)
+
+
+def rails_in_the_light(hand: Teacher) -> None:
+    """Rails to the point, and their shadows over the sleepers, the light from the right at 60 degrees."""
+    hand.pick("light: left", "right")
+    hand.pick("rays: 45", "60")
+    hand.add("Add rails")
+    hand.add("Add a cast shadow")
 
 
 def second_row(hand: Teacher) -> None:

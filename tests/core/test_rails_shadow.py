@@ -17,6 +17,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.sheet.paper import PAPERS
 from orthopsis.core.things.shadow.rails_shape import RailsShadowShape, corner_name
 
 RAILS = {
@@ -151,6 +152,19 @@ def test_the_height_that_is_said_to_work_does() -> None:
     draw(track(high=most))
     with pytest.raises(GeometryError):
         draw(track(high=most + 1))
+
+
+@pytest.mark.parametrize("rays", ["30", "45", "60"])
+@pytest.mark.parametrize("paper", sorted(PAPERS))
+@pytest.mark.parametrize(("units", "division"), [("mm", "1 mm"), ("in", "1/8 in")])
+def test_rails_and_shadow_as_they_are_added_can_be_drawn_on_each_paper(
+    rays: str, paper: str, units: str, division: str
+) -> None:
+    sheet = {"paper": paper, "units": units, "division": division}
+    view = {"kind": "one_point", "x_mm": 100}
+    empty = exercise_of(sheet=sheet, views=[view], rays=rays, eye_level={"height_mm": 90})
+    drawing = draw(add_thing(add_thing(empty, "rails"), "shadow"))
+    assert [step for step in drawing.steps if "ray at each rail" in step.title]
 
 
 def test_a_new_shadow_lands_on_rails_and_follows_them() -> None:

@@ -25,6 +25,9 @@ from orthopsis.core.things.real_sizes import (
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.values import Values
 
+SHADED_MM = 21.0
+"""So far the sleepers of new rails reach out at least: as far as the rails' shadow does by the flattest rays, 30°."""
+
 
 class Rails(RailsShape):
     """Two rails on sleepers, to the point."""
@@ -42,7 +45,7 @@ class Rails(RailsShape):
         gauge = round_to(setting.fresh_size * 1.6, sheet.division_mm)
         rail = max(round_to(setting.fresh_size / 6, sheet.division_mm), sheet.division_mm)
         left = round_to(goal.x - gauge / 2 - rail + 5 * count * sheet.division_mm, sheet.division_mm)
-        out = round_to(setting.fresh_size / 3, sheet.division_mm)
+        out = max(round_to(setting.fresh_size / 3, sheet.division_mm), round_to(SHADED_MM, sheet.division_mm))
         return {"left": max(left, out), "bottom": rail, "gauge": gauge, "rail": rail, "out": out}
 
     @classmethod
