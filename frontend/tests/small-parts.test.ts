@@ -80,7 +80,9 @@ describe('the words of a step on the wall', () => {
   } as unknown as Step // prettier-ignore
 
   it('count the lines that are drawn, never more than there are', async () => {
-    const words = mount(StepWords, { props: { step, number: 4, count: 9, drawn: 1, since: 0, alone: false } })
+    const words = mount(StepWords, {
+      props: { step, all: [step], number: 4, count: 9, drawn: 1, since: 0, alone: false },
+    })
     expect(words.text()).toContain('Step 4 of 9 · Crate')
     expect(words.text()).toContain('1 of 3')
     await words.setProps({ drawn: 7 })
@@ -90,11 +92,27 @@ describe('the words of a step on the wall', () => {
   it('count nothing where nothing is counted, and say what may be done after it', () => {
     const still = { ...step, count: 0, thing: '', after: 'Take the strip off.' }
     const words = mount(StepWords, {
-      props: { step: still, number: 1, count: 2, drawn: 0, since: 0, alone: false },
+      props: { step: still, all: [still], number: 1, count: 2, drawn: 0, since: 0, alone: false },
     })
     expect(words.find('strong').exists()).toBe(false)
     expect(words.text()).toContain('Take the strip off.')
     expect(words.text()).not.toContain('·')
+  })
+
+  it('take the room of all steps, and read out only their own', () => {
+    const longer = { ...step, key: 'b', text: 'Rest the ruler on the point and turn it.', after: 'Keep it there.' }
+    const words = mount(StepWords, {
+      props: { step, all: [step, longer], number: 1, count: 2, drawn: 0, since: 0, alone: false },
+    })
+    const rooms = words.findAll('.room')
+    expect(rooms.map((room) => room.attributes('data-text'))).toEqual([
+      'Draw 3 lines to the point.',
+      'Rest the ruler on the point and turn it.',
+      'With: ruler\nWatch for: Too dark.',
+      'With: ruler\nWatch for: Too dark.\nKeep it there.',
+    ])
+    expect(rooms.every((room) => room.attributes('aria-hidden') === 'true')).toBe(true)
+    expect(words.text()).not.toContain('turn it')
   })
 })
 

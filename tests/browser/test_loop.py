@@ -5,6 +5,8 @@ import re
 import pytest
 from playwright.sync_api import Page, Route, expect
 
+from orthopsis.core.document.ready import READY
+
 pytestmark = [
     pytest.mark.browser,
     pytest.mark.filterwarnings("ignore::pytest.PytestUnraisableExceptionWarning"),
@@ -203,6 +205,22 @@ def test_the_class_display_goes_by_keys_and_draws_with_the_ruler(desk: Page, add
     expect(desk.locator(".words .where")).to_contain_text(re.compile(r"Step (\d+) of \1"))
     size = desk.locator(".words .text").evaluate("e => parseFloat(getComputedStyle(e).fontSize)")
     assert size >= 28, "readable from the back row"
+
+
+def test_the_picture_keeps_its_scale_from_step_to_step_whatever_the_words(desk: Page, address: str) -> None:
+    title = "Rails whose shadows step over the sleepers, one point"
+    number = next(i for i, document in enumerate(READY, start=1) if document["title"] == title)
+    desk.goto(f"{address}/show/{number}?step=1")
+    board, sizes, words = desk.locator(".drawn").first, set[tuple[int, int]](), list[int]()
+    for step in range(1, 14):
+        desk.get_by_role("button", name=f"Step {step} of").click()
+        expect(desk.locator(".words .where")).to_contain_text(f"Step {step} of")
+        box = board.bounding_box()
+        assert box is not None
+        sizes.add((round(box["width"]), round(box["height"])))
+        words.append(len(desk.locator(".words .text").inner_text()))
+    assert max(words) > 2 * min(words)
+    assert len(sizes) == 1
 
 
 def test_a_second_window_shows_the_class_the_drawing_alone_and_a_remote_works_in_it(desk: Page, address: str) -> None:

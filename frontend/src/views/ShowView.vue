@@ -149,6 +149,7 @@ useSwipe(root, {
       <StepWords
         class="words"
         :step="step"
+        :all="steps"
         :next="steps[number]"
         :number="number"
         :count="steps.length"
