@@ -30,11 +30,16 @@ def quay_street(hand: Teacher) -> None:
     hand.pick("how many there are", "5")
 
 
-def house_with_a_hip_roof(hand: Teacher) -> None:
-    """A house in two points, a hip roof on its top, windows in its side."""
+def long_house(hand: Teacher) -> None:
+    """A house in two points, its right side drawn out."""
     hand.pick("kind: One point", "Two points")
     hand.add("Add a box")
     hand.drag("Change the right side: Box 1", 60, 10)
+
+
+def house_with_a_hip_roof(hand: Teacher) -> None:
+    """A house in two points, a hip roof on its top, windows in its side."""
+    long_house(hand)
     hand.add("Add a hip roof")
     hand.type("the height of the roof", "40")
     hand.add("Add windows")
@@ -43,9 +48,7 @@ def house_with_a_hip_roof(hand: Teacher) -> None:
 
 def pilots_house(hand: Teacher) -> None:
     """A house in two points under a hip roof whose slopes have their points, two dormers on the slope that shows."""
-    hand.pick("kind: One point", "Two points")
-    hand.add("Add a box")
-    hand.drag("Change the right side: Box 1", 60, 10)
+    long_house(hand)
     hand.add("Add a hip roof")
     hand.pick_last("what can stand on its slopes", "dormers")
     for along in ("1:2:4", "4:2:1"):
@@ -55,9 +58,7 @@ def pilots_house(hand: Teacher) -> None:
 
 def loft_with_chimney(hand: Teacher) -> None:
     """A house in two points, a gable over its left side, a chimney, a dormer and shingles on the slope that shows."""
-    hand.pick("kind: One point", "Two points")
-    hand.add("Add a box")
-    hand.drag("Change the right side: Box 1", 60, 10)
+    long_house(hand)
     for thing in ("a gable roof", "a chimney", "a dormer"):
         hand.add(f"Add {thing}")
     hand.type("how it lies along the roof", "3:1:1")
@@ -111,9 +112,7 @@ def pavement_corner(hand: Teacher) -> None:
 
 def house_with_eaves(hand: Teacher) -> None:
     """A house in two points with eaves and a hip roof on them, a shed against its end with a lean-to."""
-    hand.pick("kind: One point", "Two points")
-    hand.add("Add a box")
-    hand.drag("Change the right side: Box 1", 60, 10)
+    long_house(hand)
     hand.add("Add eaves")
     hand.add("Add a hip roof")
     joined(hand, 3, "Box 1", "against the right end of")
@@ -179,9 +178,7 @@ def gull_view(hand: Teacher) -> None:
 
 def cottage_with_shutters(hand: Teacher) -> None:
     """A house in two points, a gable over its left side, a door there and windows with shutters on the right."""
-    hand.pick("kind: One point", "Two points")
-    hand.add("Add a box")
-    hand.drag("Change the right side: Box 1", 60, 10)
+    long_house(hand)
     hand.add("Add windows")
     hand.pick_last("the face it lies on", "the right side")
     hand.pick_last("how wide each is", "a third")

@@ -32,7 +32,7 @@ SHORTEST_MISSED_MM = 9.0
 """A line of which less shows is not said to be missing: where lines cross, readers lose a millimetre or two of each (no
 source)."""
 
-AT_CORNER_MM = 1.2
+THROUGH_CORNER_MM = 1.2
 """A line that passes its corner this near begins there (no source)."""
 
 
@@ -135,18 +135,16 @@ def _is_unsure(said: JudgedLine, stroke: Stroke, own: Expected, answer: Finished
     """Tell whether a stroke that would be blamed may be several lines of the answer, or two that run close together."""
     if not own.thing or said.verdict not in BLAMED:
         return False
-    if said.verdict == "slightly_off" and stroke.length_mm >= MUCH_LONGER * own.length_mm:
-        return True
-    is_slight = said.verdict == "slightly_off"
+    if said.verdict == "slightly_off":
+        is_too_long = stroke.length_mm >= MUCH_LONGER * own.length_mm
+        return is_too_long or answer.is_several(stroke, own) or answer.is_crowded(stroke, own)
     is_whole = is_as_long(stroke, own) and _begins_at_its_corner(stroke, own)
-    if answer.is_several(stroke, own) and (is_slight or not is_whole):
-        return True
-    return is_slight and answer.is_crowded(stroke, own)
+    return answer.is_several(stroke, own) and not is_whole
 
 
 def _begins_at_its_corner(stroke: Stroke, own: Expected) -> bool:
     """Tell whether a stroke runs through the corner where its line begins."""
-    return abs(offset(own.start, join(stroke.start, stroke.end))) <= AT_CORNER_MM
+    return abs(offset(own.start, join(stroke.start, stroke.end))) <= THROUGH_CORNER_MM
 
 
 def _of_pieces(

@@ -22,7 +22,7 @@ from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.fall import Fall, is_found
 from orthopsis.core.things.shadow.fallen_recipe import recipe
 from orthopsis.core.things.shadow.falling import LEAST_SHARE, Caster, fallen, height_of
-from orthopsis.core.things.shadow.ground import Shaded
+from orthopsis.core.things.shadow.ground import ShadowUpon
 from orthopsis.core.things.shadow.shape import ShadowShape
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.wording.names import Feature
@@ -31,7 +31,7 @@ HEIGHT_DIGITS = 6
 """Faces are put in order by their heights above the ground to so many digits: what is level with it is at 0."""
 
 
-class FallenShadow(Shaded):
+class FallenShadow(ShadowUpon):
     """The shadow of others on a block, on steps or on a ramp."""
 
     sentence: tuple[Clause, ...] = (Clause("It shows the cast shadows of blocks that reach this thing."),)
@@ -40,16 +40,6 @@ class FallenShadow(Shaded):
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return nothing: it follows the light and what stands before it."""
         return {}
-
-    @property
-    def is_body(self) -> bool:
-        """It lies on another body."""
-        return False
-
-    @property
-    def draws_edges(self) -> bool:
-        """Its outline is dark, as that of the shadow on the ground."""
-        return True
 
     @property
     def needs(self) -> frozenset[AimRole]:

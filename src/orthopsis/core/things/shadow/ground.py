@@ -67,6 +67,20 @@ class Shaded(Standing):
         return {"shadow_side": side, "ray": f"{light.rays}°", "sense": sense, **points}
 
 
+class ShadowUpon(Shaded):
+    """A shadow on another body."""
+
+    @property
+    def is_body(self) -> bool:
+        """It lies on a body, and is none."""
+        return False
+
+    @property
+    def draws_edges(self) -> bool:
+        """Its outline is dark, as that of a shadow on the ground."""
+        return True
+
+
 class GroundShadow(Shaded):
     """A shadow on the ground."""
 

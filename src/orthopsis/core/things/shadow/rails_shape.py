@@ -23,7 +23,7 @@ from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.answers import Free
 from orthopsis.core.things.rails.shape import NEARLY_THERE_MM, SIDES, RailsShape
-from orthopsis.core.things.shadow.ground import Shaded
+from orthopsis.core.things.shadow.ground import ShadowUpon
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature
 
@@ -78,7 +78,7 @@ def corner_name(corner: Corner, rail: str, sleeper: int) -> str:
     return f"{corner}.{rail}.{sleeper}"
 
 
-class RailsShadowShape(Shaded):
+class RailsShadowShape(ShadowUpon):
     """The shadow of two rails on sleepers and on the ground between."""
 
     @property
@@ -86,16 +86,6 @@ class RailsShadowShape(Shaded):
         """The rails that cast it."""
         assert isinstance(self.host, RailsShape)
         return self.host
-
-    @property
-    def is_body(self) -> bool:
-        """It lies on what it shades."""
-        return False
-
-    @property
-    def draws_edges(self) -> bool:
-        """Its outline is dark."""
-        return True
 
     @property
     def falls_to(self) -> str:

@@ -65,10 +65,9 @@ class CastShadow(ShadowShape):
     def suited(cls, setting: Setting) -> type[Standing]:
         """Return the class of shadow for what casts it: a block, a table, rails, or a round body."""
         caster = setting.anchor.other if setting.anchor is not None else None
-        if isinstance(caster, TableShape):
-            return TableShadow
-        if isinstance(caster, RailsShape):
-            return RailsShadow
+        for shape, shadow in ((TableShape, TableShadow), (RailsShape, RailsShadow)):
+            if isinstance(caster, shape):
+                return shadow
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod
