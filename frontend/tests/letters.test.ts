@@ -35,6 +35,14 @@ describe('letters of a step', () => {
     }
   })
 
+  it('are led to where they stand far from their points, and only there', () => {
+    const [near, far] = placedLetters([corner('a', 0, 0, [0, 0.85]), corner('b', 40, 0, [0, -1.6])], at, 1, 10)
+    expect(near).not.toHaveProperty('led')
+    expect(far!.led).toEqual([40, 111])
+    const middle = far!.y - 0.32 * far!.size
+    expect(far!.led![1]).toBeLessThan(middle)
+  })
+
   it('say where their points lie', () => {
     const [alone] = placedLetters([corner('a', 5, 7)], at, 1, 10)
     expect([alone!.text, alone!.reads]).toEqual(['a', 'a: 5 across, 7 up'])

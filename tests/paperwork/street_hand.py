@@ -164,8 +164,17 @@ def run_along(hand: StreetHand, face: str, side: str, count: str) -> None:
 
 
 def find_columns(hand: StreetHand, rows: str) -> None:
+    _columns_at(hand, (hand.working().low, hand.working().far_high), [int(n) for n in re.findall(r"\d+", rows)])
+
+
+def find_columns_falling(hand: StreetHand, rows: str) -> None:
+    """The highest line crosses a diagonal from the top first."""
+    numbers = [int(n) for n in re.findall(r"\d+", rows)]
+    _columns_at(hand, (hand.working().ticks[-1], hand.working().far_low), numbers[::-1])
+
+
+def _columns_at(hand: StreetHand, diagonal: tuple[Place, Place], numbers: list[int]) -> None:
     face = hand.working()
-    diagonal, numbers = (face.low, face.far_high), [int(n) for n in re.findall(r"\d+", rows)]
     crossings = [hand.cross(diagonal, (face.ticks[n], face.goal)) for n in numbers]
     face.columns = [face.like_first(at) for at in (face.low, *crossings, face.far_low)]
 
@@ -422,6 +431,12 @@ _OWN: list[tuple[str, Callable[..., None]]] = [
         rf"([\d, and]+), counted from there, (?:is|are) the places?: draw (?:a light line|light lines) like "
         rf"the {FIRST_EDGE}\.",
         find_columns,
+    ),
+    (
+        rf"Draw the diagonal of the [a-z ]+ from the top of the {FIRST_EDGE}\. Where it crosses the light lines? "
+        rf"([\d, and]+), counted from the foot, (?:is|are) the places?: draw (?:a light line|light lines) like "
+        rf"the {FIRST_EDGE}\.",
+        find_columns_falling,
     ),
     (
         rf"Count the light lines along from the {FIRST_EDGE} of [\w ]+ and from its foot, which are 0\. Corners: "

@@ -1,5 +1,7 @@
 """The measures and numbers in the pictures of step sheets."""
 
+import math
+
 import pytest
 from hypothesis import given
 from hypothesis import strategies as st
@@ -51,3 +53,17 @@ def test_letters_stand_away_from_the_middle_of_all() -> None:
         middle = (found.left + text_wide("a", SIZE_MM) / 2, found.low + 0.32 * SIZE_MM)
         assert (middle[0] - 30) * (x - 30) > (x - 30) ** 2
         assert (middle[1] - 20) * (y - 20) > (y - 20) ** 2
+
+
+@given(st.floats(0.7, 2.0), st.floats(0, math.tau))
+def test_a_line_leads_to_a_letter_that_stands_far_from_its_point(far: float, turn: float) -> None:
+    """It runs toward the letter and stops short of it; beside its point a letter needs none."""
+    way = far * math.cos(turn), far * math.sin(turn)
+    letter = PointLetter(at=(50.0, 40.0), text="a", across="", up="", beside=way)
+    (found,) = letter_texts([letter], 0.0, 0.0, 1.0)
+    led = found.end[0] - found.start[0], found.end[1] - found.start[1]
+    if far < 1.29:
+        assert led == (0.0, 0.0)
+    elif far > 1.31:
+        assert led[0] * way[1] - led[1] * way[0] == pytest.approx(0.0, abs=1e-9)
+        assert 0 < math.hypot(*led) < far * SIZE_MM - 0.4 * SIZE_MM

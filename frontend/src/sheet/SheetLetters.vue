@@ -18,6 +18,14 @@ const placed = computed(() => placedLetters(props.letters, at, mmPerPx.value, me
   <g class="letters">
     <g v-for="letter in placed" :key="letter.text">
       <title>{{ letter.reads }}</title>
+      <line
+        v-if="letter.led"
+        :x1="letter.at[0]"
+        :y1="letter.at[1]"
+        :x2="letter.led[0]"
+        :y2="letter.led[1]"
+        :stroke-width="letter.size * 0.06"
+      />
       <circle :cx="letter.at[0]" :cy="letter.at[1]" :r="letter.size * 0.14" />
       <text
         :x="letter.x"
@@ -38,6 +46,10 @@ const placed = computed(() => placedLetters(props.letters, at, mmPerPx.value, me
 
 circle {
   fill: var(--accent);
+}
+
+line {
+  stroke: var(--accent);
 }
 
 text {

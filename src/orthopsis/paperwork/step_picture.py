@@ -139,6 +139,7 @@ def _write(pages: Pages, step: Step, window: _Window, size: float) -> None:
         pages.text(text.left, text.low, text.text, size)
     canvas.setFillGray(0.15)
     for text in letter_texts(step.letters, left, low, window.scale, size):
+        canvas.line(*text.start, *text.end)
         canvas.circle(*text.start, 0.35, stroke=0, fill=1)
         pages.text(text.left, text.low, text.text, size, BOLD)
     for dimension in step.dimensions:

@@ -4,7 +4,7 @@ from collections.abc import Iterator, Sequence
 from dataclasses import dataclass
 
 from orthopsis.core.drawing.answer import Dimension, Place, PointLetter, Scale
-from orthopsis.core.drawing.beside import beside, letter_begins, scale_text
+from orthopsis.core.drawing.beside import beside, letter_begins, letter_led_to, scale_text
 
 SIZE_MM = 2.5
 """How tall the figures and letters of a picture are, beside type of 11 points."""
@@ -52,11 +52,12 @@ def dimension_text(
 def letter_texts(
     letters: Sequence[PointLetter], left: float, low: float, factor: float, size: float = SIZE_MM
 ) -> Iterator[ScaleText]:
-    """Yield the letters of a step's points, each beside its point; the line is a dot on the point.
+    """Yield the letters of a step's points, each beside its point; the line begins at the dot on the point.
 
     Args:
         left, low, factor, size: as ``scale_texts``.
     """
     for letter in letters:
         point = (left + factor * letter.at[0], low + factor * letter.at[1])
-        yield ScaleText(letter.text, point, point, *letter_begins(point, letter.beside, size))
+        end = letter_led_to(point, letter.beside, size)
+        yield ScaleText(letter.text, point, end, *letter_begins(point, letter.beside, size))

@@ -102,7 +102,9 @@ def _texts(step: Step, figure_mm: float) -> Iterator[list[object]]:
         yield [*ends, *_place(at), one.text]
         yield from ([_place(_scaled(start, scale)), _place(_scaled(end, scale)), 0, 0, ""] for start, end in others)
     for one in letter_texts(step.letters, 0.0, 0.0, scale):
-        yield [None, None, *_place(((one.left + 0.3 * SIZE_MM) / scale, one.low / scale)), one.text]
+        line = [_place(_scaled(end, scale)) for end in (one.start, one.end)]
+        led = line if one.start != one.end else (None, None)
+        yield [*led, *_place(((one.left + 0.3 * SIZE_MM) / scale, one.low / scale)), one.text]
 
 
 def _scaled(place: Place, scale: float) -> Place:

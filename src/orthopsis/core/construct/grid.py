@@ -1,11 +1,13 @@
 """How is a face divided by ticks and its diagonal, so that places on it can be marked where light lines cross?
 
 The first edge is ticked at all heights, and at all shares of the way along the face too. The ticks run to the point of
-the face; where its diagonal meets them are the places along it.
+the face; where its diagonal meets them are the places along it. The diagonal rises from the low end of the first edge;
+where that asks for ticks too close to each other, it falls from the high end, if they are further apart so.
 """
 
 from bisect import bisect_left
-from collections.abc import Iterable
+from collections.abc import Iterable, Sequence
+from itertools import pairwise
 
 from orthopsis.core.construct.measuring import DrawnLevel, first_edge_by_line
 from orthopsis.core.construct.moves import (
@@ -25,6 +27,9 @@ from orthopsis.core.construct.panel import Panel
 from orthopsis.core.plane.arc import FacePlace
 from orthopsis.core.plane.tolerance import SAME_SHARE
 
+CROWDED_MM = 2.5
+"""Ticks that are closer to each other than this are hard to make and to tell apart (no source)."""
+
 
 class Grid:
     """The light lines over a face.
@@ -38,12 +43,18 @@ class Grid:
         self._thing, self._panel, self._told_as, self._level = thing, panel, told_as, level
         marked = list(places)
         self.columns = inner_shares(along for along, _ in marked)
-        self.ticks = inner_shares([*(up for _, up in marked), *self._ticked_for_columns])
+        heights = [up for _, up in marked]
+        self._falls = not panel.is_true and _is_clearer_falling(heights, self.columns, panel.first_mm)
+        self.ticks = inner_shares([*heights, *self._ticked_for_columns])
 
     @property
     def _ticked_for_columns(self) -> list[float]:
         """The shares of the first edge that are ticked for the sake of places along: the diagonal needs all of them."""
-        return self.columns
+        return [self._crossed(share) for share in self.columns]
+
+    def _crossed(self, along: float) -> float:
+        """Return at which share of the first edge the line begins that crosses the diagonal at a share along."""
+        return 1 - along if self._falls else along
 
     def moves(self) -> list[Move]:
         """Return the moves that draw the lines."""
@@ -68,14 +79,16 @@ class Grid:
         if not self.columns:
             return []
         n, panel = self._full, self._panel
-        acts: list[Act] = [Rule(n("construction.diagonal"), panel.low, panel.far_high, "free", "construction")]
+        corners = (panel.high, panel.far_low) if self._falls else (panel.low, panel.far_high)
+        acts: list[Act] = [Rule(n("construction.diagonal"), *corners, "free", "construction")]
         for i, share in enumerate(self.columns):
             mark, ends = n(f"measure.column.{i}"), (n(f"measure.foot.{i}"), n(f"measure.head.{i}"))
-            counted = (i + 1, _counted(self.ticks, share))
-            acts.append(Cross(mark, n("construction.diagonal"), self.row(share), counted))
+            up = self._crossed(share)
+            counted = (i + 1, _counted(self.ticks, up))
+            acts.append(Cross(mark, n("construction.diagonal"), self.row(up), counted))
             line = n(f"construction.column.{i}")
             acts.append(Through(line, *ends, mark, panel.up.family, panel.bottom, panel.top, "construction"))
-        return [self._move("columns", act) for act in acts]
+        return [self._move("columns_falling" if self._falls else "columns", act) for act in acts]
 
     def mark(self, name: str, place: FacePlace) -> Cross | Offset:
         """Return the act that marks a place under a name within the thing: by ruler on a face that is drawn true."""
@@ -137,6 +150,15 @@ def inner_shares(shares: Iterable[float]) -> list[float]:
         if SAME_SHARE < share < 1 - SAME_SHARE and (not found or share - found[-1] > SAME_SHARE):
             found.append(share)
     return found
+
+
+def _is_clearer_falling(heights: Sequence[float], columns: Sequence[float], first_mm: float) -> bool:
+    """Tell whether ticks that crowd are further apart if the diagonal falls from the high end of the first edge."""
+    rising, falling = (
+        min((b - a for a, b in pairwise(inner_shares([*heights, *wanted]))), default=1.0) * first_mm
+        for wanted in (columns, [1 - share for share in columns])
+    )
+    return rising < CROWDED_MM and rising < falling
 
 
 def _number(shares: list[float], share: float) -> int:

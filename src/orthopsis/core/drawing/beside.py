@@ -125,6 +125,21 @@ def letter_ways(points: Sequence[Place]) -> list[Place]:
     return result
 
 
+LED_TO, LED_UNTIL = 1.3, 0.5
+"""From so far away on a line leads to a letter, until so far before its middle, as shares of its size (no source)."""
+
+
+def letter_led_to(at: Place, way: Place, size: float) -> Place:
+    """Return where the line ends that leads to the letter of a point: at the point itself where it stands beside that.
+
+    Args:
+        way, size: as ``letter_begins``.
+    """
+    far = math.hypot(*way)
+    led = (1 - LED_UNTIL / far) * size if far >= LED_TO else 0.0
+    return at[0] + led * way[0], at[1] + led * way[1]
+
+
 def letter_begins(at: Place, way: Place, size: float) -> Place:
     """Return where the letter of a point begins, left and low.
 

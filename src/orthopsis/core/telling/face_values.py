@@ -29,6 +29,7 @@ def face_values(solved: Solved, breath: Breath) -> dict[str, object]:
         "face": breath.face or panel.says,
         "edge": panel.first_says,
         "first_end": _first_end(panel),
+        "last_end": _OTHER_END[_first_end(panel)],
         "low_corner": _low_corner(panel),
         "along": toward(prepared, panel.along),
         "outward": _straight(acts) or toward(prepared, panel.out),
@@ -101,6 +102,9 @@ def _low_corner(panel: Panel) -> str:
     if beside is None:
         return "nearest corner"
     return f"{'left' if low.x < beside.x else 'right'} front corner"
+
+
+_OTHER_END = {"foot": "top", "top": "foot", "left end": "right end", "right end": "left end"}
 
 
 def _first_end(panel: Panel) -> str:

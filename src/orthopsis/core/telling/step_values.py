@@ -233,7 +233,8 @@ def _ways(solved: Solved, acts: Sequence[Act], strokes: Strokes) -> str:
 
 def _counted_rows(acts: Sequence[Act]) -> list[str]:
     """Return the numbers of the light lines that a diagonal cuts where places along are found."""
-    return [str(act.counted[1]) for act in acts if isinstance(act, Cross) and act.counted is not None]
+    found = (act.counted[1] for act in acts if isinstance(act, Cross) and act.counted is not None)
+    return [str(number) for number in sorted(number for number in found if number is not None)]
 
 
 def _rows(acts: Sequence[Act]) -> str:

@@ -234,6 +234,20 @@ CORNER: dict[str, StepPhrases] = {
         "Measuring the places on the page.",
         "ruler and set square",
     ),
+    "divide.columns_falling": StepPhrases(
+        "places along the side, by its diagonal",
+        (
+            "Draw the diagonal of the side, from the top of the nearest edge. Where it crosses the {rows}, counted "
+            "from the foot, draw a line straight up and down.",
+            "Draw the side's diagonal from the top of the nearest edge. Where it crosses the {rows}, counted from the "
+            "foot, {places_are} along the side: draw {light_lines} {upright} there.",
+            "The side's diagonal from the top of the nearest edge cuts the {rows}, counted from the foot, at the true "
+            "places along it; rule them {upright}.",
+        ),
+        "A diagonal carries a division from the upright to the line that goes away.",
+        "Measuring the places on the page.",
+        "ruler and set square",
+    ),
     "front.leaning": StepPhrases(
         "the lines that lean",
         (

@@ -107,6 +107,20 @@ FACE: dict[str, StepPhrases] = {
         "Measuring the places on the page.",
         "ruler and set square",
     ),
+    "face.columns_falling": StepPhrases(
+        "places along, by the diagonal",
+        (
+            "Draw the diagonal of the {face}, from the {last_end} of the {edge}. Where it crosses the {rows}, counted "
+            "from the {first_end}, draw {light_lines} {upward}.",
+            "Draw the diagonal of the {face} from the {last_end} of the {edge}. Where it crosses the {rows}, counted "
+            "from the {first_end}, {places_are}: draw {light_lines} {upward}.",
+            "The diagonal of the {face} from the {last_end} of the {edge} cuts the {rows}, counted from the "
+            "{first_end}, at the true places along; rule them {upward}.",
+        ),
+        "A diagonal carries a division from the edge that is true to the one that goes away.",
+        "Measuring the places on the page.",
+        "ruler and set square",
+    ),
     "face.halves": StepPhrases(
         "the centre by the diagonals",
         (
