@@ -81,7 +81,28 @@ def needed(outline: CarriedOutline, seen: SeenBack, *, any_way: bool) -> set[int
         result |= {a, b} if not is_aimed else {c for c, is_seen in ((a, at_start), (b, at_end)) if is_seen} or {a}
     for edge in _helping(outline, seen):
         result |= {edge, following[edge]}
+    return result if any_way else result | _leading(outline, result)
+
+
+def _leading(outline: CarriedOutline, wanted: Collection[int]) -> set[int]:
+    """Return corners from which uprights lead to those whose light line is also the line that carries their height.
+
+    So it is on the eye level: nothing crosses there but an upright from a corner over or under.
+    """
+    result = set[int]()
+    for corner in (c for c in wanted if not is_crossed(outline, c)):
+        over = [c for c in outline.corners if outline.family(c, corner) == outline.up[0] and is_crossed(outline, c)]
+        if over and not any(c in wanted for c in over):
+            at = outline.page[corner]
+            result.add(min(over, key=lambda other: distance(outline.page[other], at)))
     return result
+
+
+def is_crossed(outline: CarriedOutline, corner: int) -> bool:
+    """Tell whether the line that carries a corner's height crosses its light line well."""
+    at = outline.page[corner]
+    (ax, ay), (bx, by) = unit_toward(at, outline.goal), unit_toward(at, outline.across[1])
+    return abs(ax * by - ay * bx) > FLAT_CROSSING
 
 
 def _helping(outline: CarriedOutline, seen: SeenBack) -> set[int]:
@@ -111,8 +132,9 @@ class _Found:
         while missing := [c for c in corners if c in self._needed and c not in self._known]:
             best = self._ways.best(own, missing) or self._ways.best(self._nearest_first(missing[0]), missing)
             if best is None:
-                self._round(part, missing[0])
-                own.append(missing[0])
+                there = self._ways.first_round(missing)
+                self._round(part, there)
+                own.append(there)
                 continue
             self._light_line(part, best[1])
             self._step(part, *best)
@@ -120,7 +142,7 @@ class _Found:
         helping = _helping(self._outline, self._seen)
         for a in (c for c in corners if c in self._seen.edges or c in helping):
             if a not in self._edges:
-                self._edge(part, a, corners)
+                self._edge(part, a, corners, is_helping=a in helping)
 
     def _lead(self, part: str, corners: Sequence[int], own: Sequence[int]) -> list[int]:
         """Lead by light lines, from what is known already, to edges of a part that hang together with nothing known.
@@ -186,14 +208,20 @@ class _Found:
         if edge is not None:
             self._edges.add(edge)
 
-    def _edge(self, part: str, a: int, corners: Sequence[int]) -> None:
-        """Draw an edge of which an end is known; one that runs behind the front stops there."""
+    def _edge(self, part: str, a: int, corners: Sequence[int], *, is_helping: bool) -> None:
+        """Draw an edge of which an end is known; one that runs behind the front stops there.
+
+        Args:
+            is_helping: whether a curve is found on it.
+        """
         n, b = self._outline.full, self._following[a]
         family = self._outline.family(a, b)
         role: Role = "edge" if a in self._seen.edges else "construction"
-        self._edges.add(a)
         breath = EDGES if role == "edge" else LIGHT
         start, end = (a, b) if a in self._known else (b, a)
+        if not is_helping and end not in self._made and not self._ways.leads(start, end):
+            return  # its side is seen edge-on: it lies under the line of the front
+        self._edges.add(a)
         if end in self._known:
             self._tell(part, Rule(n(f"back.edge.{a}"), n(f"back.{a}"), n(f"back.{b}"), family, role), breath)
             return
@@ -225,7 +253,7 @@ class _Found:
             best = self._ways.best(own or self._made, missing) or self._ways.best(self._made, missing)
             if best is None:
                 assert self._fallback is not None
-                there = missing[0]
+                there = self._ways.first_round(missing)
                 self.moves += [replace(move, part=part, breath="") for move in self._fallback(there)]
             else:
                 here, there = best
@@ -293,6 +321,14 @@ class _Ways:
                 if rank is not None and (best is None or rank < best[0]):
                     best = (rank, here, there)
         return None if best is None else best[1:]
+
+    def leads(self, here: int, there: int) -> bool:
+        """Tell whether a line from one corner of the back crosses the light line of another one at all."""
+        return self._ranked(here, there) is not None
+
+    def first_round(self, corners: Sequence[int]) -> int:
+        """Return the first of some corners whose height can be carried to its light line; else the first of all."""
+        return next((corner for corner in corners if is_crossed(self.outline, corner)), corners[0])
 
     def is_simple(self, here: int, there: int) -> bool:
         """Tell whether a way is easy to rule: level, upright or to a point, and clear where it ends."""

@@ -133,19 +133,24 @@ def round_moves(outline: CarriedOutline, shown: Collection[int], mark: Callable[
     moves = []
     for part, corners in outline.part_corners:
         rounded = [corner for corner in corners if corner in outline.rounded]
-        mine = [move for corner in rounded for move in _front_curve(outline, corner, mark)]
+        mine = [
+            move for corner in rounded for move in _front_curve(outline, corner, mark, is_back_told=corner in shown)
+        ]
         mine += [m for corner in rounded for m in _back_curve(outline, corner, is_told=corner in shown)]
         mine += [move for corner in rounded for move in _touching(outline, corner, is_seen=corner in shown)]
         moves += [replace(move, part=part) for move in mine]
     return moves
 
 
-def _front_curve(outline: CarriedOutline, corner: int, mark: Callable[[str, FacePlace], Act]) -> list[Move]:
+def _front_curve(
+    outline: CarriedOutline, corner: int, mark: Callable[[str, FacePlace], Act], *, is_back_told: bool
+) -> list[Move]:
     rounding, name = outline.rounded[corner], f"front.round.{corner}"
     told = [mark(f"{name}.start", rounding.start), mark(f"{name}.end", rounding.end)]
+    centre = "front.rounded" if is_back_told and _is_from_centre(outline, corner) else ""
     return [
         *(_move(outline, "front.rounded", act) for act in told),
-        _move(outline, "", mark(f"{name}.centre", rounding.centre)),
+        _move(outline, centre, mark(f"{name}.centre", rounding.centre)),
         _move(outline, "front.rounded", _curve(outline, "front", corner, "edge")),
     ]
 
@@ -166,8 +171,9 @@ def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[
     drawn: Role = "construction" if is_told else "unseen"
     places = {"start": arc.start, "end": arc.end}
     guides = {part: _guide(outline, corner, part, places[part], drawn) for part in edges}
-    centre = _guide(outline, corner, "centre", arc.centre, "unseen")
     ways, clear = _ways(outline, corner), _clear(outline, corner)
+    helps, said = (drawn, breath) if _is_from_centre(outline, corner) else ("unseen", "")
+    centre = _guide(outline, corner, "centre", arc.centre, helps)
     at_centre = _clear_at_centre(outline, corner)
     first = max(clear, key=lambda part: min(clear[part], at_centre[part]))
     moves = [_move(outline, breath, guides[part]) for part in edges]
@@ -176,17 +182,17 @@ def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[
         back, guide = outline.full(f"{name}.{part}"), guides[part].makes
         if clear[part] > FLAT_SINE:
             moves.append(_move(outline, breath, Cross(back, guide, outline.full(f"back.edge.{edge}"))))
-        else:  # the line to the point runs along the edge: its end is found from the curve's centre
+        else:
             line = outline.full(f"construction.round.{corner}.{part}")
-            run = Run(line, back, outline.full(f"{name}.centre"), ways[part], guide, "unseen")
-            late.append(_move(outline, "", run))
+            run = Run(line, back, outline.full(f"{name}.centre"), ways[part], guide, helps)
+            late.append(_move(outline, said, run))
     line, start = outline.full(f"construction.round.{corner}"), outline.full(f"{name}.{first}")
-    to_centre = Run(line, outline.full(f"{name}.centre"), start, ways[first], centre.makes, "unseen")
+    to_centre = Run(line, outline.full(f"{name}.centre"), start, ways[first], centre.makes, helps)
     role: Role = "edge" if is_told else "unseen"
     return [
         *moves,
-        _move(outline, "", centre),
-        _move(outline, "", to_centre),
+        _move(outline, said, centre),
+        _move(outline, said, to_centre),
         *late,
         _move(outline, breath, _curve(outline, "back", corner, role)),
     ]
@@ -196,6 +202,11 @@ def _ways(outline: CarriedOutline, corner: int) -> dict[str, Family]:
     """Return how the line between the centre and each end of a curve runs: like the edge at the other end."""
     after = dict(outline.edges)[corner]
     return {"start": outline.family(corner, after), "end": outline.family(outline.rounded[corner].before, corner)}
+
+
+def _is_from_centre(outline: CarriedOutline, corner: int) -> bool:
+    """Tell whether the line to the point runs along an edge: the curve's end on that is found from its centre."""
+    return min(_clear(outline, corner).values()) <= FLAT_SINE
 
 
 def _clear(outline: CarriedOutline, corner: int) -> dict[str, float]:

@@ -3,7 +3,7 @@
 from dataclasses import dataclass
 from types import TracebackType
 
-from orthopsis.core.errors import GeometryError
+from orthopsis.core.errors import CoincidentLines, CoincidentPoints, GeometryError
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.setting import Setting
@@ -65,5 +65,17 @@ class AtPlace:
         if isinstance(error, GeometryError):
             sheet = self.placed.setting.sheet
             said = error.written(lambda mm: format_limit(mm, sheet.units, sheet.division_mm, is_least=False))
+            if isinstance(error, CoincidentLines | CoincidentPoints):
+                said = self._edge_on(error)
             about = f"things.{self.placed.index}.{error.about or 'name'}"
             raise type(error)(error.code, said.why, said.fix, about=about, nearest=said.nearest) from None
+
+    def _edge_on(self, error: GeometryError) -> GeometryError:
+        """Return what it means to a teacher that lines of a thing lie on one another where they should cross."""
+        return GeometryError(
+            error.code,
+            f"Lines of “{self.placed.values.name}” lie on one another where they should cross: a face of it is seen "
+            "edge-on, at the height of the eye level or in line with a point.",
+            "Move it, the eye level or the point by a mark of the ruler or two.",
+            about=error.about,
+        )

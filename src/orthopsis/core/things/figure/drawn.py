@@ -22,6 +22,7 @@ from orthopsis.core.things.figure.relief import CarriedFigure
 from orthopsis.core.things.figure.solid import sides
 from orthopsis.core.things.flat import family
 from orthopsis.core.things.rectangles.forms import CORNERS, SIDES
+from orthopsis.core.things.route import side_between
 from orthopsis.core.things.through import through_acts
 
 
@@ -76,24 +77,27 @@ class DrawnFigure(CarriedFigure):
 
     def _block(self, grid: Grid) -> Iterator[Act]:
         """Yield the acts that carry the part of the face that it fills, lightly."""
-        n, panel, page, ways = self.values.full, self.panel, self.page, (self.panel.along, self.panel.up)
-        out = panel.out
+        n, panel, page, route = self.values.full, self.panel, self.page, self.route
+        out, ways = panel.out, (panel.along, panel.up)
         for name, place in zip(CORNERS, self.part, strict=True):
             yield grid.mark(f"part.{name}", place)
         # Of a block from which it is carved the near end is there.
         for i, side in enumerate(() if self.is_carved else SIDES):
             ends = n(f"part.{CORNERS[i]}"), n(f"part.{CORNERS[(i + 1) % 4]}")
             yield Rule(n(f"part.{side}"), *ends, ways[i % 2].family, "construction")
-        start, end = n(f"part.{CORNERS[0]}"), n(f"block.{CORNERS[0]}")
+        start, end = n(f"part.{CORNERS[route.first]}"), n(f"block.{CORNERS[route.first]}")
         yield from self._measured(start, end) if self.is_measured else through_acts(self, grid, start, end)
-        for here, there, side, axis in ((0, 1, "low", 0), (0, 3, "near", 1), (3, 2, "high", 0)):
+        for here, there in route.sides:
+            side, way = side_between(here, there, panel)
             wall = (n(f"part.{CORNERS[there]}"), out, n(f"construction.out.{CORNERS[there]}"))
-            line = (n(f"block.{CORNERS[here]}"), ways[axis], n(f"block.{side}"))
+            line = (n(f"block.{CORNERS[here]}"), way, n(f"block.{side}"))
             # What leads out level or upright stays as near as it was: the side is as long as that on the wall.
             aside = page[there].x - page[here].x + page[there].y - page[here].y
             made, helper = n(f"block.{CORNERS[there]}"), n(f"construction.along.{side}")
             yield from meeting(wall, line, made, aside, "construction", helper)
-        yield Rule(n("block.far"), n("block.low_far"), n("block.high_far"), panel.up.family, "construction")
+        side, way = side_between(*route.last, panel)
+        low, high = (n(f"block.{CORNERS[corner]}") for corner in route.last)
+        yield Rule(n(f"block.{side}"), low, high, way.family, "construction")
 
     def _measured(self, start: str, end: str) -> Iterator[Act]:
         """Yield the acts that measure how far the first corner of the part is carried."""
@@ -105,10 +109,11 @@ class DrawnFigure(CarriedFigure):
         yield MeasureAlong(end, n("construction.out"), mm)
 
     def _side_of(self, place: FacePlace) -> str:
-        """Return on which side of the part a place lies; empty for one within it."""
+        """Return on which side of the part a place lies that lines out of the face cross; empty for one within it."""
         (left, low), _, (right, high), _ = self.part
         found = {"low": place[1] - low, "far": place[0] - right, "high": place[1] - high, "near": place[0] - left}
-        return next((side for side, off in found.items() if abs(off) <= SAME_SHARE), "")
+        crossed = (side for side in found if side not in self.route.edge_on)
+        return next((side for side in crossed if abs(found[side]) <= SAME_SHARE), "")
 
     def _is_by_row(self, place: FacePlace) -> bool:
         """Tell whether a place within the part is found by a line along better than by one up the face."""
@@ -140,10 +145,13 @@ class DrawnFigure(CarriedFigure):
             is_row: which of them.
         """
         n, out = self.values.full, self.panel.out.family
-        (left, low), *_ = self.part
+        (left, low), _, (right, high), _ = self.part
+        side, until, way = ("near", "far", self.panel.along) if is_row else ("low", "high", self.panel.up)
+        begin = left if is_row else low
+        if side in self.route.edge_on:
+            side, until, begin = until, side, right if is_row else high
         for line in (line for line in dict.fromkeys(self._lines.values()) if line.is_row == is_row):
-            at = (left, line.share) if is_row else (line.share, low)
-            side, until, way = ("near", "far", self.panel.along) if is_row else ("low", "high", self.panel.up)
+            at = (begin, line.share) if is_row else (line.share, begin)
             mark, over = f"measure.at.{line.number}", n(f"measure.over.{line.number}")
             yield grid.mark(mark, at)
             yield Run(n(f"construction.over.{line.number}"), over, n(mark), out, n(f"block.{side}"), "construction")

@@ -17,6 +17,7 @@ from orthopsis.core.things.face_part import WAYS
 from orthopsis.core.things.figure.solid import Loop, carried_topology
 from orthopsis.core.things.flat import FlatOutlines
 from orthopsis.core.things.outward import Outward
+from orthopsis.core.things.route import Route, routes
 from orthopsis.core.things.through import GoesThrough
 from orthopsis.core.view.eye import Array
 
@@ -76,8 +77,13 @@ class CarriedFigure(GoesThrough, FlatOutlines):
 
     @property
     def first_place(self) -> FacePlace:
-        """The first corner of the rectangle about it, as shares of the face."""
-        return self.part[0]
+        """The corner of the rectangle about it that is carried first, as shares of the face."""
+        return self.part[self.route.first]
+
+    @cached_property
+    def route(self) -> Route:
+        """From which corner the rectangle about it is carried, and in which order its sides follow."""
+        return routes(self.panel, np.array([[at.xy for at in self.page]]))[0]
 
     @cached_property
     def part(self) -> tuple[FacePlace, FacePlace, FacePlace, FacePlace]:
@@ -151,8 +157,8 @@ class CarriedFigure(GoesThrough, FlatOutlines):
 
     @cached_property
     def outward(self) -> Outward:
-        """The way out of the face or into it, from the first corner of the part."""
-        start = self.panel.places(self.part[:1])[0]
+        """The way out of the face or into it, from the corner of the part that is carried first."""
+        start = self.panel.places([self.first_place])[0]
         return Outward(self.panel, self.setting.frame.eye, start, self.is_sunk)
 
     @cached_property
@@ -169,7 +175,7 @@ class CarriedFigure(GoesThrough, FlatOutlines):
     def spoken(self) -> Mapping[str, Spoken]:
         """Which corner of the rectangle about it is carried."""
         level = self.setting.frame.level_mm if self.panel.is_level else None
-        return {**super().spoken, "first_look": corner_look(self.page, 0, level)}
+        return {**super().spoken, "first_look": corner_look(self.page, self.route.first, level)}
 
     def _seen(self, place: FacePlace, *, is_out: bool = False) -> Point:
         at = self.panel.places([place]) + (self.carried if is_out else 0.0)

@@ -20,6 +20,7 @@ from orthopsis.core.things.rectangles.forms import PLACES
 from orthopsis.core.things.rectangles.layout import within
 from orthopsis.core.things.rectangles.shape import RectangleShapes
 from orthopsis.core.things.rectangles.solid import Relief, flat_topology, part_name, relief_topology
+from orthopsis.core.things.route import Route, routes
 from orthopsis.core.view.eye import Array
 
 
@@ -92,16 +93,16 @@ class CarriedShapes(RectangleShapes):
 
     @cached_property
     def outward(self) -> Outward:
-        """The way out of the face or into it, from the first corner of the first one."""
-        start = self.panel.places([self.layout.rectangles[0][0]])[0]
+        """The way out of the face or into it, from the corner of the first one at which that is measured."""
+        start = self.panel.places([self.first_place])[0]
         return Outward(self.panel, self.setting.frame.eye, start, self.is_sunk)
 
     @cached_property
     def carried(self) -> Array:
         """The way by which they stand out or are sunk, in the world, mm.
 
-        It is measured on the page from the first corner of the first one, toward the point to which the direction runs
-        or away from it.
+        It is measured on the page from a corner of the first one, toward the point to which the direction runs or away
+        from it.
 
         Raises:
             GeometryError: it is longer than the way to the point, or they would be sunk through the body.
@@ -161,28 +162,41 @@ class CarriedShapes(RectangleShapes):
 
     @cached_property
     def first_out(self) -> Point:
-        """Where the first corner of the first front lies on the page."""
+        """Where the first front begins on the page."""
         return self.outward.mark(self.values.mm("deep"))
 
     @property
     def out_mm(self) -> float:
-        """How far the first corner stands out or leads in on the page, mm."""
+        """How far that corner stands out or leads in on the page, mm."""
         if not self.is_through:
             return self.values.mm("deep")
-        corner = self.panel.places([self.layout.rectangles[0][0]])
+        corner = self.panel.places([self.first_place])
         x, y = self.setting.frame.eye.see(corner + self.carried)[0].tolist()
-        return distance(self.page[0][0], Point(x, y))
+        return distance(self.first_at, Point(x, y))
 
     @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Which corner of the first one its depth begins at."""
         level = self.setting.frame.level_mm if self.panel.is_level else None
-        return {**super().spoken, "first_look": corner_look(self.page[0], 0, level)}
+        return {**super().spoken, "first_look": corner_look(self.page[0], self.route(0).first, level)}
+
+    @cached_property
+    def _routes(self) -> tuple[Route, ...]:
+        return routes(self.panel, np.array([[at.xy for at in corners] for corners in self.page]))
+
+    def route(self, number: int) -> Route:
+        """Return from which corner one of them is carried out of the face, and in which order its sides follow."""
+        return self._routes[number]
 
     @property
     def first_place(self) -> FacePlace:
-        """The first corner of the first one, as shares of the face."""
-        return self.layout.rectangles[0][0]
+        """The corner of the first one that is carried out of the face first, as shares of the face."""
+        return self.layout.rectangles[0][self.route(0).first]
+
+    @property
+    def first_at(self) -> Point:
+        """Where that lies on the page."""
+        return self.page[0][self.route(0).first]
 
     @property
     def _is_mirrored(self) -> bool:

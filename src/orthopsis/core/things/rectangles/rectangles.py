@@ -73,4 +73,4 @@ class Rectangles(CarriedShapes):
     @cached_property
     def spans(self) -> Mapping[str, tuple[Point, Point]]:
         """How far they stand out, or how deep they are."""
-        return {"deep": (self.page[0][0], self.first_out)} if self.is_measured else {}
+        return {"deep": (self.first_at, self.first_out)} if self.is_measured else {}

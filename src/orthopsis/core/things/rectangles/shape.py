@@ -213,12 +213,9 @@ class RectangleShapes(GoesThrough):
         light = "" if self.form.is_whole else "square."
         return self.values.full(f"{part_name(number)}.{end}{light}{side}")
 
-    def edge_mm(self, number: int, corner: int) -> float:
-        """Return how long the edge is on the wall that leads to a corner, to the right or up, else negative, mm.
-
-        It is the lower edge for the far corner, the first one for the upper one, the upper one for the last.
-        """
-        start, end = self.page[number][{1: 0, 3: 0, 2: 3}[corner]], self.page[number][corner]
+    def edge_mm(self, number: int, begin: int, corner: int) -> float:
+        """Return how long the edge is on the wall that leads from a corner to the next, right or up, else negative."""
+        start, end = self.page[number][begin], self.page[number][corner]
         return distance(start, end) * (1 if end.x - start.x + end.y - start.y > 0 else -1)
 
     def touches(self, number: int) -> list[str]:
