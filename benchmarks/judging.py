@@ -230,14 +230,14 @@ def main() -> None:
     parser.add_argument("--slips", action="store_true", help="print every wrong judgement")
     options = parser.parse_args()
     if options.only:
-        slips = _lines_of(options.only, options.sheets // 2, options.seed)
+        slips = _lines_of(options.only, options.sheets, options.seed)
         print("\n".join(slips) if options.slips else "")
         return
     slips = _boxes(options.sheets, options.seed)
-    slips += _lines_of("letters", options.sheets // 2, options.seed + 1_000)
-    slips += _lines_of("streets", options.sheets // 2, options.seed + 3_000)
+    slips += _lines_of("letters", options.sheets, options.seed + 1_000)
+    slips += _lines_of("streets", options.sheets, options.seed + 3_000)
     for shift, pile in enumerate(("rooms", "stairs", "round", "shadows"), start=4):
-        slips += _lines_of(pile, options.sheets // 2, options.seed + 1_000 * shift)
+        slips += _lines_of(pile, options.sheets, options.seed + 1_000 * shift)
     slips += _tones(options.sheets // 3, options.seed + 2_000)
     if options.slips:
         print("\n".join(slips))

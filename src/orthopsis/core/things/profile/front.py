@@ -106,11 +106,11 @@ class FrontProfile(Standing):
     def guided(self) -> tuple[int, ...]:
         """The corners that get a guide line."""
         outline = self.outline
-        for number, point in outline.page.items():
+        for point in outline.page.values():
             if distance(point, outline.goal) < self.setting.sheet.division_mm / 4:
                 raise GeometryError(
                     "corner_on_point",
-                    f"Corner {number} of “{self.values.name}” lies on the vanishing point.",
+                    f"A corner of “{self.values.name}” lies on the vanishing point.",
                     "Move the shape by one mark of the ruler.",
                     about="left",
                 )
