@@ -10,11 +10,14 @@ from hypothesis import HealthCheck, given, settings
 from scenes import assert_same_point, falling, solved
 
 from conftest import box, exercise_of
-from orthopsis.core.document.document import Exercise
-from orthopsis.core.editing.edit import set_at
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import join, meet, offset
+from orthopsis.core.telling.completeness import gaps
+from orthopsis.core.telling.told import tell
 from orthopsis.core.things.shadow.fallen import FallenShadow
 
 TWO_POINT = {"kind": "two_point", "left_mm": -140.0, "right_mm": 580.0}
@@ -187,6 +190,16 @@ def test_up_a_slope_the_paths_lead_to_where_the_upright_plane_of_each_cuts_the_u
         )
         low, high = (points[f"Slip.{name}"] for name in ("near.top", "far.top"))
         assert abs(offset(over, join(low, high))) < 1e-6
+
+
+@pytest.mark.parametrize("right_mm", [48.0, 56.0, 64.0, 80.0, 112.0])
+def test_a_path_up_a_slope_is_drawn_as_far_as_the_ray_that_it_meets(right_mm: float) -> None:
+    """Up a short slip the ray of a top comes to its plane past the upper edge: no line ends before its crossing."""
+    slip = read_exercise(next(r for r in READY if str(r["title"]).startswith("A mooring post's shadow up the slip")))
+    right_end = next(handle for handle in draw(slip).handles if handle.id == "things.0.right_end")
+    narrowed = drag(slip, "things.0.right_end", right_end.at[0] - 112.0 + right_mm, right_end.at[1])
+    found = solved(narrowed)
+    assert not list(gaps(tell(found).breaths, found.board))
 
 
 def test_by_a_lamp_each_path_over_a_top_runs_to_the_point_of_its_line_on_the_ground() -> None:

@@ -170,3 +170,12 @@ def test_the_last_digit_of_a_number_does_not_decide_whether_it_climbs(off_mm: fl
     behind = (moved - np.array(wall.start)) @ out
     ends = moved - out * (behind.min() - off_mm)
     assert climb_of([wall], ends - (moved - at_wall), up, ends, shadow.pairs) is None
+
+
+@pytest.mark.parametrize("along", ["2:1:0", "6:6:0", "0:1:2"])
+@pytest.mark.parametrize("up", ["3:1:0", "0:1:3", "3:2:2"])
+@pytest.mark.parametrize("light", ["left", "right"])
+def test_of_a_chest_against_a_wall_what_falls_on_the_floor_is_a_mere_line(along: str, up: str, light: str) -> None:
+    """It is drawn all the same, in one grey; whichever way its corners run round on the page."""
+    drawing = draw(chest(along, up, 92.0, light=light))
+    assert len({face.tone for face in drawing.faces if face.thing == "Shadow"}) <= 1

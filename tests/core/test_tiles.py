@@ -11,7 +11,8 @@ from numpy.typing import NDArray
 from scenes import METRIC, VIEWS, assert_same_point, solved, tiled
 
 from conftest import box, exercise_of
-from orthopsis.core.document.document import Exercise
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.editing.edit import drag, set_at, type_at
 from orthopsis.core.errors import GeometryError
@@ -168,6 +169,18 @@ def test_what_cannot_be_tiled_is_said_with_what_works(exercise: Exercise, code: 
     assert (refused.value.code, refused.value.about) == (code, f"things.1.{about}")
     mended = type_at(exercise, f"things.1.{about}", refused.value.nearest or "")
     assert draw(mended).lines
+
+
+def test_on_a_floor_without_depth_no_width_is_offered_but_another_way() -> None:
+    """The back wall is dragged as near to the frame as it goes."""
+    floor = read_exercise(next(r for r in READY if str(r["title"]).startswith("A checkered floor")))
+    depth = next(handle for handle in draw(floor).handles if handle.id == "things.0.depth")
+    shallow = drag(floor, "things.0.depth", depth.at[0] + 60.0, depth.at[1] - 60.0, snap=False)
+    with pytest.raises(GeometryError) as refused:
+        draw(shallow)
+    assert (refused.value.code, refused.value.about) == ("tiles_do_not_fit", "things.1.way")
+    assert "too narrow for square tiles" in refused.value.why
+    assert draw(type_at(shallow, "things.1.way", refused.value.nearest)).lines
 
 
 def test_choosing_tiles_takes_a_width_that_fits_and_it_is_dragged() -> None:

@@ -12,9 +12,17 @@ from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import set_at
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.light.light import Light, LightSide, Stands
-from orthopsis.core.light.tone import face_tone, inside_tone
+from orthopsis.core.light.tone import ON_WALL, face_tone, inside_tone
 
 SIDES, STANDS = get_args(LightSide), get_args(Stands)
+
+
+@pytest.mark.parametrize("stands", STANDS)
+@pytest.mark.parametrize("turned", ["shadow", ON_WALL])
+def test_a_shadow_has_no_inner_side(stands: Stands, turned: str) -> None:
+    light = Light("left", stands)
+    inside = inside_tone(turned, light, is_from_front=True)
+    assert inside == face_tone(turned, light, is_from_front=True)
 
 
 @pytest.mark.parametrize("stands", STANDS)

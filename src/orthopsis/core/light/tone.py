@@ -88,5 +88,10 @@ def lamp_tone(turned: str, light: Light, *, is_lit: bool, is_outer: bool) -> int
 
 
 def inside_tone(turned: str, light: Light, *, is_from_front: bool) -> int:
-    """Return the tone step of the inner side of a face: what is seen faces the other way, and insides are darker."""
+    """Return the tone step of the inner side of a face: what is seen faces the other way, and insides are darker.
+
+    A shadow has no inner side, however it is seen: where it is a mere sliver its corners may run the other way round.
+    """
+    if turned not in _OPPOSITE:
+        return face_tone(turned, light, is_from_front=is_from_front)
     return min(3, face_tone(_OPPOSITE[turned], light, is_from_front=is_from_front) + 1)

@@ -66,7 +66,8 @@ class _Body:
     def planes(self) -> tuple[Array, Array]:
         """Of each face its normal of length 1, shape (n, 3), and how far along that its plane lies, shape (n,)."""
         normals = np.array([area_vector(loops[0].tolist()) for loops in self.loops])
-        normals /= np.linalg.norm(normals, axis=1)[:, None]
+        long = np.linalg.norm(normals, axis=1)[:, None]
+        normals /= np.where(long > 0, long, 1.0)  # nothing goes through a face that is a mere line
         starts = np.array([loops[0][0] for loops in self.loops])
         return normals, np.einsum("ij,ij->i", normals, starts)
 

@@ -18,7 +18,7 @@ from typing import Literal
 from orthopsis.core.construct.moves import EYE_LEVEL, Act, Cross, Move, Rule, RuleToPoint, Run, Shift
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.things.shadow.fall import BORDERS, Fall, comes_from, line_of
-from orthopsis.core.things.shadow.falling import Border, Bound, Spot, reached, share_of_path
+from orthopsis.core.things.shadow.falling import Border, Bound, Spot, is_past_top, reached, share_of_path
 from orthopsis.core.things.shadow.shape import shade_name
 from orthopsis.core.things.values import Values
 
@@ -160,8 +160,14 @@ class _Hand:
             yield kind, Run(line, makes, start, fall.family(path), other, "construction")
             return
         key = (self.falls.index(fall), corner)
+        over = yield from self._leads(fall, corner, kind)
+        if kind == "beyond" and is_past_top(fall.panel, fall.caster, corner):
+            laid, begin = f"{line}.laid", over if key in self.rising else start
+            yield kind, Rule(laid, start, over, "free", "unseen")
+            yield kind, Cross(makes, laid, other)
+            yield kind, Rule(f"{line}.on", begin, makes, "free", "construction")
+            return
         if key not in self.rising:
-            over = yield from self._leads(fall, corner, kind)
             yield kind, Rule(line, start, over, "free", "construction")
             self.rising[key] = line
         yield kind, Cross(makes, self.rising[key], other)

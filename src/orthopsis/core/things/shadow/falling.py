@@ -173,6 +173,13 @@ def share_of_path(panel: Surface, caster: Caster, corner: int) -> float:
     return float(np.linalg.solve(ways, base - np.array(panel.start))[0])
 
 
+def is_past_top(panel: Surface, caster: Caster, corner: int) -> bool:
+    """Tell whether the ray from the top over a corner meets the plane of a face past its upper edge."""
+    place = caster.on_ray(corner, reached(panel, caster, corner)) - np.array(panel.start)
+    ways = np.column_stack((*np.array(panel.axes), np.cross(*np.array(panel.axes))))
+    return float(np.linalg.solve(ways, place)[1]) > 1 + SAME_SHARE
+
+
 def crossed_under(panel: Surface, caster: Caster, corner: int) -> Array | None:
     """Return where the path of an upright on the ground, carried on, comes under the upper edge of a slope.
 
