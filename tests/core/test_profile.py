@@ -16,6 +16,8 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.order import painted
+from orthopsis.core.telling.completeness import gaps
+from orthopsis.core.telling.told import tell
 from orthopsis.core.things.outline import format_outline, parse_outline, scaled, size
 from orthopsis.core.things.profile.shapes import READY
 
@@ -137,3 +139,16 @@ def test_a_curve_whose_ends_fall_between_marks_stays_a_quarter() -> None:
     solved = solve(prepare(exercise_of(shape, views=[VIEWS["two_point"]])))
     for name, place in solved.seen[0].solid.picture(solved.seen[0].eye).items():
         assert_same_point(solved.board.points[f"Shape.{name}"].xy, place, name)
+
+
+@pytest.mark.parametrize("outline", ["0 0, 8 0, 8 6, 0 6", "0 0 r3, 6 0 r3, 6 6 r3, 0 6 r3"])
+@pytest.mark.parametrize("depth_by", ["half", "measured"])
+def test_straight_before_the_point_the_front_hides_the_rest_and_no_depth_is_told(outline: str, depth_by: str) -> None:
+    """Each light line would run across the front: none is drawn, and nothing is measured on one."""
+    exercise = letter(outline, left=180.0, bottom=120.0, depth_by=depth_by)
+    solved = solve(prepare(exercise))
+    steps = draw(exercise).steps
+    assert not list(gaps(tell(solved).breaths, solved.board))
+    assert not {"guides", "depth", "back"} & {step.phase for step in steps if step.thing == "Letter"}
+    seen = [line for line in draw(exercise).lines if line.visible and line.role == "edge"]
+    assert {line.name.split(".")[0] for line in seen} == {"front"}

@@ -184,3 +184,17 @@ def test_a_new_one_stands_on_the_floor_of_a_room() -> None:
     exercise = add_thing(add_thing(exercise_of(views=[VIEWS["one_point"]]), "room"), "round_body")
     assert exercise.things[1].joined_by == "face_floor"
     assert_found_right(exercise)
+
+
+@pytest.mark.parametrize("view", IN_VIEWS)
+def test_none_stands_on_the_ground_under_another_on_which_only_shadows_fall(view: str) -> None:
+    post = {"kind": "round_body", "name": "Post", "joined_to": "Tub", "joined_by": "face_ground", "rise": 9.0}
+    drawing = draw(deck(view, post))
+    assert not [line for line in drawing.lines if line.thing == "Post"]
+    assert [one.code for one in drawing.advice if one.about.startswith("things.2")]
+
+
+def test_a_new_one_beside_a_shadow_stands_on_a_top() -> None:
+    added = add_thing(add_thing(deck("two_point"), "shadow"), "round_body")
+    assert added.things[-1].joined_by == "face_top"
+    assert draw(added).lines

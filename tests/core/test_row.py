@@ -189,6 +189,21 @@ def test_a_row_without_its_first_one_says_so() -> None:
     assert (refused.value.code, refused.value.about) == ("cannot_join", "things.1.joined_to")
 
 
+@pytest.mark.parametrize("side", ["left", "right", "level"])
+def test_what_is_cut_from_a_block_is_not_repeated_since_the_block_s_corners_go(side: str) -> None:
+    view = VIEWS["from_above"] if side == "level" else VIEWS["two_point"]
+    word = {"kind": "letters", "name": "Word", "text": "HE", "left": 200, "bottom": 60, "height": 60, "side": side}
+    alone = exercise_of(word, views=[view], eye_level={"height_mm": 200.0})
+    draw(alone)
+    with pytest.raises(GeometryError) as refused:
+        add_thing(alone, "row")
+    assert refused.value.code == "no_row"
+    row = {"kind": "row", "name": "Row", "joined_to": "Word", "joined_by": "in_line_left"}
+    with pytest.raises(GeometryError) as refused:
+        draw(exercise_of(word, row, views=[view], eye_level={"height_mm": 200.0}))
+    assert (refused.value.code, refused.value.about) == ("cannot_join", "things.1.joined_by")
+
+
 def test_dragging_a_row_s_handle_moves_nothing_else() -> None:
     exercise = exercise_of(POST, quay().things[1].model_dump(mode="json"), box("Crate", 260, 40, 40, 40))
     after = drag_together(exercise, "things.1.gap_mm", 90.0, 60.0, [2])

@@ -8,14 +8,14 @@ Names: ``front.round.5.start`` and ``.end``, ``front.curve.5``, ``front.round.5.
 """
 
 import math
-from collections.abc import Callable, Collection, Sequence
+from collections.abc import Callable, Collection, Mapping, Sequence
 from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.carry import CarriedOutline
-from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Touch
+from orthopsis.core.construct.moves import Act, Cross, Curve, Family, Move, Role, RuleToPoint, Run, Shift, Touch
 from orthopsis.core.plane.arc import QUARTER_RAD, SAME_ANGLE_RAD, FacePlace
-from orthopsis.core.plane.homogeneous import Point, unit_toward
-from orthopsis.core.plane.tolerance import SAME_SHARE
+from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
+from orthopsis.core.plane.tolerance import SAME_POINT_MM, SAME_SHARE
 
 FACETS = 8
 """Plane pieces to which the surface behind a quarter is cut for sight; it differs from the curve by 0.5 % of its size.
@@ -173,9 +173,6 @@ def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[
     guides = {part: _guide(outline, corner, part, places[part], drawn) for part in edges}
     ways, clear = _ways(outline, corner), _clear(outline, corner)
     helps, said = (drawn, breath) if _is_from_centre(outline, corner) else ("unseen", "")
-    centre = _guide(outline, corner, "centre", arc.centre, helps)
-    at_centre = _clear_at_centre(outline, corner)
-    first = max(clear, key=lambda part: min(clear[part], at_centre[part]))
     moves = [_move(outline, breath, guides[part]) for part in edges]
     late = []
     for part, edge in edges.items():
@@ -186,16 +183,27 @@ def _back_curve(outline: CarriedOutline, corner: int, *, is_told: bool) -> list[
             line = outline.full(f"construction.round.{corner}.{part}")
             run = Run(line, back, outline.full(f"{name}.centre"), ways[part], guide, helps)
             late.append(_move(outline, said, run))
-    line, start = outline.full(f"construction.round.{corner}"), outline.full(f"{name}.{first}")
-    to_centre = Run(line, outline.full(f"{name}.centre"), start, ways[first], centre.makes, helps)
     role: Role = "edge" if is_told else "unseen"
     return [
         *moves,
-        _move(outline, said, centre),
-        _move(outline, said, to_centre),
+        *(_move(outline, said, act) for act in _to_back_centre(outline, corner, clear, helps)),
         *late,
         _move(outline, breath, _curve(outline, "back", corner, role)),
     ]
+
+
+def _to_back_centre(
+    outline: CarriedOutline, corner: int, clear: Mapping[str, float], helps: Role
+) -> tuple[Act, ...]:  # fmt: skip
+    """Return the acts that find the centre of a curve at the back; one that lies on the point stays there."""
+    makes, centre = outline.full(f"back.round.{corner}.centre"), outline.arcs[corner].centre
+    if not outline.goal.is_ideal and distance(centre, outline.goal) <= SAME_POINT_MM:
+        return (Shift(makes, outline.full(f"front.round.{corner}.centre"), 0.0),)
+    at_centre = _clear_at_centre(outline, corner)
+    first = max(clear, key=lambda part: min(clear[part], at_centre[part]))
+    line, start = outline.full(f"construction.round.{corner}"), outline.full(f"back.round.{corner}.{first}")
+    guide = _guide(outline, corner, "centre", centre, helps)
+    return guide, Run(line, makes, start, _ways(outline, corner)[first], guide.makes, helps)
 
 
 def _ways(outline: CarriedOutline, corner: int) -> dict[str, Family]:

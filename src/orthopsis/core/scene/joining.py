@@ -141,9 +141,10 @@ def _joined(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 
 def _repeated(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a row of copies of another thing."""
-    joint = _joint(placed, other, document)
-    if joint.top is None or joint.is_alley:
-        raise _cannot_stand(placed, other, row_joints(other))
+    joints = row_joints(other)
+    joint = joints.get(document.joined_by)
+    if joint is None or joint.top is None:
+        raise _cannot_stand(placed, other, joints)
     placed = replace(placed, standing=placed.kind.stand(placed.values, other.setting))
     _, line = _along(placed, joint, joint.top, document.gap_mm)
     anchor = Anchor(other.values.name, joint.point, joint.corner, line, other=other.standing)
@@ -152,8 +153,10 @@ def _repeated(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
 
 
 def row_joints(other: Placed) -> Mapping[str, Joint]:
-    """Return where a row of a thing can go."""
-    return {key: joint for key, joint in other.standing.joints.items() if joint.top is not None and not joint.is_alley}
+    """Return where a row of a thing can go: from corners that stay when it is drawn, other than a word's block."""
+    joints = {key: joint for key, joint in other.standing.joints.items() if joint.top is not None}
+    corners = {other.values.full(name) for name in other.standing.solid.names} if joints else set()
+    return {key: joint for key, joint in joints.items() if not joint.is_alley and joint.point in corners}
 
 
 def _joint(placed: Placed, other: Placed, document: ThingDocument) -> Joint:

@@ -52,9 +52,12 @@ def measured_share(values: Values, setting: Setting, reach: float) -> float:
 
 
 def cut_move(values: Values, breath: str, makes: str, line: str, share: float) -> Move:
-    """Return the move that cuts the depth at a share of the line, measured or by eye: then its breath ends so."""
+    """Return the move that cuts the depth at a share of the line, measured or by eye: then its breath ends so.
+
+    Without a breath nothing is told of it.
+    """
     if values.word("depth_by") == "half":
-        return values.move("depth", f"{breath}_half", ShareAlong(makes, line, share))
+        return values.move("depth", breath and f"{breath}_half", ShareAlong(makes, line, share))
     return values.move("depth", breath, MeasureAlong(makes, line, values.mm("depth")))
 
 

@@ -175,7 +175,9 @@ class FrontProfile(Standing):
         reaching = {c: between(outline.page[c], outline.goal, self.depth_share) for c in found}
         moves = self._front_moves()
         moves += guide_moves(outline, self.guided, "guides.profile", reaching=reaching, late=back.late)
-        moves.append(cut_move(self.values, "depth.profile", n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
+        # Straight before the point the front hides all that is behind it: then no depth is told.
+        told = "depth.profile" if self.guided else ""
+        moves.append(cut_move(self.values, told, n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
         moves += back.moves
         width, height = self.size
 

@@ -8,7 +8,7 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.meeting import meeting
 from orthopsis.core.construct.moves import Act, Move, Rule, RuleToPoint, Run
-from orthopsis.core.construct.panel import Back, Panel, away_from, vector
+from orthopsis.core.construct.panel import Back, Ceiling, Panel, away_from, vector
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.sheet.ruler import round_to
@@ -110,17 +110,27 @@ class RaisedBlock(Raised, CarriedHeight):
         assert self.panel.outward is not None
         if not self.reaches_ceiling:
             return self._measured_up
-        if self.panel.ceiling is None:
-            raise GeometryError(
-                "no_ceiling",
-                f"There is no ceiling over {self.anchor.thing}, up to which “{self.values.name}” could reach.",
-                "Measure its height, or let it stand in a room with a ceiling.",
-                about="reach",
-                nearest="measured",
-            )
+        ceiling = self._ceiling
         if self.is_edge_on(self._seen(self.feet[:1])[0], self.panel.along):
             raise self.edge_on("Move it to one side, or measure its height.")
-        return np.array(self.panel.ceiling.vector)
+        return np.array(ceiling.vector)
+
+    @property
+    def _ceiling(self) -> Ceiling:
+        """The ceiling up to which it reaches.
+
+        Raises:
+            GeometryError: there is none.
+        """
+        if self.panel.ceiling is not None:
+            return self.panel.ceiling
+        raise GeometryError(
+            "no_ceiling",
+            f"There is no ceiling over {self.anchor.thing}, up to which “{self.values.name}” could reach.",
+            "Measure its height, or let it stand in a room with a ceiling.",
+            about="reach",
+            nearest="measured",
+        )
 
     @property
     def _measured_up(self) -> Array:
@@ -134,8 +144,7 @@ class RaisedBlock(Raised, CarriedHeight):
 
     def _ceiling_acts(self) -> Iterator[Act]:
         """Yield the acts that carry its height over: on the floor to the wall, up that, and along the ceiling."""
-        n, panel, ceiling = self.values.full, self.panel, self.panel.ceiling
-        assert ceiling is not None
+        n, panel, ceiling = self.values.full, self.panel, self._ceiling
         foot, wall, over = n(foot_name(0)), n("measure.wall"), n("measure.over")
         yield Run(n("construction.floor"), wall, foot, panel.along.family, panel.far, "construction")
         yield Run(n("construction.wall"), over, wall, panel.out.family, ceiling.edge, "construction")

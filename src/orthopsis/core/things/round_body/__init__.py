@@ -13,7 +13,7 @@ from orthopsis.core.things.round_body.shape import FORMS, INSIDE, NARROW
 
 
 def _is_level_or_round(panel: Panel) -> bool:
-    return is_level_top(panel) or panel.is_round
+    return is_level_top(panel) or (panel.is_round and not panel.is_ground)
 
 
 ROUND_BODY = ThingKind(
