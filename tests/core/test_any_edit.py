@@ -7,6 +7,8 @@ from hypothesis import given, settings
 from hypothesis import strategies as st
 from scenes import assert_same_point
 
+from orthopsis.core.check.check import check
+from orthopsis.core.check.stroke import Stroke
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, SentencePiece
@@ -17,6 +19,7 @@ from orthopsis.core.editing.edit_together import drag_together
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw, draw_picture
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.telling.completeness import gaps
 from orthopsis.core.telling.told import tell
@@ -93,6 +96,9 @@ def assert_told_and_alike(exercise: Exercise) -> None:
             made = found.board.points.get(f"{placed.values.name}.{name}")
             if made is not None and not made.is_ideal and abs(x) < NEAR_MM and abs(y) < NEAR_MM:
                 assert_same_point(made.xy, (x, y), f"{placed.values.name}: {name}")
+    kept = [line for line in found.final if line.role in ("edge", "detail")]
+    checked = check(exercise, [Stroke(Point(*line.start), Point(*line.end), 1.0) for line in kept])
+    assert checked.missing == [], "of a sheet on which all is drawn nothing is missing"
 
 
 @settings(max_examples=150)

@@ -92,8 +92,12 @@ def test_in_two_point_it_runs_to_the_point_that_is_chosen_and_its_dashes_are_fre
         assert any(f"to the {to} point" in step.text for step in drawing.steps)
 
 
-def test_dashes_set_by_eye_are_not_blamed_for_where_they_lie() -> None:
-    exercise = road(dashes="3", dash=26.0, dashes_by="eye")
+@pytest.mark.parametrize(
+    ("view", "to"),
+    [("one_point", "right"), ("two_point", "left"), ("two_point", "right"), ("from_above", "right")],
+)
+def test_dashes_set_by_eye_are_not_blamed_for_where_they_lie(view: str, to: str) -> None:
+    exercise = road(view, dashes="3", dash=26.0, dashes_by="eye", to=to)
     strokes = []
     for line in draw(exercise).lines:
         if line.role in ("edge", "detail") and line.visible:

@@ -184,8 +184,8 @@ class _Matching:
 
 
 def is_inked(e: Expected, strokes: Sequence[Stroke]) -> bool:
-    """Tell whether there is graphite all along a line, though it was read as a part of others."""
-    return _beside(strokes).share((e.start, e.end), INKED_MM) >= INKED
+    """Tell whether there is graphite all along what is seen of a line, though it was read as parts of others."""
+    return _beside(strokes).share((e.start, e.end), INKED_MM) >= INKED * e.seen_share
 
 
 def _beside(strokes: Sequence[Stroke]) -> Beside:

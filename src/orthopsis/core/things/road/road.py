@@ -208,7 +208,7 @@ class Road(SideStreet):
     def free_lines(self) -> tuple[Free, ...]:
         """The dashes, if they are set by eye."""
         names = frozenset(f"dash.{i}" for i in self.dashes)
-        return (Free(self.setting.frame.name, names),) if names and self.is_by_eye else ()
+        return (Free(self.way.family, names),) if names and self.is_by_eye else ()
 
     @property
     def handles(self) -> Mapping[str, Handle]:
