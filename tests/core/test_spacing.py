@@ -159,3 +159,13 @@ def test_in_the_ready_streets_people_go_through_the_doors() -> None:
     for document in READY:
         if any(thing["kind"] == "silhouettes" for thing in document["things"]):
             assert not said(read_exercise(document)).keys() & {"door_too_low", "door_too_high", "crowded"}
+
+
+@pytest.mark.parametrize("aside", [8.0, 10.0, 12.0])
+def test_two_rows_beside_each_other_are_not_taken_for_one(aside: float) -> None:
+    """All that both ask for is drawn; a porter stands in the line of their feet, and the first lamp is half hidden."""
+    street = read_exercise(next(r for r in READY if str(r["title"]).startswith("A quay street with both sides")))
+    lamps = next(thing for thing in street.things if thing.name == "Lamps")
+    other = lamps.model_copy(update={"id": 99, "name": "Others", "left": lamps.left + aside})  # type: ignore[attr-defined]
+    both = street.model_copy(update={"things": (*street.things, other)})
+    assert "even_spaces" not in codes(both, perfect(both))

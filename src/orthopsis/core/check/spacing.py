@@ -29,6 +29,12 @@ ONE_SHARE = 0.25
 SHRINKS, EVEN = 0.7, 0.12
 """The last distance is less than this share of the first, where it matters; drawn ones are even if they differ by no
 more than this share from their mean (no source)."""
+IN_PLACE = 0.2
+"""A post that is off by less than this share of the distance to the next one stands where it should (no source)."""
+
+
+Upright = tuple[float, int]
+"""How far along the foot line a stroke stands, mm, and its number."""
 
 
 def spacing_findings(strokes: Sequence[Stroke], prepared: Prepared) -> Iterator[Finding]:
@@ -40,18 +46,30 @@ def spacing_findings(strokes: Sequence[Stroke], prepared: Prepared) -> Iterator[
         wanted = [distance(a, b) for a, b in itertools.pairwise(row.feet)]
         if wanted[-1] > SHRINKS * wanted[0]:
             continue
-        drawn = _posts(strokes, row, wanted[0])
+        uprights = _uprights(strokes, row, wanted[0])
+        drawn = _posts(uprights, wanted[0])
         gaps = np.diff([at for at, _ in drawn])
-        if len(drawn) < LEAST_OF_A_ROW or np.abs(gaps / gaps.mean() - 1).max() > EVEN:
+        if len(drawn) < LEAST_OF_A_ROW or np.abs(gaps / gaps.mean() - 1).max() > EVEN or _are_there(uprights, wanted):
             continue
         yield _finding(placed, float(gaps.mean()), wanted, [number for _, one in drawn for number in one], prepared)
 
 
-def _posts(strokes: Sequence[Stroke], row: Receding, first_mm: float) -> list[tuple[float, list[int]]]:
-    """Return how far along the foot line each post stands, and the strokes of it, by number, in order."""
+def _are_there(uprights: Sequence[Upright], wanted: Sequence[float]) -> bool:
+    """Tell whether posts stand where they should, all but one: then others belong to another row beside it.
+
+    Args:
+        wanted: the distances from post to post, mm.
+    """
+    asked = np.concatenate(([0.0], np.cumsum(wanted)))
+    off = np.abs(np.array([at for at, _ in uprights])[:, None] - asked).min(axis=0)
+    return bool(np.count_nonzero(off < IN_PLACE * np.array([wanted[0], *wanted])) >= len(wanted))
+
+
+def _uprights(strokes: Sequence[Stroke], row: Receding, first_mm: float) -> list[Upright]:
+    """Return the strokes that stand upright on the foot line, in order."""
     along, up = unit_toward(row.feet[0], row.goal)
     line = join(row.feet[0], row.goal)
-    found: list[tuple[float, int]] = []
+    found: list[Upright] = []
     for number, stroke in enumerate(strokes):
         low, high = sorted((stroke.start, stroke.end), key=lambda end: end.y)
         if stroke.length_mm < SHORTEST_MM or abs(high.x - low.x) > LEAN_SINE * stroke.length_mm:
@@ -59,8 +77,13 @@ def _posts(strokes: Sequence[Stroke], row: Receding, first_mm: float) -> list[tu
         at = (low.x - row.feet[0].x) * along + (low.y - row.feet[0].y) * up
         if abs(offset(low, line)) <= OFF_LINE_MM and -first_mm / 2 < at < distance(row.feet[0], row.goal):
             found.append((at, number))
-    posts: list[list[tuple[float, int]]] = []
-    for at, number in sorted(found):
+    return sorted(found)
+
+
+def _posts(uprights: Sequence[Upright], first_mm: float) -> list[tuple[float, list[int]]]:
+    """Return how far along the foot line each post stands, and the strokes of it, by number, in order."""
+    posts: list[list[Upright]] = []
+    for at, number in uprights:
         if posts and at - posts[-1][-1][0] < ONE_SHARE * first_mm:
             posts[-1].append((at, number))
         else:
