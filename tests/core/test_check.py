@@ -1,5 +1,7 @@
 """Judging drawn lines: the hand-error rule, matching, the estimate, findings and the note."""
 
+import math
+
 import numpy as np
 import pytest
 from hypothesis import given
@@ -11,8 +13,9 @@ from orthopsis.core.check.check import check
 from orthopsis.core.check.estimate import Estimate, NoEstimate, estimate_point
 from orthopsis.core.check.hand import tolerance_at_point, tolerance_of_direction, verdict_of
 from orthopsis.core.check.stroke import Stroke, expected_lines
-from orthopsis.core.document.document import Exercise
-from orthopsis.core.editing.edit import set_at
+from orthopsis.core.document.document import Exercise, read_exercise
+from orthopsis.core.document.ready import READY
+from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
@@ -247,3 +250,17 @@ def test_a_line_gone_astray_is_found_though_a_bit_of_another_one_lies_along_its_
     found = check(exercise, [*strokes.values(), bit])
     assert "House.top.left" in {f.about for f in found.findings if f.severity}
     assert {line.verdict for line in found.lines if line.matched == "House.top.left"} <= {"off", "wrong_point"}
+
+
+def test_the_eye_level_is_there_where_little_of_it_is_seen_and_light_lines_run_along_it() -> None:
+    """Two stores stand with their feet on it; what is left at both sides may as well be their light lines."""
+    port = read_exercise(next(r for r in READY if str(r["title"]).startswith("The port from a rowing boat")))
+    stores = drag(set_at(port, "views.0.kind", "three_point"), "things.1.size", 203.3, 187.2)
+    drawing = draw(stores)
+    lines = [line for line in drawing.lines if line.role in ("edge", "detail") and line.visible]
+    strokes = [Stroke(Point(*line.start), Point(*line.end), 1.0) for line in lines]
+    level = [line for line in lines if line.name == "eye level"]
+    assert sum(math.dist(line.start, line.end) for line in level) < 0.5 * drawing.sheet.width_mm
+    assert check(stores, strokes).missing == []
+    without = [stroke for stroke, line in zip(strokes, lines, strict=True) if line not in level]
+    assert check(stores, without).missing == ["eye level"]

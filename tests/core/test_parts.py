@@ -283,3 +283,30 @@ def test_what_cannot_be_a_part_or_stand_there_is_said() -> None:
         part_of(many, range(len(many.things)), "All")
     word = set_down(sheet("one_point"), part_of(sheet("one_point", dict(ROW)), [0], "Word"))
     assert word.things[0].kind == "letters", "a word is set down where it can be drawn as it is"
+
+
+def ready_of_each_kind() -> list[tuple[Exercise, int]]:
+    """Of each kind of thing the first one in the ready exercises, with its exercise."""
+    found: dict[str, tuple[Exercise, int]] = {}
+    for document in READY:
+        exercise = read_exercise(document)
+        for number, thing in enumerate(exercise.things):
+            found.setdefault(thing.kind, (exercise, number))
+    return [found[kind] for kind in sorted(found)]
+
+
+@pytest.mark.parametrize("there", KINDS)
+@pytest.mark.parametrize(
+    ("exercise", "number"), ready_of_each_kind(), ids=[e.things[n].kind for e, n in ready_of_each_kind()]
+)
+def test_each_kind_of_thing_is_kept_and_set_down_in_each_kind_of_view_or_refused(
+    exercise: Exercise, number: int, there: str
+) -> None:
+    part = part_of(exercise, [number], "Part")
+    assert part.things, "what bears it comes with it"
+    try:
+        after = set_down(sheet(there), part)
+    except GeometryError as error:
+        assert error.code in ("cannot_stand_here", "cannot_join") or "“" in error.why, error.why
+        return
+    assert [thing.kind for thing in after.things] == [thing.kind for thing in part.things]

@@ -161,5 +161,8 @@ def expected_lines(
         if math.dist(mine[0].start, mine[-1].end) >= SHORTEST_MM:
             result.append(asked.edge(mine, is_asked=thing not in adornments))
     width, height = drawing.sheet.width_mm, drawing.eye_level_mm
-    result.append(Expected(EYE_LEVEL, "", "level", Point(0.0, height), Point(width, height), True))
+    level = [line for line in straight if line.name == EYE_LEVEL and line.role in FINISHED and not line.thing]
+    seen = sum(math.dist(line.start, line.end) for line in level) / width
+    ends = Point(0.0, height), Point(width, height)
+    result.append(Expected(EYE_LEVEL, "", "level", *ends, True, seen_share=seen))
     return result

@@ -16,7 +16,7 @@ from orthopsis.core.editing.edit_document import free_id
 from orthopsis.core.editing.edit_things import free_name
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.landing import landed_together
-from orthopsis.core.plane.homogeneous import distance
+from orthopsis.core.plane.homogeneous import Point, distance
 from orthopsis.core.scene.placed import Placed
 from orthopsis.core.scene.prepared import prepare, setting_of
 from orthopsis.core.scene.views import VIEWS
@@ -59,7 +59,9 @@ def set_down(exercise: Exercise, part: Exercise, view: str = "") -> Exercise:
     chosen = setting_of(exercise, view if view in names else last)
     down = _Down(exercise, part, chosen.frame.name)
     _check_kinds(part, down.kind)
-    things = landed_together(exercise, down.at, chosen)
+    # What has no first corner, such as land about the point, comes to lie where its measures say.
+    is_placed = any(KINDS[thing.kind].has_first_corner for thing in part.things)
+    things = landed_together(exercise, down.at, chosen) if is_placed else down.at(None, 1.0)
     return exercise.model_copy(update={"things": (*exercise.things, *things)})
 
 
@@ -98,7 +100,7 @@ class _Down:
         """
         before = prepare(self.part).things
         names, ids = self._names(), self._ids()
-        first = before[0].values.first
+        first = next((one.values.first for one in before if one.kind.has_first_corner), Point(0.0, 0.0))
         x, y = place or first.xy
         done: list[ThingDocument] = []
         hosts = dict[int, tuple[Placed, Placed]]()
@@ -147,7 +149,7 @@ class _Down:
         fields: dict[str, Any] = {"name": name, "id": ids[thing.id], "view": self.view}
         fields |= {"joined_to": ids.get(thing.joined_to, 0), "joined_by": joined_by}
         fields["gap_mm"] = thing.gap_mm * times
-        if not kind.hangs:
+        if not kind.hangs and kind.has_first_corner:
             left, bottom = (p.name for p in FIRST_CORNER)
             division = setting_of(self.exercise, self.view).sheet.division_mm
             first = placed.values.first
