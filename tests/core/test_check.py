@@ -16,6 +16,7 @@ from orthopsis.core.check.stroke import Stroke, expected_lines
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.lesson.levels import RULES
 from orthopsis.core.plane.homogeneous import Point
@@ -264,3 +265,11 @@ def test_the_eye_level_is_there_where_little_of_it_is_seen_and_light_lines_run_a
     assert check(stores, strokes).missing == []
     without = [stroke for stroke, line in zip(strokes, lines, strict=True) if line not in level]
     assert check(stores, without).missing == ["eye level"]
+
+
+def test_a_line_of_a_pattern_is_not_taken_for_one_of_a_row_that_is_there() -> None:
+    cove = read_exercise(next(r for r in READY if str(r["title"]).startswith("Patterns on COVE")))
+    patterned = add_thing(set_at(cove, "things.0.look", "see_through"), "pattern")
+    lines = [line for line in draw(patterned).lines if line.role in ("edge", "detail") and line.visible]
+    checked = check(patterned, [Stroke(Point(*line.start), Point(*line.end), 1.0) for line in lines])
+    assert [finding.code for finding in checked.findings if finding.severity] == []

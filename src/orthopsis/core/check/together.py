@@ -13,7 +13,7 @@ import numpy as np
 
 from orthopsis.core.check.answer import Finding
 from orthopsis.core.check.line_names import LineNames
-from orthopsis.core.check.match import Match
+from orthopsis.core.check.match import Match, is_inked
 from orthopsis.core.check.stroke import Expected, Stroke, angle_between_deg
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, distance, join, meet, offset
@@ -61,7 +61,7 @@ def together(
     for placed in prepared.things:
         mine = by_thing.get(placed.values.name, [])
         found += _flat(mine, placed, prepared, sigma_mm)
-        found += _rows(mine, prepared, sigma_mm, names)
+        found += _rows(mine, strokes, prepared, sigma_mm, names)
         found += _tips(mine, placed, by_thing, prepared, sigma_mm)
     return found
 
@@ -95,7 +95,9 @@ def _slant(start: Point, end: Point) -> float:
     return math.atan2(up, across) if across >= 0 else math.atan2(-up, -across)
 
 
-def _rows(mine: Sequence[Drawn], prepared: Prepared, sigma_mm: float, names: LineNames) -> Iterator[Finding]:
+def _rows(
+    mine: Sequence[Drawn], strokes: Sequence[Stroke], prepared: Prepared, sigma_mm: float, names: LineNames
+) -> Iterator[Finding]:
     """Yield for each row of lines the one that lies off the line of all others."""
     limit = max(OFF_ROW_MM, OFF_ROW_HANDS * sigma_mm)
     for row in _in_rows([one for one in mine if not one.line.is_free]):
@@ -104,6 +106,8 @@ def _rows(mine: Sequence[Drawn], prepared: Prepared, sigma_mm: float, names: Lin
         rest = [one for i, one in enumerate(row) if i != worst]
         if abs(misses[worst]) <= limit or max(abs(_off_others(rest, i)) for i in range(len(rest))) > limit / 2:
             continue
+        if is_inked(row[worst].line, [stroke for i, stroke in enumerate(strokes) if i != row[worst].number]):
+            continue  # its line is there, in the row: what lies beside it is something else
         one, called = row[worst], names.words(row[worst].line.name)
         sides = ("right of", "left of") if _is_steep(row) else ("above", "below")
         values = {"line": called, "miss": prepared.nearly(abs(misses[worst])), "side": sides[misses[worst] < 0]}
