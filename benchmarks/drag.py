@@ -1,12 +1,12 @@
 """From a pointer move to the new picture on the Desk, in the real browser, server and browser on this machine."""
 
-import gc
 import statistics
 import time
 
 from playwright.sync_api import Page
 
 from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, street, word
+from orthopsis.app.launch import rarely_look_for_garbage
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.change import change
 from orthopsis.core.editing.edit_together import drag_together
@@ -61,8 +61,7 @@ def measure(page: Page, address: str, exercise: Exercise, label: str) -> list[fl
 
 def moved() -> None:
     """Print what one move costs the server when one of a hundred boxes is moved, and how much it sends."""
-    gc.collect()
-    gc.freeze()  # as a serving process does
+    rarely_look_for_garbage()  # as a serving process does
     exercise = grid_of_boxes(100)
     shown = draw_picture(exercise)
     at = next(handle.at for handle in shown.handles if handle.id == "things.50.place")

@@ -1,6 +1,5 @@
 """How long does solving take, with steps, hidden lines and advice, and how does it grow?"""
 
-import gc
 import math
 import statistics
 import sys
@@ -8,6 +7,7 @@ from collections.abc import Callable
 from functools import cache
 
 from grids import boxes_with_windows, grid_of_boxes, rows_of_letters, street, word
+from orthopsis.app.launch import rarely_look_for_garbage
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.built import forget
@@ -38,8 +38,7 @@ def first_time(exercise: Exercise, act: Callable[[Exercise], object]) -> None:
 
 def main() -> None:
     """Print medians for boxes and letters, first time and again, the growth, and how well the two routes agree."""
-    gc.collect()
-    gc.freeze()  # as a serving process does
+    rarely_look_for_garbage()  # as a serving process does
     medians = {}
     for count, runs in ((1, 60), (10, 30), (100, 12)):
         exercise = grid_of_boxes(count)

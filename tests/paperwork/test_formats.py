@@ -18,6 +18,8 @@ from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.document.schema import exercise_schema
 from orthopsis.core.drawing.solved import solve
+from orthopsis.core.editing.edit import set_at
+from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.paperwork.write import write_drawing
@@ -128,3 +130,18 @@ def test_the_json_answer_tells_points_lines_steps_and_advice_in_every_view() -> 
         families = {line["family"] for line in answer["lines"]}
         assert families <= names | {"level", "upright", "free"}
         assert all(step["key"] and step["text"] for step in answer["steps"])
+
+
+@pytest.mark.parametrize("view", ["one_point", "two_point", "three_point"])
+def test_solids_are_written_in_whatever_view_an_exercise_is_turned_to(view: str) -> None:
+    """Openings of a room that is turned may come to cut each other: new corners lie in the plane of their wall."""
+    for exercise in (read_exercise(document) for document in READY):
+        try:
+            turned = set_at(exercise, "views.0.kind", view)
+            written = write_drawing(turned, "obj").decode()
+        except GeometryError:
+            continue
+        corners = [line.split()[1:] for line in written.splitlines() if line.startswith("v ")]
+        assert np.isfinite(np.array(corners, dtype=float)).all(), exercise.title
+        faces = [int(n) for line in written.splitlines() if line.startswith("f ") for n in line.split()[1:]]
+        assert set(faces) <= set(range(1, len(corners) + 1)), exercise.title

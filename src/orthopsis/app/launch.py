@@ -64,11 +64,11 @@ def _served(settings: Settings) -> FastAPI:
     """Return the application in a process of its own."""
     end_with_parent()
     application = create_app(settings)
-    _rarely_look_for_garbage()
+    rarely_look_for_garbage()
     return application
 
 
-def _rarely_look_for_garbage() -> None:
+def rarely_look_for_garbage() -> None:
     """Leave what has been loaded, and most of what is kept, alone: a drawing goes by itself when nobody holds it.
 
     To look through all of it again and again would take longer than a drawing, and now and then stop a hand.

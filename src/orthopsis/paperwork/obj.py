@@ -118,7 +118,9 @@ def _cut(loops: list[Array], openings: list[Array]) -> Iterator[Corners]:
     if not holes:
         yield _corners(outline)
         return
-    keep = [axis for axis in range(3) if axis != int(np.argmax(np.abs(_normal(outline))))]
+    normal = _normal(outline)
+    flat = int(np.argmax(np.abs(normal)))
+    keep = [axis for axis in range(3) if axis != flat]
     at = {_key((*corner[keep], 0.0)): corner for loop in (outline, *holes) for corner in loop}
     left: BaseGeometry = Polygon(outline[:, keep])
     turns = Polygon(outline[:, keep]).exterior.is_ccw
@@ -128,4 +130,22 @@ def _cut(loops: list[Array], openings: list[Array]) -> Iterator[Corners]:
         assert isinstance(triangle, Polygon)
         if triangle.area > THIN:
             ring = triangle.exterior if triangle.exterior.is_ccw == turns else triangle.exterior.reverse()
-            yield _corners(np.array([at[_key((x, y, 0.0))] for x, y in list(ring.coords)[:3]]))
+            yield [_lifted(place, at, keep, flat, (normal, outline[0])) for place in list(ring.coords)[:3]]
+
+
+def _lifted(
+    place: tuple[float, ...], at: dict[tuple[int, ...], Array], keep: list[int], flat: int, plane: tuple[Array, Array]
+) -> tuple[float, float, float]:
+    """Return a corner in the world: a known one, or one where openings cut each other, which lies in the plane.
+
+    Args:
+        place: two of its coordinates, those along ``keep``; ``at``: known corners by these.
+    """
+    known = at.get(_key((place[0], place[1], 0.0)))
+    if known is None:
+        normal, start = plane
+        known = np.array(start)
+        known[keep] = place[:2]
+        known[flat] -= (known - start) @ normal / normal[flat]
+    x, y, z = known.tolist()
+    return x, y, z
