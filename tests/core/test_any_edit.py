@@ -2,10 +2,10 @@
 
 from functools import cache
 
+from any_edit import ACTS, Act, faults
 from hypothesis import given, settings
 from hypothesis import strategies as st
 
-from any_edit import ACTS, Act, faults
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.answer import HandlePlace

@@ -90,15 +90,15 @@ def _leading(outline: CarriedOutline, wanted: Collection[int]) -> set[int]:
     So it is on the eye level: nothing crosses there but an upright from a corner over or under.
     """
     result = set[int]()
-    for corner in (c for c in wanted if not is_crossed(outline, c)):
-        over = [c for c in outline.corners if outline.family(c, corner) == outline.up[0] and is_crossed(outline, c)]
+    for corner in (c for c in wanted if not _is_crossed(outline, c)):
+        over = [c for c in outline.corners if outline.family(c, corner) == outline.up[0] and _is_crossed(outline, c)]
         if over and not any(c in wanted for c in over):
             at = outline.page[corner]
             result.add(min(over, key=lambda other: distance(outline.page[other], at)))
     return result
 
 
-def is_crossed(outline: CarriedOutline, corner: int) -> bool:
+def _is_crossed(outline: CarriedOutline, corner: int) -> bool:
     """Tell whether the line that carries a corner's height crosses its light line well."""
     at = outline.page[corner]
     (ax, ay), (bx, by) = unit_toward(at, outline.goal), unit_toward(at, outline.across[1])
@@ -328,7 +328,7 @@ class _Ways:
 
     def first_round(self, corners: Sequence[int]) -> int:
         """Return the first of some corners whose height can be carried to its light line; else the first of all."""
-        return next((corner for corner in corners if is_crossed(self.outline, corner)), corners[0])
+        return next((corner for corner in corners if _is_crossed(self.outline, corner)), corners[0])
 
     def is_simple(self, here: int, there: int) -> bool:
         """Tell whether a way is easy to rule: level, upright or to a point, and clear where it ends."""
