@@ -10,10 +10,13 @@ from scenes import VIEWS, assert_same_point, deck_in, ramps, solved
 
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
+from orthopsis.core.drawing.solved import solve
 from orthopsis.core.editing.edit import drag, set_at
 from orthopsis.core.errors import GeometryError
+from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
 from orthopsis.core.plane.homogeneous import join, meet
+from orthopsis.core.scene.prepared import prepare
 
 CASES = [(view, climbs) for view in ("one_point", "two_point") for climbs in ("along", "up")]
 
@@ -123,3 +126,21 @@ def test_its_height_is_dragged(view: str, climbs: str) -> None:
     at = next(handle for handle in draw(exercise).handles if handle.id == "things.1.rise").at
     taller: Any = drag(exercise, "things.1.rise", at[0], at[1] + 15.0).things[1]
     assert taller.rise == pytest.approx(39.0, abs=0.5)
+
+
+@pytest.mark.parametrize("kind", ["pattern", "division", "rectangles", "figure", "lettering"])
+def test_on_its_slope_whose_edges_run_to_a_point_of_their_own_nothing_is_laid_but_shadows(kind: str) -> None:
+    """What divides a face by its two points would find wrong places there."""
+    exercise = deck()
+    assert "face_slope" in {f"face_{key}" for key in solved_faces(exercise)}
+    added = add_thing(exercise, kind)
+    assert (added.things[-1].joined_to, added.things[-1].joined_by) != (exercise.things[1].id, "face_slope")
+    laid = {"kind": kind, "name": "On it", "joined_to": "Ramp", "joined_by": "face_slope"}
+    drawing = draw(exercise_of(deck_in("two_point"), exercise.things[1].model_dump(mode="json") | {"joined_to": "Deck"},
+                               laid, views=[VIEWS["two_point"]]))  # fmt: skip
+    assert not [line for line in drawing.lines if line.thing == "On it"]
+    assert [one for one in drawing.advice if one.about.startswith("things.2")]
+
+
+def solved_faces(exercise: Exercise) -> set[str]:
+    return set(solve(prepare(exercise)).prepared.things[1].standing.faces)

@@ -117,7 +117,8 @@ def _eye_level(
                 wording,
             )
         ]
-    mine = [(i, line) for i, line in enumerate(lines) if line.matched == EYE_LEVEL]
+    # Pieces that agree on nothing tell nothing: one of them may be another line.
+    mine = [(i, line) for i, line in enumerate(lines) if line.matched == EYE_LEVEL and line.verdict != "cannot_tell"]
     if not mine:
         return []
     number, line = max(mine, key=lambda pair: abs(pair[1].end[0] - pair[1].start[0]))

@@ -275,10 +275,14 @@ class Panel:
         return (self, *self.others)
 
     @property
+    def is_for_some(self) -> bool:
+        """Whether only some kinds of things know how to lie on it, such as shadows on the slope of a ramp."""
+        return bool(self.is_round or self.is_ground or self.flight or self.incline or self.round_wall)
+
+    @property
     def is_whole(self) -> bool:
-        """Whether nothing is cut from it."""
-        only_some = self.is_round or self.is_ground or self.flight or self.incline or self.round_wall
-        return not (self.parts or only_some)
+        """Whether nothing is cut from it, and things of any kind can lie there."""
+        return not (self.parts or self.is_for_some)
 
     @property
     def is_whole_top(self) -> bool:

@@ -24,7 +24,7 @@ Hanging = Literal["", "on_face", "in_line"]
 
 
 def _any_face(panel: Panel) -> bool:
-    return not (panel.is_round or panel.is_ground or panel.flight or panel.round_wall)
+    return not panel.is_for_some
 
 
 @dataclass(frozen=True, slots=True, eq=False)
