@@ -105,7 +105,7 @@ def tiling(values: Values, setting: Setting, panel: Panel) -> Tiling:
     if max(fits) > MOST_PARTS or min(fits) < 1 - SAME_SHARE:
         is_least = max(fits) > MOST_PARTS
         limit = wide * (max(fits) / MOST_PARTS if is_least else min(fits))
-        if max(fits) > MOST_PARTS * min(fits) or limit < setting.sheet.division_mm:
+        if max(fits) > MOST_PARTS * min(fits) or (not is_least and limit < setting.sheet.division_mm):
             raise _other_way("tiles_do_not_fit", f"The {panel.says} is too narrow for square tiles.")
         nearest = format_limit(limit, setting.sheet.units, setting.sheet.division_mm, is_least=is_least)
         why = "There would be too many tiles to draw" if is_least else f"A tile has no room on the {panel.says}"
