@@ -4,7 +4,7 @@ Outside the core a place is called by its path: ``eye_level.height_mm``, ``views
 this module reads paths and writes them.
 """
 
-from dataclasses import dataclass, replace
+from dataclasses import dataclass
 from typing import Literal, get_args
 
 from orthopsis.core.errors import GeometryError
@@ -46,7 +46,7 @@ class PlaceRef:
 
     def of(self, name: str) -> "PlaceRef":
         """Return another value of the same."""
-        return replace(self, name=name)
+        return PlaceRef(self.owner, self.number, name)
 
 
 TITLE, MINUTES = PlaceRef("title"), PlaceRef("minutes")

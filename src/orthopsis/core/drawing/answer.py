@@ -4,7 +4,8 @@ All places are ``(x, y)`` in page mm from the lower left corner of the sheet. Li
 steps refer to, so that the picture after any step is a matter of looking up, not of computing.
 """
 
-from typing import Annotated, Literal
+from dataclasses import dataclass
+from typing import Annotated, ClassVar, Literal
 
 from pydantic import BaseModel, ConfigDict, Field, PlainSerializer
 
@@ -37,8 +38,9 @@ class SheetSize(AnswerPart):
     """Where the sheet is folded, mm from the left edge."""
 
 
-class DrawnLine(AnswerPart):
-    """A line of the drawing.
+@dataclass(frozen=True, slots=True)
+class DrawnLine:
+    """A line of the drawing; there are hundreds in one, and the core made them, so that they need not be checked.
 
     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
     lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
@@ -46,27 +48,30 @@ class DrawnLine(AnswerPart):
     ``bend`` holds places between the ends of a curve, in order; a straight line has none.
     """
 
+    __pydantic_config__: ClassVar[ConfigDict] = AnswerPart.model_config
     id: int
     thing: str
     name: str
-    start: Place = Field(alias="from")
-    end: Place = Field(alias="to")
+    start: Annotated[Place, Field(alias="from")]
+    end: Annotated[Place, Field(alias="to")]
     role: Role
     family: str
     visible: bool
     behind: bool = False
     rests_on: str = ""
     turns_to: str = ""
-    bend: list[Place] = []
+    bend: tuple[Place, ...] = ()
 
 
-class TonedFace(AnswerPart):
+@dataclass(frozen=True, slots=True)
+class TonedFace:
     """A face that shows, with its tone step 0 to 3; farther faces come first. ``loops``: its outline, then holes.
 
     ``direction``: the same for all that face one way in one view; empty for what has no single direction or a tone of
     its own. ``turned``: which way it faces.
     """
 
+    __pydantic_config__: ClassVar[ConfigDict] = AnswerPart.model_config
     id: int
     thing: str
     name: str

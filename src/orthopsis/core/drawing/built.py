@@ -135,7 +135,9 @@ def _build(standing: Standing) -> Built:
     board = execute(moves, Board(setting.sheet, dict(given), dict(lines)))
     own_points = {name: point for name, point in board.points.items() if name not in given}
     own_lines = {name: line for name, line in board.lines.items() if name not in lines}
-    edges = EdgePieces(standing.values.name, own_points, own_lines)
+    made = ((name, own_points.get(standing.values.full(name))) for name in solid.names)
+    corners = {name: point.xy for name, point in made if point is not None}
+    edges = EdgePieces(standing.values.name, corners, own_lines)
     return _built(standing, solid.picture(setting.frame.eye), edges, moves, own_points, own_lines)
 
 
@@ -171,8 +173,7 @@ def _host_of_all(setting: Setting) -> Standing | None:
 @lru_cache(maxsize=32)
 def _by_view(standing: Standing) -> Built:
     page = standing.solid.picture(standing.setting.frame.eye)
-    points = {standing.values.full(corner): Point(x, y) for corner, (x, y) in page.items()}
-    return _built(standing, page, EdgePieces(standing.values.name, points, {}, only_seen=True), (), points, {})
+    return _built(standing, page, EdgePieces(standing.values.name, page, {}, only_seen=True), (), {}, {})
 
 
 def _built(

@@ -17,11 +17,11 @@ BEND_RAD = math.radians(3)
 SAME_PLACE = 1e-6
 
 
-def bend(arc: Arc, start_rad: float, end_rad: float) -> list[Place]:
+def bend(arc: Arc, start_rad: float, end_rad: float) -> tuple[Place, ...]:
     """Return places on a curve between two angles, the ends left out."""
     count = max(1, round(abs(end_rad - start_rad) / BEND_RAD))
     angles = [start_rad + (end_rad - start_rad) * i / count for i in range(1, count)]
-    return [at.xy for at in arc.places(angles)] if angles else []
+    return tuple(at.xy for at in arc.places(angles)) if angles else ()
 
 
 def curve_pieces(

@@ -15,7 +15,6 @@ from orthopsis.core.plane.arc import QUARTER_RAD
 from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.plane.tolerance import SAME_SHARE
 from orthopsis.core.sight.hidden import Piece
-from orthopsis.core.sight.solid import Edge
 from orthopsis.core.things.answers import Spans
 
 Gone = Mapping[frozenset[str], Spans]
@@ -37,7 +36,7 @@ class LightLines:
     def __init__(self, lines: Iterable[Ruled]) -> None:
         self._drawn = [ruled for ruled in lines if ruled.role != "unseen"]
         self.names = tuple(ruled.name for ruled in self._drawn)
-        self._last = Last[int, tuple[DrawnLine, ...]]()
+        self._last: Last[int, tuple[DrawnLine, ...]] = Last()
 
     def numbered(self, block: int) -> tuple[DrawnLine, ...]:
         """Return the lines, with the ids of this block."""
@@ -59,7 +58,7 @@ def _light_line(number: int, ruled: Ruled) -> DrawnLine:
         visible=True,
         rests_on=ruled.rests_on,
         turns_to=ruled.turns_to,
-        bend=bend(ruled.arc, 0.0, QUARTER_RAD) if ruled.arc is not None else [],
+        bend=bend(ruled.arc, 0.0, QUARTER_RAD) if ruled.arc is not None else (),
     )
 
 
@@ -68,15 +67,16 @@ class EdgePieces:
 
     Args:
         thing: its name.
-        points, lines: what the hand made of it, by full name.
+        corners: where the hand made its corners, by their names within it, page mm; those it never made are missing.
+        lines: what the hand ruled of it, by full name.
         only_seen: whether pieces that are hidden are left out.
     """
 
     def __init__(
-        self, thing: str, points: dict[str, Point], lines: dict[str, Ruled], *, only_seen: bool = False
+        self, thing: str, corners: Mapping[str, Place], lines: Mapping[str, Ruled], *, only_seen: bool = False
     ) -> None:  # fmt: skip
-        self._thing, self._points, self._lines, self._only_seen = thing, points, lines, only_seen
-        self._last = Last[tuple[int, Role, Gone, Sequence[Piece]], tuple[DrawnLine, ...]]()
+        self._thing, self._corners, self._lines, self._only_seen = thing, corners, lines, only_seen
+        self._last: Last[tuple[int, Role, Gone, Sequence[Piece]], tuple[DrawnLine, ...]] = Last()
 
     def numbered(self, block: int, pieces: Sequence[Piece], role: Role, gone: Gone) -> tuple[DrawnLine, ...]:
         """Return the lines between the points that the construction made, with the ids of this block.
@@ -84,41 +84,46 @@ class EdgePieces:
         Args:
             gone: edges that other things take away.
         """
-        mine = {ends: spans for ends, spans in gone.items() if ends <= self._points.keys()}
+        mine = self._own(gone) if gone else {}
         return self._last.answer((block, role, mine, pieces), lambda: tuple(self._cut(pieces, role, mine, block * IDS)))
+
+    def _own(self, gone: Gone) -> Gone:
+        """Return those of some edges that may be edges of this thing."""
+        own = {full_name(self._thing, name) for name in self._corners}
+        return {ends: spans for ends, spans in gone.items() if ends <= own}
 
     def _cut(self, pieces: Sequence[Piece], role: Role, gone: Gone, number: int) -> Iterator[DrawnLine]:
         if self._only_seen:
             pieces = [piece for piece in pieces if piece.visible]
-        straight = [piece for piece in pieces if piece.edge.angles is None]
-        for piece in straight:
-            ends = self._ends(piece.edge)
-            if ends is None:
+        are_bent, corners = False, self._corners
+        for piece in pieces:
+            edge = piece.edge
+            if edge.angles is not None:
+                are_bent = True
                 continue
-            for start, end in self._left(piece, ends, gone):
-                yield self._line(number, piece, role, _along(*ends, start), _along(*ends, end))
+            start, end = corners.get(edge.start), corners.get(edge.end)
+            if start is None or end is None:
+                continue  # the hand never made it, because it is hidden
+            for low, high in self._left(piece, start, end, gone) if gone else ((piece.start, piece.end),):
+                yield self._line(number, piece, role, _along(start, end, low), _along(start, end, high))
                 number += 1
-        if len(straight) < len(pieces):
+        if are_bent:
             for piece, arc, span in curve_pieces(self._lines, self._thing, pieces):
                 ends_on = arc.at(span[0]).xy, arc.at(span[1]).xy
                 yield self._line(number, piece, role, *ends_on, bend(arc, *span))
                 number += 1
 
-    def _ends(self, edge: Edge) -> tuple[Point, Point] | None:
-        """Return the constructed ends of an edge; None where the hand never made them because they are hidden."""
-        points, thing = self._points, self._thing
-        start, end = points.get(full_name(thing, edge.start)), points.get(full_name(thing, edge.end))
-        return None if start is None or end is None else (start, end)
-
-    def _left(self, piece: Piece, ends: tuple[Point, Point], gone: Gone) -> Sequence[Span]:
+    def _left(self, piece: Piece, start: Place, end: Place, gone: Gone) -> Sequence[Span]:
         """Return what is left of a piece of an edge where other things take some of it away, as shares of the edge."""
-        if not gone:
-            return ((piece.start, piece.end),)
         names = frozenset(full_name(self._thing, name) for name in (piece.edge.start, piece.edge.end))
         spans = gone.get(names)
         if spans is None:
             return ((piece.start, piece.end),)
-        taken = sorted(tuple(sorted(_share(*ends, at) for at in span)) for span in spans) if spans else [(0.0, 1.0)]
+        taken = [(0.0, 1.0)]
+        if spans:
+            taken = sorted(
+                (min(ends), max(ends)) for span in spans for ends in [[_share(start, end, at) for at in span]]
+            )
         left, reach = list[Span](), piece.start
         for low, high in taken:
             if min(low, piece.end) - reach > SAME_SHARE:
@@ -127,27 +132,22 @@ class EdgePieces:
         return [*left, (reach, piece.end)] if piece.end - reach > SAME_SHARE else left
 
     def _line(
-        self, number: int, piece: Piece, role: Role, start: Place, end: Place, bent: Sequence[Place] = ()
+        self, number: int, piece: Piece, role: Role, start: Place, end: Place, bent: tuple[Place, ...] = ()
     ) -> DrawnLine:
+        edge = piece.edge
         return DrawnLine(
-            id=number,
-            thing=self._thing,
-            name=piece.edge.name,
-            start=start,
-            end=end,
-            role=role,
-            family=piece.edge.runs,
-            visible=piece.visible,
-            behind=piece.behind,
-            bend=list(bent),
+            number, self._thing, edge.name, start, end, role, edge.runs, piece.visible, piece.behind, bend=bent
         )
 
 
-def _share(start: Point, end: Point, at: Point) -> float:
+def _share(start: Place, end: Place, at: Point) -> float:
     """Return how far along an edge a place on it lies."""
-    dx, dy = end.x - start.x, end.y - start.y
-    return ((at.x - start.x) * dx + (at.y - start.y) * dy) / (dx * dx + dy * dy)
+    dx, dy = end[0] - start[0], end[1] - start[1]
+    return ((at.x - start[0]) * dx + (at.y - start[1]) * dy) / (dx * dx + dy * dy)
 
 
-def _along(start: Point, end: Point, share: float) -> Place:
-    return (start.x + share * (end.x - start.x), start.y + share * (end.y - start.y))
+def _along(start: Place, end: Place, share: float) -> Place:
+    if share == 0.0:
+        return start
+    x, y = start
+    return (x + share * (end[0] - x), y + share * (end[1] - y))

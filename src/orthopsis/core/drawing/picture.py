@@ -1,6 +1,6 @@
 """The picture of a solved exercise: its points, lines, faces, handles and measures, as the screen takes them."""
 
-from collections.abc import Iterator, Mapping
+from collections.abc import Iterator, Mapping, Sequence
 from itertools import chain
 
 from orthopsis.core.document.place import LAMP_FOOT, SUN, PlaceRef, thing_place, view_place
@@ -19,16 +19,11 @@ from orthopsis.core.things.parameters import Length
 from orthopsis.core.view.aim import AimRole
 
 
-def picture(solved: Solved) -> Picture:
-    """Return the picture of a solved exercise."""
+def picture(solved: Solved, *, is_moving: bool = False) -> Picture:
+    """Return the picture of a solved exercise; the named points are left out while a hand moves something."""
     prepared = solved.prepared
     sheet = prepared.sheet
     aims = _aims(solved)
-    places: dict[str, Place] = {}
-    for thing in solved.built:
-        places.update(thing.places)
-    for aim in aims:
-        places.pop(aim.name, None)
     marks = [_marks(prepared, *one) for one in zip(prepared.things, solved.built, strict=True)]
     return Picture(
         sheet=SheetSize(
@@ -51,12 +46,22 @@ def picture(solved: Solved) -> Picture:
             )
             for s in strips_for((aim.at for aim in aims), sheet)
         ],
-        points=places,
+        points={} if is_moving else _places(solved, aims),
         lines=list(solved.lines),
         faces=toned_faces(solved.prepared, solved.seen, solved.built),
         handles=[*_sheet_handles(prepared), *_light_handles(prepared), *chain(*(handles for handles, _ in marks))],
         measures=[*_sheet_measures(prepared), *chain(*(measures for _, measures in marks))],
     )
+
+
+def _places(solved: Solved, aims: Sequence[Aim]) -> dict[str, Place]:
+    """Return where the hand's points lie, by full name, those of the book of aims left out."""
+    places: dict[str, Place] = {}
+    for thing in solved.built:
+        places.update(thing.places)
+    for aim in aims:
+        places.pop(aim.name, None)
+    return places
 
 
 def _aims(solved: Solved) -> list[Aim]:

@@ -2,6 +2,7 @@
 
 from collections.abc import Iterator, Sequence
 from functools import lru_cache
+from typing import NamedTuple
 
 import numpy as np
 import shapely
@@ -21,6 +22,7 @@ from orthopsis.core.sight.order import painted_together
 from orthopsis.core.sight.solid import Face
 from orthopsis.core.things.answers import Field
 from orthopsis.core.view.eye import Array
+from orthopsis.core.view.frame import Frame
 
 UP = np.array([0.0, 1.0, 0.0])
 """Up in the world of an eye that looks straight ahead."""
@@ -119,30 +121,54 @@ def _toned(
     placed: Placed, seen: Seen, thing: Built, light: Light, lamp: Vector | None, *, is_far: bool
 ) -> Iterator[TonedFace]:  # fmt: skip
     page = thing.page if seen.solid is thing.solid else seen.solid.picture(seen.eye)
-    frame, is_front = placed.setting.frame.name, placed.setting.frame.kind == "one_point"
+    frame = placed.setting.frame
     # What is seen may be enlarged about the eye, so that it touches what it stands on.
     times = float(np.linalg.norm(seen.solid.places[0]) / np.linalg.norm(thing.solid.places[0])) if lamp else 1.0
-    for number, face in enumerate(seen.solid.faces):
-        is_outer = face.name in thing.outward
-        side, lit = f"{'' if is_outer else 'inner '}{face.turned}", ""
-        if lamp is None:
-            tone = (face_tone if is_outer else inside_tone)(face.turned, light, is_from_front=is_front)
-        else:
+    name = placed.values.name
+    looks: dict[tuple[str, bool, bool | None], _Look] = {}
+    is_pierced = seen.solid.topology is not thing.solid.topology
+    for number, face in enumerate(seen.solid.faces, start=placed.index * IDS):
+        is_lit = None
+        if lamp is not None:
             corners = seen.solid.places[[seen.solid.index(corner) for corner in face.corners]]
-            tone = lamp_tone(face.turned, light, is_lit=_is_lit(corners, times * np.array(lamp)), is_outer=is_outer)
-            lit = f" {tone}"
-        if is_far:
-            tone, lit = max(tone - 1, 0), f"{lit} far"
+            is_lit = _is_lit(corners, times * np.array(lamp))
+        key = face.turned, face.name in thing.outward, is_lit
+        look = looks.get(key)
+        if look is None:
+            look = looks[key] = _look(*key, light, frame, is_far=is_far)
+        loops = [[page[c] for c in loop] for loop in face.loops]
+        loops = _apart(loops) if is_pierced else loops
         yield TonedFace(
-            id=placed.index * IDS + number,
-            thing=placed.values.name,
-            name=face.name,
-            loops=_apart([[page[c] for c in loop] for loop in face.loops]),
-            tone=tone,
-            # By a lamp, and far away, faces that are turned alike may be light here and dark there.
-            direction="" if face.is_curved else f"{side}{lit}@{frame}",
-            turned=side,
+            number, name, face.name, loops, look.tone, "" if face.is_curved else look.direction, look.turned
         )
+
+
+class _Look(NamedTuple):
+    """How a face looks that is turned so, in this light: its tone, the direction it shares, and how it is turned."""
+
+    tone: int
+    direction: str
+    turned: str
+
+
+def _look(
+    turned: str, is_outer: bool, is_lit: bool | None, light: Light, frame: Frame, *, is_far: bool
+) -> _Look:  # fmt: skip
+    """Return how a face looks.
+
+    Args:
+        is_lit: whether a lamp shines on the side that is seen; None where the light is no lamp.
+    """
+    side, lit = f"{'' if is_outer else 'inner '}{turned}", ""
+    if is_lit is None:
+        tone = (face_tone if is_outer else inside_tone)(turned, light, is_from_front=frame.kind == "one_point")
+    else:
+        # By a lamp, and far away, faces that are turned alike may be light here and dark there.
+        tone = lamp_tone(turned, light, is_lit=is_lit, is_outer=is_outer)
+        lit = f" {tone}"
+    if is_far:
+        tone, lit = max(tone - 1, 0), f"{lit} far"
+    return _Look(tone, f"{side}{lit}@{frame.name}", side)
 
 
 def _apart(loops: list[list[Place]]) -> list[list[Place]]:

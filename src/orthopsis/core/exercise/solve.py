@@ -94,4 +94,4 @@ def draw_moving(exercise: Exercise) -> Picture:
     Raises:
         GeometryError: as ``draw``.
     """
-    return picture(solve(prepare(exercise), is_moving=True))
+    return picture(solve(prepare(exercise), is_moving=True), is_moving=True)

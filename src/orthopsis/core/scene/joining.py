@@ -180,7 +180,7 @@ def _cannot_stand(placed: Placed, other: Placed, joints: Mapping[str, Joint]) ->
 
 def _laid(placed: Placed, other: Placed, document: ThingDocument) -> Placed:
     """Return a thing on a face of another one; where that face is not drawn, nothing can be drawn on it."""
-    panel = faces_for(placed.kind, other).get(document.joined_by)
+    panel = _face(placed.kind, other, document.joined_by)
     anchor = Anchor(other.values.name, "", Point(0.0, 0.0), other=other.standing)
     if panel is not None:
         marks = tuple(Move("divide", placed.values.name, "", act) for act in panel.marks)
@@ -206,11 +206,18 @@ def face_key(name: str) -> str:
 
 def faces_for(kind: ThingKind, other: Placed) -> Mapping[str, Panel]:
     """Return the faces of a thing on which one of this kind can lie, by how the document says it: ``face_left``."""
-    return {
-        face_key(key): panel
-        for key, panel in other.standing.faces.items()
-        if (panel.is_drawn or kind.may_be_hidden) and kind.can_lie_on(panel)
-    }
+    return {face_key(name): panel for name, panel in other.standing.faces.items() if _is_offered(kind, panel)}
+
+
+def _face(kind: ThingKind, other: Placed, key: str) -> Panel | None:
+    """Return that one of these faces that the document calls so; the others need not be found."""
+    faces = other.standing.faces
+    panel = next((faces[name] for name in faces if face_key(name) == key), None)
+    return panel if panel is not None and _is_offered(kind, panel) else None
+
+
+def _is_offered(kind: ThingKind, panel: Panel) -> bool:
+    return (panel.is_drawn or kind.may_be_hidden) and kind.can_lie_on(panel)
 
 
 def _along(placed: Placed, joint: Joint, top: tuple[Point, str], gap_mm: float) -> tuple[Joint, InLine]:

@@ -100,15 +100,15 @@ class Sight:
         owner = np.repeat([i for i, _ in solid], [len(t.side_counts) for _, t in solid])
         is_open = np.repeat([t.is_open for _, t in solid], [len(t.side_counts) for _, t in solid])
         a, b = self._page[sides[:, 0]], self._page[sides[:, 1]]
-        begins = _begins(counts)
+        begins = begins_of(counts)
         area = np.add.reduceat(a[:, 0] * b[:, 1] - b[:, 0] * a[:, 1], begins) if len(sides) else np.zeros(0)
         keep = np.where(is_open, np.abs(area), area) > 2 * THIN_FACE_MM2
         kept = np.repeat(keep, counts)
         sides, self._sides, owner = sides[kept], counts[keep], owner[keep]
-        self._first_side = _begins(self._sides)
+        self._first_side = begins_of(self._sides)
         self._side_start, self._side_end = a[kept], b[kept]
         self._layer = np.array([thing.layer for thing in self._things], dtype=np.int64)[owner]
-        self._plane = _planes(places[sides[:, 0]], places[sides[:, 1]], self._first_side, eyes[owner])
+        self._plane = face_planes(places[sides[:, 0]], places[sides[:, 1]], self._first_side, eyes[owner])
         some = len(sides) > 0
         self._low = np.minimum.reduceat(self._side_start, self._first_side) if some else np.empty((0, 2))
         self._high = np.maximum.reduceat(self._side_start, self._first_side) if some else np.empty((0, 2))
@@ -293,12 +293,17 @@ def _boxes(low: Array, high: Array) -> NDArray[np.object_]:
     return np.asarray(linestrings(np.stack((low, high), axis=1)), dtype=object)
 
 
-def _begins(counts: Index) -> Index:
+def begins_of(counts: Index) -> Index:
     """Return where each of several runs begins that follow each other."""
-    return np.concatenate(([0], np.cumsum(counts)[:-1])).astype(np.int64) if len(counts) else counts
+    return np.cumsum(counts) - counts
 
 
-def _planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
+def runs(begins: Index, counts: Index) -> Index:
+    """Return the numbers in each of several runs, run after run."""
+    return np.repeat(begins - begins_of(counts), counts) + np.arange(counts.sum())
+
+
+def face_planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
     """Return (a, b, c) of each face with nearness = a x + b y + c on it, from its normal in the world.
 
     For points X on the face n·X = h; with X = z (u/d, v/d, 1) follows d/z = d (n·(u/d, v/d, 1)) / h.
@@ -315,16 +320,6 @@ def _planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
     height = np.einsum("ij,ij->i", normal, start[begins])
     a, b = normal[:, 0] / height, normal[:, 1] / height
     return np.column_stack((a, b, eyes[:, 2] * normal[:, 2] / height - a * eyes[:, 0] - b * eyes[:, 1]))
-
-
-def face_planes(eye: Eye, outlines: Sequence[Array]) -> Array:
-    """Return (a, b, c) with nearness = a x + b y + c on each face, from its corners in the world, shape (n, 3)."""
-    counts = np.array([len(outline) for outline in outlines], dtype=np.int64)
-    begins, start = _begins(counts), np.vstack(outlines)
-    following = np.arange(1, len(start) + 1)
-    following[begins + counts - 1] = begins
-    eyes = np.tile((*eye.principal.xy, eye.distance_mm), (len(outlines), 1))
-    return _planes(start, start[following], begins, eyes)
 
 
 def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:

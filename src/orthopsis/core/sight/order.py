@@ -6,6 +6,7 @@ other.
 
 from collections.abc import Sequence
 from graphlib import CycleError, TopologicalSorter
+from typing import NamedTuple
 
 import numpy as np
 import shapely
@@ -13,15 +14,16 @@ from numpy.typing import NDArray
 from shapely import STRtree
 
 from orthopsis.core.plane.tolerance import SAME_DEPTH, THIN_FACE_MM2
-from orthopsis.core.sight.hidden import Index, Mask, Seen, face_planes
-from orthopsis.core.sight.solid import Face, broad_faces, faces_toward_eye
+from orthopsis.core.sight.hidden import Index, Mask, Seen, begins_of, face_planes, runs
+from orthopsis.core.sight.solid import Face, face_areas_mm2
 from orthopsis.core.view.eye import Array
 
-Place = tuple[float, float]
 SNAP_MM = 1e-6
 """Grid on which overlaps are computed where they cannot be without one: slower, but it always succeeds."""
 CLEAR = 100 * SAME_DEPTH
 """Difference of nearness from which on one face is said to lie before another; where faces meet it is none."""
+MOST_COMPARED = 700
+"""So many faces are compared each with each; of more a tree finds those that may overlap."""
 
 
 def painted(seen: Seen) -> list[Face]:
@@ -32,28 +34,71 @@ def painted(seen: Seen) -> list[Face]:
 def painted_together(things: Sequence[Seen]) -> list[tuple[int, Face]]:
     """Return the faces that show of solids that touch, with the number of their solid, the far ones first."""
     shown: list[tuple[int, Face]] = []
-    outlines: list[list[list[Place]]] = []
+    parts: list[_Outlines] = []
     for number, seen in enumerate(things):
-        corners = seen.solid.picture(seen.eye)
-        faces = broad_faces(seen.solid, seen.eye) if seen.solid.is_open else faces_toward_eye(seen.solid, seen.eye)
-        shown += [(number, face) for face in faces]
-        outlines += [[[corners[c] for c in loop] for loop in face.loops] for face in faces]
-    if not shown or (len(things) == 1 and things[0].solid.topology.is_convex):
-        return shown
-    planes, of = np.empty((len(shown), 3)), np.array([number for number, _ in shown])
-    for number, seen in enumerate(things):
-        mine = np.flatnonzero(of == number).tolist()
-        if mine:
-            solid = seen.solid
-            outlines_in_world = [solid.places[[solid.index(name) for name in shown[i][1].corners]] for i in mine]
-            planes[mine] = face_planes(seen.eye, outlines_in_world)
-    return [shown[i] for i in _sorted(outlines, planes, of)]
+        topology, page = seen.solid.topology, seen.eye.see(seen.solid.places)
+        areas_mm2 = face_areas_mm2(topology, page)
+        faces = np.flatnonzero((np.abs(areas_mm2) if topology.is_open else areas_mm2) > THIN_FACE_MM2)
+        shown += [(number, topology.faces[i]) for i in faces.tolist()]
+        if len(things) == 1 and topology.is_convex:
+            return shown
+        parts.append(_outlines(seen, page, faces, number))
+    return [shown[i] for i in _sorted(_Outlines(*(np.concatenate(part) for part in zip(*parts, strict=True))))]
 
 
-def _sorted(outlines: Sequence[list[list[Place]]], planes: Array, of: Index) -> list[int]:
-    graph: dict[int, set[int]] = {i: set() for i in range(len(outlines))}
-    for nearer, farther in _overlapping(outlines, planes, of):
-        graph[nearer].add(farther)
+class _Outlines(NamedTuple):
+    """The outlines of faces on the page.
+
+    Attributes:
+        corners: the corners of all their loops, shape (n, 2), page mm.
+        counts: how many of these each face has, shape (f,).
+        loops: how many loops each face has, shape (f,).
+        loop_corners: how many corners each of these has.
+        planes: the nearness on each face, shape (f, 3); see ``face_planes``.
+        of: the number of the solid of each face.
+    """
+
+    corners: Array
+    counts: Index
+    loops: Index
+    loop_corners: Index
+    planes: Array
+    of: Index
+
+
+def _outlines(seen: Seen, page: Array, faces: Index, number: int) -> _Outlines:
+    """Return the outlines of some faces of a solid."""
+    topology, places = seen.solid.topology, seen.solid.places
+    counts, loops = topology.side_counts[faces], topology.loop_counts[faces]
+    sides = topology.side_rows[runs(begins_of(topology.side_counts)[faces], counts)]
+    eyes = np.tile((*seen.eye.principal.xy, seen.eye.distance_mm), (len(faces), 1))
+    return _Outlines(
+        page[sides[:, 0]],
+        counts,
+        loops,
+        topology.loop_sides[runs(begins_of(topology.loop_counts)[faces], loops)],
+        face_planes(places[sides[:, 0]], places[sides[:, 1]], begins_of(counts), eyes),
+        np.full(len(faces), number),
+    )
+
+
+def _sorted(outlines: _Outlines) -> list[int]:
+    """Return the numbers of the faces, the far ones first.
+
+    Of two of which one lies before the other it is mostly enough to know that their boxes overlap; only where that
+    leads into a ring is it asked whether they do.
+    """
+    first, second = _boxes_overlap(outlines)
+    before, after = _wholly_before(outlines, first, second), _wholly_before(outlines, second, first)
+    # Two that meet in a line may each seem wholly before the other: whether they overlap at all has to be looked at.
+    open_ = before == after
+    nearer, farther = np.where(before, first, second)[~open_], np.where(before, second, first)[~open_]
+    areas = _areas(outlines) if len(first) else np.empty(0, dtype=object)
+    looked_at = _looked_at(outlines, areas, *_overlapping(areas, first[open_], second[open_]))
+    try:
+        return list(TopologicalSorter(_graph(outlines, looked_at, (nearer, farther))).static_order())
+    except CycleError:
+        graph = _graph(outlines, looked_at, _overlapping(areas, nearer, farther))
     try:
         return list(TopologicalSorter(graph).static_order())
     except CycleError:
@@ -61,63 +106,83 @@ def _sorted(outlines: Sequence[list[list[Place]]], planes: Array, of: Index) -> 
         return sorted(graph, key=lambda i: -len(graph[i]))
 
 
-def _areas(outlines: Sequence[list[list[Place]]]) -> NDArray[np.object_]:
+def _graph(outlines: _Outlines, *pairs: tuple[Index, Index]) -> dict[int, set[int]]:
+    """Return for each face those that lie behind it, from pairs of a nearer one and a farther one."""
+    graph: dict[int, set[int]] = {i: set() for i in range(len(outlines.counts))}
+    for nearer, farther in pairs:
+        for one, other in zip(nearer.tolist(), farther.tolist(), strict=True):
+            graph[one].add(other)
+    return graph
+
+
+def _areas(outlines: _Outlines) -> NDArray[np.object_]:
     """Return the areas of faces, each an outline with its holes; all at once, which is quicker."""
-    rings = [loop for loops in outlines for loop in loops]
-    corners = np.array([corner for ring in rings for corner in ring])
-    of_ring = np.repeat(np.arange(len(rings)), [len(ring) for ring in rings])
-    of_face = np.repeat(np.arange(len(outlines)), [len(loops) for loops in outlines])
-    drawn = np.asarray(shapely.linearrings(corners, indices=of_ring), dtype=object)
-    return np.asarray(shapely.polygons(drawn, indices=of_face), dtype=object)
-
-
-def _overlapping(outlines: Sequence[list[list[Place]]], planes: Array, of: Index) -> list[tuple[int, int]]:
-    """Return (nearer, farther) for all pairs of faces that overlap on the page.
-
-    Of two in one plane that of the later solid lies before the other: the bottom of what is open and stands on a top.
-
-    Args:
-        of: the number of the solid of each face.
-    """
-    areas = _areas(outlines)
+    of_loop = np.repeat(np.arange(len(outlines.loop_corners)), outlines.loop_corners)
+    of_face = np.repeat(np.arange(len(outlines.loops)), outlines.loops)
+    drawn = np.asarray(shapely.linearrings(outlines.corners, indices=of_loop), dtype=object)
+    areas = np.asarray(shapely.polygons(drawn, indices=of_face), dtype=object)
     broken = ~shapely.is_valid(areas)  # faces seen nearly edge-on may cross themselves by rounding
     areas[broken] = shapely.make_valid(areas[broken])
-    first, second = STRtree(areas).query(areas, predicate="intersects")
-    once = first < second
-    first, second = first[once], second[once]
     shapely.prepare(areas)
+    return areas
+
+
+def _overlapping(areas: NDArray[np.object_], first: Index, second: Index) -> tuple[Index, Index]:
+    """Return those of pairs of faces that overlap on the page, rather than meet at most in a line."""
+    overlap = shapely.intersects(areas[first], areas[second])
+    first, second = first[overlap], second[overlap]
     apart = shapely.touches(areas[first], areas[second])
-    first, second = first[~apart], second[~apart]
-    before, after = _wholly_before(outlines, planes, first, second), _wholly_before(outlines, planes, second, first)
-    # Two that meet in a line may each seem wholly before the other: whether they overlap at all has to be looked at.
-    open_ = before == after
-    nearness = np.where(before, 1.0, -1.0)
-    own, other = first[open_], second[open_]
-    shared, gap = _nearness(areas, planes, own, other)
-    gap[shared & (np.abs(gap) <= CLEAR) & (of[own] < of[other])] = -1.0
-    nearness[open_] = gap
-    swapped = nearness < 0
-    nearer, farther = np.where(swapped, second, first), np.where(swapped, first, second)
+    return first[~apart], second[~apart]
+
+
+def _looked_at(
+    outlines: _Outlines, areas: NDArray[np.object_], first: Index, second: Index
+) -> tuple[Index, Index]:  # fmt: skip
+    """Return the nearer and the farther ones of pairs of faces that overlap, by a place of the overlap.
+
+    Of two in one plane that of the later solid lies before the other: the bottom of what is open and stands on a top.
+    """
+    shared, nearness = _nearness(areas, outlines.planes, first, second)
+    nearness[shared & (np.abs(nearness) <= CLEAR) & (outlines.of[first] < outlines.of[second])] = -1.0
     clear = np.abs(nearness) > CLEAR
-    return list(zip(nearer[clear].tolist(), farther[clear].tolist(), strict=True))
+    swapped = nearness < 0
+    return np.where(swapped, second, first)[clear], np.where(swapped, first, second)[clear]
 
 
-def _wholly_before(outlines: Sequence[list[list[Place]]], planes: Array, face: Index, other: Index) -> Mask:
+def _boxes_overlap(outlines: _Outlines) -> tuple[Index, Index]:
+    """Return the pairs of faces whose boxes overlap on the page, each once."""
+    if len(outlines.counts) == 0:
+        return outlines.of, outlines.of
+    begins = begins_of(outlines.counts)
+    low, high = np.minimum.reduceat(outlines.corners, begins), np.maximum.reduceat(outlines.corners, begins)
+    if len(low) > MOST_COMPARED:
+        boxes = np.asarray(shapely.box(*low.T, *high.T), dtype=object)
+        one, other = STRtree(boxes).query(boxes)
+        once = one < other
+        return one[once], other[once]
+    overlap = np.triu(np.ones((len(low), len(low)), dtype=bool), 1)
+    for axis in (0, 1):
+        overlap &= low[:, None, axis] < high[None, :, axis]
+        overlap &= low[None, :, axis] < high[:, None, axis]
+    first, second = np.nonzero(overlap)
+    return first, second
+
+
+def _wholly_before(outlines: _Outlines, face: Index, other: Index) -> Mask:
     """Tell of pairs of faces whether one lies before the other wherever either of them is: no place need be sought.
 
     Of two planes one is before the other all over a face if it is so at its corners.
     """
-    corners = [np.array([corner for loop in loops for corner in loop]) for loops in outlines]
     result = np.zeros(len(face), dtype=bool)
+    if not len(face):
+        return result
+    begins = begins_of(outlines.counts)
+    gap = outlines.planes[face] - outlines.planes[other]
     for at in (face, other):
-        places = [corners[i] for i in at.tolist()]
-        if not places:
-            break
-        counts = np.array([len(own) for own in places])
-        gap = np.repeat(planes[face] - planes[other], counts, axis=0)
-        place, begins = np.vstack(places), np.cumsum(counts) - counts
-        nearer = gap[:, 0] * place[:, 0] + gap[:, 1] * place[:, 1] + gap[:, 2]
-        result |= (np.minimum.reduceat(nearer, begins) > -CLEAR) & (np.maximum.reduceat(nearer, begins) > CLEAR)
+        counts = outlines.counts[at]
+        place, of = outlines.corners[runs(begins[at], counts)], np.repeat(gap, counts, axis=0)
+        nearer, starts = of[:, 0] * place[:, 0] + of[:, 1] * place[:, 1] + of[:, 2], begins_of(counts)
+        result |= (np.minimum.reduceat(nearer, starts) > -CLEAR) & (np.maximum.reduceat(nearer, starts) > CLEAR)
     return result
 
 

@@ -73,6 +73,8 @@ class Topology:
         edge_rows: rows of the ends of each edge, shape (e, 2).
         side_rows: rows of the ends of each side of each face, holes included, shape (s, 2).
         side_counts: how many sides each face has, shape (f,).
+        loop_counts: how many loops each face has, shape (f,).
+        loop_sides: how many sides each of these loops has, face after face.
     """
 
     def __init__(
@@ -95,6 +97,8 @@ class Topology:
         ]
         self.side_rows = np.array([pair for face in sides for pair in face], dtype=np.int64).reshape(-1, 2)
         self.side_counts = np.array([len(face) for face in sides], dtype=np.int64)
+        self.loop_counts = np.array([len(face.loops) for face in faces], dtype=np.int64)
+        self.loop_sides = np.array([len(loop) for face in faces for loop in face.loops], dtype=np.int64)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
@@ -148,23 +152,18 @@ NOTHING = Solid(Topology((), (), ()), np.empty((0, 3)))
 
 def faces_toward_eye(solid: Solid, eye: Eye) -> list[Face]:
     """Return the faces whose outer side is seen: those whose corners run anticlockwise on the page."""
-    return _among(solid, _areas_mm2(solid, eye))
-
-
-def broad_faces(solid: Solid, eye: Eye) -> list[Face]:
-    """Return the faces that cover some of the page, rather than being seen edge-on."""
-    return _among(solid, np.abs(_areas_mm2(solid, eye)))
-
-
-def _among(solid: Solid, areas_mm2: Array) -> list[Face]:
+    areas_mm2 = face_areas_mm2(solid.topology, eye.see(solid.places))
     return [solid.faces[i] for i in np.flatnonzero(areas_mm2 > THIN_FACE_MM2).tolist()]
 
 
-def _areas_mm2(solid: Solid, eye: Eye) -> Array:
-    """Return the area of each face on the page without its holes, positive where its outer side is seen."""
-    sides, counts = solid.topology.side_rows, solid.topology.side_counts
+def face_areas_mm2(topology: Topology, page: Array) -> Array:
+    """Return the area of each face on the page without its holes, positive where its outer side is seen.
+
+    Args:
+        page: its corners as the eye sees them, shape (n, 2), page mm.
+    """
+    sides, counts = topology.side_rows, topology.side_counts
     if not len(counts):
         return np.zeros(0)
-    page = eye.see(solid.places)
     area: Array = np.add.reduceat(cross(page[sides[:, 0]], page[sides[:, 1]]), np.cumsum(counts) - counts)
     return area / 2

@@ -36,12 +36,10 @@ class Eye:
 
         Source: central projection, x' = d x / z (any textbook; from memory).
         """
-        z = world[:, 2]
-        if np.any(z <= 0):
+        z = world[:, 2:]
+        if (z <= 0).any():
             raise behind_the_eye()
-        px, py = self.principal.xy
-        scale = self.distance_mm / z
-        return np.column_stack((px + world[:, 0] * scale, py + world[:, 1] * scale))
+        return np.asarray(world[:, :2] * (self.distance_mm / z) + self.principal.xy)
 
     def nearness(self, world: Array) -> Array:
         """Return distance / z of world points: 1 on the picture plane, 0 at infinity.

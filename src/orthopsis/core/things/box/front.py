@@ -4,8 +4,9 @@ It knows boxes whose front is parallel to the picture, anywhere about the point,
 way, or a true cube. An open one has no front face: one looks into it.
 """
 
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import replace
+from functools import partial
 
 from propcache.api import cached_property
 
@@ -17,6 +18,7 @@ from orthopsis.core.things.answers import Clause, Free, Handle
 from orthopsis.core.things.box.front_block import CORNER_WORDS, FrontBlock
 from orthopsis.core.things.box.front_recipe import recipe
 from orthopsis.core.things.depth import dragged, kept
+from orthopsis.core.things.lazily import Lazily
 from orthopsis.core.things.parameters import FIRST_CORNER, Value
 from orthopsis.core.things.setting import Joint, Setting
 from orthopsis.core.view.aim import AimRole
@@ -142,44 +144,53 @@ class FrontBox(FrontBlock):
         return {**front, "depth": share * distance(there.corners[there.depth_corner], self.goal)}
 
     @cached_property
-    def joints(self) -> Mapping[str, Joint]:
-        """Where others can stand: on its top, beside it to the right, and behind it at the same height."""
-        points, near, n = self.corners, self.setting.frame.eye.distance_mm, self.values.full
-        result = {
-            "on_top": Joint("on top of", points["top_left"], "", near),
-            "beside_right": Joint(
-                "to the right of",
-                points["bottom_right"],
-                n("front.bottom_right"),
-                near,
-                at=f"front {CORNER_WORDS['bottom_right']} corner",
-            ),
-        }
-        if "bottom_left" in self.guided:
-            back = between(points["bottom_left"], self.goal, self.depth_share)
-            at = f"back {CORNER_WORDS['bottom_left']} corner"
-            depth = near / (1 - self.depth_share)
-            result["behind"] = Joint("behind", back, n("back.bottom_left"), depth, at=at)
-        over = (points["top_left"], n("front.top_left"))
-        says = "further back in line with"
-        at = f"front {CORNER_WORDS['bottom_left']} corner"
-        result["in_line"] = Joint(says, points["bottom_left"], n("front.bottom_left"), near, over, "away", at)
-        return {**result, **self._alley}
+    def _joints_found(self) -> dict[str, Joint]:
+        return {}
 
     @property
-    def _alley(self) -> Mapping[str, Joint]:
-        """Where another can stand beyond an alley: on the ground line of the side that shows; nowhere if none does."""
+    def joints(self) -> Mapping[str, Joint]:
+        """Where others can stand: on its top, beside it to the right, and behind it at the same height."""
         shown = [c for c in ("bottom_right", "bottom_left") if c in self.guided and self._leads_out(c)]
-        if not shown:
-            return {}
-        corner, depth = shown[0], self.setting.frame.eye.distance_mm / (1 - self.depth_share)
+        found: dict[str, Callable[[], Joint]] = {"on_top": self._on_top, "beside_right": self._beside}
+        if "bottom_left" in self.guided:
+            found["behind"] = self._behind
+        found["in_line"] = self._in_line
+        found |= {"alley": partial(self._alley, shown[0])} if shown else {}
+        return Lazily(found, self._joints_found)
+
+    def _on_top(self) -> Joint:
+        return Joint("on top of", self.corners["top_left"], "", self._near)
+
+    def _beside(self) -> Joint:
+        corner, name = "bottom_right", self.values.full("front.bottom_right")
+        at = f"front {CORNER_WORDS[corner]} corner"
+        return Joint("to the right of", self.corners[corner], name, self._near, at=at)
+
+    def _behind(self) -> Joint:
+        at = f"back {CORNER_WORDS['bottom_left']} corner"
+        name = self.values.full("back.bottom_left")
+        return Joint("behind", self.behind("bottom_left"), name, self._near / (1 - self.depth_share), at=at)
+
+    def _in_line(self) -> Joint:
+        corner, n = "bottom_left", self.values.full
+        over, at = (self.corners["top_left"], n("front.top_left")), f"front {CORNER_WORDS[corner]} corner"
+        says = "further back in line with"
+        return Joint(says, self.corners[corner], n(f"front.{corner}"), self._near, over, "away", at)
+
+    def _alley(self, corner: str) -> Joint:
+        """Return where another can stand beyond an alley: on the ground line of the side that shows."""
+        n, at, depth = self.values.full, f"back {CORNER_WORDS[corner]} corner", self._near / (1 - self.depth_share)
         top = corner.replace("bottom", "top")
-        back = {name: between(self.corners[name], self.goal, self.depth_share) for name in (corner, top)}
-        n, at = self.values.full, f"back {CORNER_WORDS[corner]} corner"
-        over = (back[top], n(f"back.{top}"))
+        over = (self.behind(top), n(f"back.{top}"))
         says = "beyond an alley behind"
-        joint = Joint(says, back[corner], n(f"back.{corner}"), depth, over, "away", at, is_alley=True, holds=corner)
-        return {"alley": joint}
+        return Joint(
+            says, self.behind(corner), n(f"back.{corner}"), depth, over, "away", at, is_alley=True, holds=corner
+        )
+
+    @property
+    def _near(self) -> float:
+        """How far the front is from the eye, mm."""
+        return self.setting.frame.eye.distance_mm
 
     def _leads_out(self, corner: str) -> bool:
         """Tell whether the side at a lower corner shows: the point lies beyond it."""

@@ -1,8 +1,7 @@
 """A block whose front is drawn true, in one-point perspective: its corners, how deep it is, its solid and faces."""
 
-from collections.abc import Mapping
-from dataclasses import replace
-from functools import lru_cache
+from collections.abc import Callable, Mapping
+from functools import lru_cache, partial
 
 import numpy as np
 from propcache.api import cached_property
@@ -13,6 +12,7 @@ from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.homogeneous import Point, between, distance
 from orthopsis.core.sight.solid import Edge, Face, Solid, Topology
 from orthopsis.core.things.depth import FARTHEST_SHARE, HALF_WAY, measured_share
+from orthopsis.core.things.lazily import Lazily
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
 from orthopsis.core.wording.names import Feature, LineKind
@@ -154,22 +154,28 @@ class FrontBlock(Standing):
         return np.asarray(eye.ray(self.goal) * eye.world_length(self.goal, self.depth_share))
 
     @cached_property
+    def _faces_found(self) -> dict[str, Panel]:
+        return {}
+
+    @property
     def faces(self) -> Mapping[str, Panel]:
         """The front, the sides whose edges are drawn, and, where there is a back, those that are hidden."""
-        guided, result, hidden = set(self.guided), dict[str, Panel](), dict[str, Panel]()
+        guided = set(self.guided)
+        result, hidden = dict[str, Callable[[], Panel]](), dict[str, Callable[[], Panel]]()
         if not self.values.is_open:
-            result["front"] = self._front_panel()
+            result["front"] = self._front_panel
         for side, (one, two) in SIDE_FACES.items():
             low, top = (one, two) if side in ("right", "bottom") else (two, one)
             if {low, top} <= guided and (self.values.shows_inside or self._is_outward(side, low)):
-                result[side] = self._side_panel(side, low, top)
+                result[side] = partial(self._side_panel, side, low, top)
             elif guided:
-                hidden[side] = replace(self._side_panel(side, low, top), is_drawn=False)
+                hidden[side] = partial(self._side_panel, side, low, top, is_drawn=False)
         found = result | hidden
         is_under = self.values.first.y < self.setting.frame.level_mm
         if "bottom" in found and is_under and not self.stands_on_another:
-            found["ground"] = found["bottom"].ground
-        return found
+            under = found["bottom"]
+            found["ground"] = lambda: under().ground
+        return Lazily(found, self._faces_found)
 
     def _front_panel(self) -> Panel:
         n, at, way = self.values.full, self.setting.frame.eye.at, self.setting.frame.way
@@ -206,7 +212,7 @@ class FrontBlock(Standing):
             outward=away_from(self.deep),
         )  # fmt: skip
 
-    def _side_panel(self, side: str, low: str, top: str) -> Panel:
+    def _side_panel(self, side: str, low: str, top: str, *, is_drawn: bool = True) -> Panel:
         n, eye, way = self.values.full, self.setting.frame.eye, self.setting.frame.way
         start, end = self.corners[low], self.corners[top]
         is_level = side in ("top", "bottom")
@@ -235,6 +241,7 @@ class FrontBlock(Standing):
             axes=(vector(self.deep), vector(eye.at(end) - eye.at(start))),
             first_says=f"{side} edge of the front",
             is_level=is_level,
+            is_drawn=is_drawn,
             is_seen=self._is_outward(side, low),
             back=Back(
                 n(f"front.{low_over}"), n(f"front.{top_over}"), n(f"back.{low_over}"), n(f"back.{top_over}"),
