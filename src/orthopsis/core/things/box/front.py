@@ -6,7 +6,6 @@ way, or a true cube. An open one has no front face: one looks into it.
 
 from collections.abc import Callable, Mapping
 from dataclasses import replace
-from functools import partial
 
 from propcache.api import cached_property
 
@@ -144,19 +143,27 @@ class FrontBox(FrontBlock):
         return {**front, "depth": share * distance(there.corners[there.depth_corner], self.goal)}
 
     @cached_property
+    def _leading(self) -> str:
+        """The lower corner at which a side shows; empty if none does."""
+        shown = (c for c in ("bottom_right", "bottom_left") if c in self.guided and self._leads_out(c))
+        return next(shown, "")
+
+    @cached_property
+    def _ways_to_stand(self) -> Mapping[str, Callable[["FrontBox"], Joint]]:
+        """Where others can stand: how each place is found."""
+        found = {"on_top": FrontBox._on_top, "beside_right": FrontBox._beside}
+        found |= {"behind": FrontBox._behind} if "bottom_left" in self.guided else {}
+        found["in_line"] = FrontBox._in_line
+        return found | ({"alley": FrontBox._alley} if self._leading else {})
+
+    @cached_property
     def _joints_found(self) -> dict[str, Joint]:
         return {}
 
     @property
     def joints(self) -> Mapping[str, Joint]:
         """Where others can stand: on its top, beside it to the right, and behind it at the same height."""
-        shown = [c for c in ("bottom_right", "bottom_left") if c in self.guided and self._leads_out(c)]
-        found: dict[str, Callable[[], Joint]] = {"on_top": self._on_top, "beside_right": self._beside}
-        if "bottom_left" in self.guided:
-            found["behind"] = self._behind
-        found["in_line"] = self._in_line
-        found |= {"alley": partial(self._alley, shown[0])} if shown else {}
-        return Lazily(found, self._joints_found)
+        return Lazily(self._ways_to_stand, lambda key: self._ways_to_stand[key](self), self._joints_found)
 
     def _on_top(self) -> Joint:
         return Joint("on top of", self.corners["top_left"], "", self._near)
@@ -177,8 +184,9 @@ class FrontBox(FrontBlock):
         says = "further back in line with"
         return Joint(says, self.corners[corner], n(f"front.{corner}"), self._near, over, "away", at)
 
-    def _alley(self, corner: str) -> Joint:
+    def _alley(self) -> Joint:
         """Return where another can stand beyond an alley: on the ground line of the side that shows."""
+        corner = self._leading
         n, at, depth = self.values.full, f"back {CORNER_WORDS[corner]} corner", self._near / (1 - self.depth_share)
         top = corner.replace("bottom", "top")
         over = (self.behind(top), n(f"back.{top}"))

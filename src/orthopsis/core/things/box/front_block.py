@@ -1,7 +1,7 @@
 """A block whose front is drawn true, in one-point perspective: its corners, how deep it is, its solid and faces."""
 
-from collections.abc import Callable, Mapping
-from functools import lru_cache, partial
+from collections.abc import Mapping
+from functools import lru_cache
 
 import numpy as np
 from propcache.api import cached_property
@@ -154,28 +154,39 @@ class FrontBlock(Standing):
         return np.asarray(eye.ray(self.goal) * eye.world_length(self.goal, self.depth_share))
 
     @cached_property
-    def _faces_found(self) -> dict[str, Panel]:
+    def _sides(self) -> Mapping[str, tuple[str, str, bool]]:
+        """The sides on which things can lie: their corners of the front, and whether their edges are drawn."""
+        guided = set(self.guided)
+        drawn, hidden = dict[str, tuple[str, str, bool]](), dict[str, tuple[str, str, bool]]()
+        for side, (one, two) in SIDE_FACES.items():
+            low, top = (one, two) if side in ("right", "bottom") else (two, one)
+            if {low, top} <= guided and (self.values.shows_inside or self._is_outward(side, low)):
+                drawn[side] = low, top, True
+            elif guided:
+                hidden[side] = low, top, False
+        return drawn | hidden
+
+    @cached_property
+    def _turned(self) -> tuple[str, ...]:
+        """The ways its faces are turned, and the ground under it, if it stands there."""
+        front = () if self.values.is_open else ("front",)
+        is_under = self.values.first.y < self.setting.frame.level_mm
+        ground = ("ground",) if "bottom" in self._sides and is_under and not self.stands_on_another else ()
+        return (*front, *self._sides, *ground)
+
+    @cached_property
+    def _panels(self) -> dict[str, Panel]:
         return {}
 
     @property
     def faces(self) -> Mapping[str, Panel]:
         """The front, the sides whose edges are drawn, and, where there is a back, those that are hidden."""
-        guided = set(self.guided)
-        result, hidden = dict[str, Callable[[], Panel]](), dict[str, Callable[[], Panel]]()
-        if not self.values.is_open:
-            result["front"] = self._front_panel
-        for side, (one, two) in SIDE_FACES.items():
-            low, top = (one, two) if side in ("right", "bottom") else (two, one)
-            if {low, top} <= guided and (self.values.shows_inside or self._is_outward(side, low)):
-                result[side] = partial(self._side_panel, side, low, top)
-            elif guided:
-                hidden[side] = partial(self._side_panel, side, low, top, is_drawn=False)
-        found = result | hidden
-        is_under = self.values.first.y < self.setting.frame.level_mm
-        if "bottom" in found and is_under and not self.stands_on_another:
-            under = found["bottom"]
-            found["ground"] = lambda: under().ground
-        return Lazily(found, self._faces_found)
+        return Lazily(self._turned, self._panel, self._panels)
+
+    def _panel(self, turned: str) -> Panel:
+        if turned == "ground":
+            return self.faces["bottom"].ground
+        return self._front_panel() if turned == "front" else self._side_panel(turned, *self._sides[turned])
 
     def _front_panel(self) -> Panel:
         n, at, way = self.values.full, self.setting.frame.eye.at, self.setting.frame.way
@@ -212,7 +223,7 @@ class FrontBlock(Standing):
             outward=away_from(self.deep),
         )  # fmt: skip
 
-    def _side_panel(self, side: str, low: str, top: str, *, is_drawn: bool = True) -> Panel:
+    def _side_panel(self, side: str, low: str, top: str, is_drawn: bool = True) -> Panel:
         n, eye, way = self.values.full, self.setting.frame.eye, self.setting.frame.way
         start, end = self.corners[low], self.corners[top]
         is_level = side in ("top", "bottom")
