@@ -97,12 +97,14 @@ class Sight:
             solid = [(0, _NOTHING)]
         counts = np.concatenate([t.side_counts for _, t in solid])
         sides = np.vstack([t.side_rows + self._first_row[i] for i, t in solid])
-        owner = np.repeat([i for i, _ in solid], [len(t.side_counts) for _, t in solid])
+        face_counts = [len(t.side_counts) for _, t in solid]
+        owner = np.repeat([i for i, _ in solid], face_counts)
         is_open = np.repeat([t.is_open for _, t in solid], [len(t.side_counts) for _, t in solid])
         a, b = self._page[sides[:, 0]], self._page[sides[:, 1]]
         begins = begins_of(counts)
         area = np.add.reduceat(a[:, 0] * b[:, 1] - b[:, 0] * a[:, 1], begins) if len(sides) else np.zeros(0)
         keep = np.where(is_open, np.abs(area), area) > 2 * THIN_FACE_MM2
+        self._set_turned_away(solid, face_counts, (area < -2 * THIN_FACE_MM2) & ~is_open)
         kept = np.repeat(keep, counts)
         sides, self._sides, owner = sides[kept], counts[keep], owner[keep]
         self._first_side = begins_of(self._sides)
@@ -114,13 +116,30 @@ class Sight:
         self._high = np.maximum.reduceat(self._side_start, self._first_side) if some else np.empty((0, 2))
         self._tree = STRtree(_boxes(self._low, self._high))
 
+    def _set_turned_away(self, solid: Sequence[tuple[int, Topology]], face_counts: Sequence[int], away: Mask) -> None:
+        """Keep which edges no eye can see from here, since both their faces are turned away from it."""
+        self._is_away = [np.zeros(len(thing.solid.edges), dtype=bool) for thing in self._things]
+        first = 0
+        for (i, topology), count in zip(solid, face_counts, strict=True):
+            if len(topology.edges) and count:
+                faces = topology.faces_at
+                self._is_away[i] = np.all((faces >= 0) & away[first : first + count][faces], axis=1)
+            first += count
+
     def pieces(self) -> list[list[Piece]]:
         """Return for each thing the seen and hidden pieces of its edges, in edge order."""
         owners = [(thing, edge) for thing, seen in enumerate(self._things) for edge in seen.solid.edges]
         result: list[list[Piece]] = [[] for _ in self._things]
-        for number, start, end, visible in self._cut(self._segments()):
-            thing, edge = owners[number]
-            result[thing].append(Piece(edge, start, end, visible))
+        is_away = np.concatenate(self._is_away) if owners else np.zeros(0, dtype=bool)
+        asked, unseen = np.flatnonzero(~is_away), np.flatnonzero(is_away)
+        edge, low, high, visible = self._cut(self._segments(asked))
+        number = np.concatenate((asked[edge], unseen))
+        none = np.zeros(len(unseen))
+        columns = number, *(np.concatenate(two) for two in ((low, none), (high, none + 1), (visible, none > 0)))
+        order = np.argsort(number, kind="stable")
+        for i, start, end, is_visible in zip(*(column[order].tolist() for column in columns), strict=True):
+            thing, own = owners[i]
+            result[thing].append(Piece(own, start, end, is_visible))
         for thing, seen in enumerate(self._things):
             if seen.see_through:
                 alone = Sight([replace(seen, see_through=False)]).pieces()[0]
@@ -131,19 +150,21 @@ class Sight:
         """Return the shares (from, to) of a page line behind everything, such as the eye level, that are seen."""
         zero, last = np.zeros(1), np.array([1 + max((t.layer for t in self._things), default=0)], dtype=np.int64)
         line = _Segments(np.array([start], float), np.array([end], float), zero, zero, last, last)
-        return [(t0, t1) for _, t0, t1, visible in self._cut(line) if visible]
+        _, low, high, visible = self._cut(line)
+        return list(zip(low[visible].tolist(), high[visible].tolist(), strict=True))
 
-    def _segments(self) -> _Segments:
+    def _segments(self, asked: Index) -> _Segments:
+        """Return those edges that are asked about."""
         if not self._things:
             none = np.empty(0)
             return _Segments(np.empty((0, 2)), np.empty((0, 2)), none, none, none.astype(int), none.astype(int))
         rows = [t.solid.topology.edge_rows + first for t, first in zip(self._things, self._first_row, strict=False)]
-        start, end = np.vstack(rows).T
-        layer = np.repeat([thing.layer for thing in self._things], [len(r) for r in rows])
+        start, end = np.vstack(rows)[asked].T
+        layer = np.repeat([thing.layer for thing in self._things], [len(r) for r in rows])[asked]
         return _Segments(self._page[start], self._page[end], self._near[start], self._near[end], layer, layer + 1)
 
-    def _cut(self, segments: _Segments) -> list[tuple[int, float, float, bool]]:
-        """Return (edge number, from, to, visible), in order along each edge, neighbours of one kind joined."""
+    def _cut(self, segments: _Segments) -> tuple[Index, Array, Array, Mask]:
+        """Return edge numbers, from, to, visible, in order along each edge, neighbours of one kind joined."""
         edge, face = self._pairs(segments)
         cut_edge, cut_at = self._crossings(segments, edge, face)
         count = len(segments.start)
@@ -322,11 +343,10 @@ def face_planes(start: Array, end: Array, begins: Index, eyes: Array) -> Array:
     return np.column_stack((a, b, eyes[:, 2] * normal[:, 2] / height - a * eyes[:, 0] - b * eyes[:, 1]))
 
 
-def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> list[tuple[int, float, float, bool]]:
+def _joined(edge: Index, low: Array, high: Array, hidden: Mask) -> tuple[Index, Array, Array, Mask]:
     """Return the pieces with those neighbours on one edge joined that look alike."""
     if not len(edge):
-        return []
+        return edge, low, high, hidden
     begins = np.flatnonzero(np.concatenate(([True], (edge[1:] != edge[:-1]) | (hidden[1:] != hidden[:-1]))))
     ends = np.concatenate((begins[1:], [len(edge)])) - 1
-    columns = edge[begins], low[begins], high[ends], ~hidden[begins]
-    return list(zip(*(column.tolist() for column in columns), strict=True))
+    return edge[begins], low[begins], high[ends], ~hidden[begins]

@@ -4,9 +4,11 @@ Solids have plane faces. Vertices and faces carry names, so that every point and
 with what the construction made under the same name.
 """
 
+from collections.abc import Sequence
 from dataclasses import dataclass, replace
 
 import numpy as np
+from numpy.typing import NDArray
 
 from orthopsis.core.plane.polygon import cross
 from orthopsis.core.plane.tolerance import THIN_FACE_MM2
@@ -75,6 +77,7 @@ class Topology:
         side_counts: how many sides each face has, shape (f,).
         loop_counts: how many loops each face has, shape (f,).
         loop_sides: how many sides each of these loops has, face after face.
+        faces_at: the two faces that meet at each edge, shape (e, 2); (-1, -1) where that is not known.
     """
 
     def __init__(
@@ -99,6 +102,23 @@ class Topology:
         self.side_counts = np.array([len(face) for face in sides], dtype=np.int64)
         self.loop_counts = np.array([len(face.loops) for face in faces], dtype=np.int64)
         self.loop_sides = np.array([len(loop) for face in faces for loop in face.loops], dtype=np.int64)
+        self.faces_at = _faces_at(sides, ends)
+
+
+def _faces_at(sides: Sequence[Sequence[tuple[int, int]]], edges: Sequence[tuple[int, int]]) -> NDArray[np.int64]:
+    """Return the two faces that meet at each edge; of a surface that is not closed none.
+
+    Args:
+        sides: of each face the rows of the ends of its sides.
+        edges: the rows of the ends of the edges.
+    """
+    found: dict[frozenset[int], list[int]] = {}
+    for number, face in enumerate(sides):
+        for side in face:
+            found.setdefault(frozenset(side), []).append(number)
+    if any(len(faces) != 2 for faces in found.values()):
+        return np.full((len(edges), 2), -1, dtype=np.int64)
+    return np.array([found.get(frozenset(ends), (-1, -1)) for ends in edges], dtype=np.int64).reshape(-1, 2)
 
 
 @dataclass(frozen=True, slots=True, eq=False)
