@@ -6,6 +6,7 @@ There that side and the lines which lead out of the face lie on one another: the
 from typing import Any
 
 import pytest
+from any_edit import faults
 from hypothesis import assume, given
 from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point, solved
@@ -173,3 +174,25 @@ def test_the_handle_lies_where_the_measure_ends(level_mm: float) -> None:
     assert standing.handles["deep"].at == end
     assert ((end.x - start.x) ** 2 + (end.y - start.y) ** 2) ** 0.5 == pytest.approx(8.0)
     assert standing.handles["deep"].drag(end) == {"deep": pytest.approx(8.0)}
+
+
+@pytest.mark.parametrize("corner", ["auto", "5", "6"])
+@pytest.mark.parametrize("form", ["block", "round"])
+@pytest.mark.parametrize("x_mm", [130.0, 200.0, 390.0])
+def test_letters_with_their_tops_on_the_eye_level_are_led_there_from_a_corner_under_it(
+    corner: str, form: str, x_mm: float
+) -> None:
+    """All corners of the top lie in one line with the point: no line leads from one to another."""
+    word = {
+        "kind": "letters", "name": "Tide", "text": "TIDE", "left": 35.0, "bottom": 49.0, "width": 70.0, "height": 101.0,
+        "gap": 40.0, "form": form, "depth_by": "measured", "depth": 20.0, "depth_corner": corner,
+    }  # fmt: skip
+    exercise = exercise_of(word, views=[{"kind": "one_point", "name": "point", "x_mm": x_mm}])
+    try:
+        drawing = draw(exercise)
+    except GeometryError as error:
+        assert error.code == "no_guide_line"
+        assert "across and" in error.fix
+        return
+    assert list(faults(exercise)) == []
+    assert any(line.visible and line.name.startswith("back") for line in drawing.lines)

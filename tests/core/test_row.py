@@ -234,6 +234,17 @@ def test_spaces_by_eye_are_not_blamed_and_measured_ones_are_each_judged() -> Non
     assert [name for name in measured.missing if "Number 2" in name]
 
 
+@pytest.mark.parametrize("gap_mm", [6.0, 10.0, 16.0])
+@pytest.mark.parametrize("look", ["solid", "see_through"])
+def test_copies_by_eye_that_lie_close_over_each_other_are_not_taken_for_one_another(gap_mm: float, look: str) -> None:
+    post = {**POST, "look": look, "depth_by": "half"}
+    goes = {"kind": "row", "name": "Row", "joined_to": "Bollard", "joined_by": "in_line", "way": "eye", "count": "5"}
+    exercise = exercise_of(post, {**goes, "gap_mm": gap_mm}, views=[VIEWS["one_point"]])
+    checked = check(exercise, _strokes(exercise))
+    assert [finding.text for finding in checked.findings if finding.severity] == []
+    assert checked.missing == []
+
+
 def test_an_edge_of_a_copy_that_leans_is_blamed() -> None:
     exercise = quay(count="3")
     lines = [line for line in draw(exercise).lines if line.role == "edge" and line.visible]

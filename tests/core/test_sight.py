@@ -1,20 +1,25 @@
 """What is seen, against casting a ray to every sample: another way to the same answer."""
 
 import itertools
+from copy import copy
+from dataclasses import replace
 
 import numpy as np
 import pytest
 from hypothesis import given, settings
-from scenes import exercises
+from hypothesis import strategies as st
+from scenes import exercises, flights, hipped, profiles, solved, words
 
+from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import solve
 from orthopsis.core.scene.prepared import prepare
 from orthopsis.core.sight.hidden import Seen, Sight
-from orthopsis.core.sight.solid import faces_toward_eye
+from orthopsis.core.sight.solid import Solid, Topology, faces_toward_eye
 from orthopsis.core.view.eye import Array
 
 UNSURE = 1e-4
+BOX = box("Crate", 80.0, 40.0, 60.0, 70.0, depth_by="measured", depth=30.0)
 
 
 def ray_meets_face(target: Array, corners: Array) -> tuple[float, float] | None:
@@ -107,3 +112,32 @@ def test_a_box_shows_at_most_three_faces_and_those_at_its_nearest_edge(exercise:
     assert not {face for face in shown if face.startswith("back")}
     assert len(shown) <= 3
     assert not {"top", "bottom"} <= shown
+
+
+@settings(max_examples=60)
+@given(st.one_of(exercises(least=1, most=2), profiles(), words(), flights(), hipped()))
+def test_edges_between_faces_turned_away_would_be_found_hidden_too(exercise: Exercise) -> None:
+    """They are not asked about, since no eye sees them; asked all the same, each would be hidden from end to end."""
+    found = solved(exercise)
+    unknown = [replace(seen, solid=Solid(_asking_all(seen.solid.topology), seen.solid.places)) for seen in found.seen]
+    for quick, asked in zip(Sight(found.seen).pieces(), Sight(unknown).pieces(), strict=True):
+        assert [(p.edge.name, p.visible, p.behind) for p in quick] == [
+            (p.edge.name, p.visible, p.behind) for p in asked
+        ]
+        assert np.allclose([(p.start, p.end) for p in quick], [(p.start, p.end) for p in asked])
+
+
+def _asking_all(topology: Topology) -> Topology:
+    """Return it as a topology in which nothing is known of which faces meet at an edge."""
+    result = copy(topology)
+    result.faces_at = np.full_like(topology.faces_at, -1)
+    return result
+
+
+def test_two_faces_meet_at_each_edge_of_a_block_and_none_is_known_where_one_is_missing() -> None:
+    blocks = [{**BOX, "look": look} for look in ("solid", "open")]
+    closed, opened = (solve(prepare(exercise_of(block))).seen[0].solid.topology for block in blocks)
+    meeting = [[closed.faces[i] for i in pair] for pair in closed.faces_at.tolist()]
+    for edge, (one, other) in zip(closed.edges, meeting, strict=True):
+        assert {edge.start, edge.end} <= set(one.corners) & set(other.corners)
+    assert (opened.faces_at == -1).all()

@@ -11,6 +11,8 @@ from orthopsis.core.plane.homogeneous import Point
 
 CLEARLY_MM = 4.0
 """A stroke that fits a line no worse than this is clearly that line (no source)."""
+AS_SHOWN_MM = 1.0
+"""Lines that all have a stroke this near were not carried anywhere else (no source)."""
 FACTORS = [1.0 + step * 0.025 for step in sorted(range(-28, 36), key=abs)]
 """How far lines may have been carried, as factors about the point: the least first (no source)."""
 
@@ -32,8 +34,12 @@ def place_free(
         centre, key = points[about], (thing, about, group)
         together = [e for e in expected if (e.thing, e.free_about, e.free_group) == key]
         # Of several groups of one thing, such as the copies of a row, the nearer ones take their strokes first.
-        left = _others(open_ones, taken.get(thing, ()), sigma_mm)
-        factor = _best_factor(left, together, centre, sigma_mm)
+        before = taken.get(thing, ())
+        left = _others(open_ones, before, sigma_mm)
+        # Where copies lie close over each other a stroke is clearly of two: then they are where they were shown.
+        factor = 1.0
+        if not (before and _are_as_shown(open_ones, together, sigma_mm)):
+            factor = _best_factor(left, together, centre, sigma_mm)
         taken.setdefault(thing, []).extend(e.scaled(centre, factor) for e in together)
         for j, e in enumerate(expected):
             if e.thing != thing:
@@ -57,6 +63,13 @@ def _stretched(e: Expected, centre: Point, factor: float) -> Expected:
     """Return a receding edge whose far end is carried along with the back."""
     end = Point(centre.x + factor * (e.end.x - centre.x), centre.y + factor * (e.end.y - centre.y))
     return replace(e, end=end, free_group=0)
+
+
+def _are_as_shown(strokes: Sequence[Stroke], lines: Sequence[Expected], sigma_mm: float) -> bool:
+    """Tell whether each of some lines has a stroke that is as good as on it."""
+    if not strokes:
+        return False
+    return bool(costs(Drawn(strokes), Asked(lines), sigma_mm).min(axis=0).max() < AS_SHOWN_MM)
 
 
 def _best_factor(strokes: Sequence[Stroke], backs: Sequence[Expected], centre: Point, sigma_mm: float) -> float:

@@ -11,6 +11,7 @@ from dataclasses import dataclass, replace
 
 from orthopsis.core.construct.carry import CarriedOutline
 from orthopsis.core.construct.moves import Act, Move, Role, Rule, Run, Slide
+from orthopsis.core.errors import CoincidentLines
 from orthopsis.core.plane.homogeneous import distance, unit_toward
 
 FLAT_CROSSING = 0.05
@@ -130,7 +131,10 @@ class _Found:
         own = [c for c in corners if c in self._known]
         own += self._lead(part, corners, own)
         while missing := [c for c in corners if c in self._needed and c not in self._known]:
-            best = self._ways.best(own, missing) or self._ways.best(self._nearest_first(missing[0]), missing)
+            near = self._nearest_first(missing[0])
+            best = self._ways.best(own, missing) or self._ways.best(near, missing)
+            if best is None and self._fallback is None:
+                best = self._ways.detour(near, missing)
             if best is None:
                 there = self._ways.first_round(missing)
                 self._round(part, there)
@@ -321,6 +325,20 @@ class _Ways:
                 if rank is not None and (best is None or rank < best[0]):
                     best = (rank, here, there)
         return None if best is None else best[1:]
+
+    def detour(self, found: Sequence[int], wanted: Sequence[int]) -> tuple[int, int]:
+        """Return the best way to a corner that is not wanted itself, but from which a line leads on to one that is.
+
+        So it is where all wanted corners lie in one line with the point, on the eye level: one over or under helps.
+
+        Raises:
+            CoincidentLines: there is none; all lines of the outline lie on one another.
+        """
+        left = [c for c in self.outline.corners if c not in found and any(self.leads(c, there) for there in wanted)]
+        best = self.best(found, left)
+        if best is None:
+            raise CoincidentLines("lines_coincide", "All its lines lie on one another.", "Move it or its point.")
+        return best
 
     def leads(self, here: int, there: int) -> bool:
         """Tell whether a line from one corner of the back crosses the light line of another one at all."""

@@ -16,6 +16,7 @@ from orthopsis.core.things.outline import format_outline
 from orthopsis.core.things.parameters import PLACE, Choice, Length, Text
 from orthopsis.core.wording.exercise import (
     ALONE,
+    AT_CORNER,
     CLASS,
     EYE_LEVEL,
     FACES,
@@ -170,12 +171,23 @@ def _lies(prepared: Prepared, placed: Placed) -> list[SentencePiece]:
     return [SentencePiece(text=placed.kind.lies_says), which, SentencePiece(text=" of "), on, SentencePiece(text=".")]
 
 
+def _at_corners(prepared: Prepared, corners: Mapping[str, tuple[float, float]]) -> Mapping[str, str]:
+    """Return how the lines of corners of an outline are called from which one is chosen."""
+    says = prepared.wording.words(AT_CORNER)
+    return {
+        corner: says.format(across=prepared.length(across), up=prepared.length(up))
+        for corner, (across, up) in corners.items()
+    }
+
+
 def _thing_place(prepared: Prepared, placed: Placed, name: str) -> SentencePiece:
     parameter, values = placed.kind.parameter(name), placed.values
     place = thing_place(placed.index, name)
     path = place.path
     if isinstance(parameter, Choice):
         offered = parameter.offered(placed.setting.frame.kind, values.word(name))
+        if places := placed.standing.corner_choices.get(name):
+            offered = {parameter.default: offered[parameter.default], **_at_corners(prepared, places)}
         return choice_piece(offered, place, values.word(name), parameter.says)
     if isinstance(parameter, Length):
         mm = values.mm(name)

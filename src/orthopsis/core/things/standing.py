@@ -118,6 +118,11 @@ class Standing:
         return {}
 
     @property
+    def corner_choices(self) -> Mapping[str, Mapping[str, tuple[float, float]]]:
+        """For a choice among corners of an outline, those that there are: how far across and up they lie, mm."""
+        return {}
+
+    @property
     def handles(self) -> Mapping[str, Handle]:
         """The points that can be dragged now, by name; made anew each time, since they hold it themselves."""
         return {}

@@ -16,6 +16,8 @@ EYE_LEVEL = (
 IN_TRUTH = " In truth {lengths}."
 TRUE_LENGTHS = {"across": "{mm} wide", "away": "{mm} deep", "up": "{mm} tall"}
 """How long a thing is in truth, where the eye's height is stated."""
+AT_CORNER = "the [guide line] of the corner {across} across and {up} up"
+"""Along which line a depth is cut, by the figures of its corner from where the outline begins."""
 HIDES = {
     "said": "{nearer} stands before {farther}, as you said.",
     "ground": "{nearer} stands before {farther}: its foot is nearer on the ground.",

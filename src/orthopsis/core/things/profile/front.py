@@ -20,6 +20,7 @@ from orthopsis.core.construct.rounding import round_moves
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.plane.arc import Arc, FacePlace
 from orthopsis.core.plane.homogeneous import Point, between, distance, toward
+from orthopsis.core.sheet.length import format_length
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.things.answers import Clause, Free, Handle
@@ -125,14 +126,27 @@ class FrontProfile(Standing):
             return best
         if int(chosen) in guided:
             return int(chosen)
+        sheet = self.setting.sheet
+        across, up = (format_length(mm, sheet.units, sheet.division_mm) for mm in self._from_first(best))
         raise GeometryError(
             "no_guide_line",
-            f"Corner {chosen} of “{self.values.name}” has no guide line: "
-            "it would cross the front, or there is no such corner.",
-            f"Measure along the one of corner {best}.",
+            f"The corner chosen on “{self.values.name}” has no guide line now: it would cross the front, or the corner "
+            "is gone.",
+            f"Measure along the one of the corner {across} across and {up} up.",
             about="depth_corner",
             nearest=str(best),
         )
+
+    def _from_first(self, corner: int) -> tuple[float, float]:
+        """Return how far across and up a corner lies from where the outline begins, mm."""
+        at, first = self.outline.page[corner], self.values.first
+        return at.x - first.x, at.y - first.y
+
+    @property
+    def corner_choices(self) -> Mapping[str, Mapping[str, tuple[float, float]]]:
+        """Along the guide lines of which corners the depth can be cut, from left to right."""
+        found = {str(corner): self._from_first(corner) for corner in self.guided}
+        return {"depth_corner": dict(sorted(found.items(), key=lambda corner: corner[1]))}
 
     @property
     def depth_start(self) -> Point:
