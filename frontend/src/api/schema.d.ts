@@ -1731,7 +1731,7 @@ export interface components {
         };
         /**
          * DrawnLine
-         * @description A line of the drawing.
+         * @description A line of the drawing; there are hundreds in one, and the core made them, so that they need not be checked.
          *
          *     ``behind`` marks edges at the back of a see-through thing. ``edge`` and ``detail``
          *     lines are pieces of the finished drawing; ``guide`` and ``construction`` lines
