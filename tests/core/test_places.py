@@ -4,6 +4,7 @@ import pytest
 from hypothesis import given
 from hypothesis import strategies as st
 
+from conftest import exercise_of
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.place import PlaceRef, read_place, thing_place, view_place
 from orthopsis.core.document.ready import READY
@@ -91,3 +92,24 @@ def test_a_reference_knows_its_whole_and_its_neighbours() -> None:
     assert place.of("width") == thing_place(2, "width")
     assert view_place(0, "x_mm").path == "views.0.x_mm"
     assert PlaceRef("minutes").path == "minutes"
+
+
+def test_the_depth_of_a_shape_is_cut_along_one_of_the_lines_that_are_there_and_each_is_called_by_its_corner() -> None:
+    word = {"kind": "letters", "name": "Knot", "text": "KN", "left": 30.0, "bottom": 40.0, "width": 60, "height": 80}
+    exercise = exercise_of(word, views=[{"kind": "one_point", "name": "point", "x_mm": 220.0}])
+    drawing = draw(exercise)
+    place = next(p for s in drawing.sentences for p in s.pieces if p.path == "things.0.depth_corner")
+    auto, *corners = place.options
+    assert auto.text == "the longest guide line"
+    lines = {line.name: line for line in drawing.lines if line.role == "guide"}
+    assert {f"guide.{corner.value}" for corner in corners} == set(lines)
+    for corner in corners:
+        x, y = lines[f"guide.{corner.value}"].start
+        assert corner.text == f"the guide line of the corner {x - 30:.0f} mm across and {y - 40:.0f} mm up"
+    across = [lines[f"guide.{corner.value}"].start[0] for corner in corners]
+    assert across == sorted(across), "from left to right"
+    chosen = draw(set_at(exercise, place.path, corners[-1].value))
+    assert any(p.text == corners[-1].text for s in chosen.sentences for p in s.pieces)
+    with pytest.raises(GeometryError, match="the one of the corner") as refused:
+        draw(set_at(exercise, place.path, "4"))
+    assert refused.value.nearest in {corner.value for corner in corners}
