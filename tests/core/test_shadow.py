@@ -13,6 +13,7 @@ from scenes import VIEWS, assert_same_point, shadowed, solved
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.editing.edit_things import remove_thing
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
@@ -234,3 +235,25 @@ def test_a_new_one_falls_from_the_block_that_is_there() -> None:
     exercise = add_thing(exercise_of(crate().things[0].model_dump(mode="json"), views=[VIEWS["two_point"]]), "shadow")
     assert exercise.things[1].joined_by == "face_ground"
     assert_found_right(exercise)
+
+
+@pytest.mark.parametrize("kind", ["gable_roof", "hip_roof", "lean_to", "half_pyramid", "eaves"])
+def test_that_a_roof_is_left_out_of_the_shadow_of_its_house_is_said(kind: str) -> None:
+    exercise = add_thing(remove_thing(crate(), 1), kind)
+    shaded = add_thing(exercise, "shadow")
+    (said,) = (advice for advice in draw(shaded).advice if advice.code == "shadow_of_lower")
+    assert said.about == "things.2"
+    assert exercise.things[1].name in said.text
+    without = remove_thing(shaded, 1)
+    assert "shadow_of_lower" not in {advice.code for advice in draw(without).advice}
+
+
+def test_so_it_is_with_a_block_on_a_block_but_not_with_one_beside_it_or_what_lies_flat_on_its_wall() -> None:
+    house = box("Store", 120.0, 60.0, 70.0, 50.0, depth_by="measured", depth=30.0)
+    shade = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
+    for by, is_said in (("on_top", True), ("beside_right", False), ("alley", False)):
+        other = {**house, "name": "Loft", "width": 40.0, "joined_to": "Store", "joined_by": by}
+        said = [advice for advice in draw(exercise_of(house, other, shade)).advice if advice.code == "shadow_of_lower"]
+        assert bool(said) is is_said, by
+    sign = {"kind": "rectangles", "name": "Sign", "joined_to": "Store", "joined_by": "face_front"}
+    assert "shadow_of_lower" not in {advice.code for advice in draw(exercise_of(house, sign, shade)).advice}

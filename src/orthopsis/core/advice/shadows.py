@@ -45,6 +45,10 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         if carved.standing.replaces_host and carved.standing.host is caster.standing:
             named = {**shown, "carved": carved.values.name, "other": caster.values.name}
             yield piece(solved, "shadow_of_block", about, 0, 1, "things", named, [])
+    over = next(_rising_over(solved, caster), None)
+    if over is not None:
+        named = {**shown, "over": over.values.name, "other": caster.values.name}
+        yield piece(solved, "shadow_of_lower", about, 0, 1, "things", named, [])
     if isinstance(caster.standing, TableShape) and caster.standing.has_rest:
         bare = [CureEdit(path=f"things.{caster.index}.rest", value=NO_REST)]
         yield piece(solved, "shadow_without_rest", about, 1, 0, "bars", {**shown, "other": caster.values.name}, bare)
@@ -56,6 +60,23 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         yield piece(
             solved, "shadow_over_edge", about, 0, 1, "things", {**shown, "other": caster.standing.anchor.thing}, edits
         )
+
+
+def _rising_over(solved: Solved, caster: Placed) -> Iterator[Placed]:
+    """Yield the bodies that stand on what casts a shadow and rise over it, such as a roof."""
+    panel = caster.standing.faces.get("ground")
+    if panel is None or panel.back is None:
+        return
+    up = np.array(panel.back.vector)
+    for other in solved.prepared.things:
+        anchor = other.setting.anchor
+        if anchor is None or anchor.thing != caster.values.name or not other.standing.is_body:
+            continue
+        if other.standing.replaces_host or not len(other.standing.solid.places):
+            continue
+        places = other.standing.solid.places * (other.factor / caster.factor) - np.array(panel.start)
+        if float((places @ up).max()) > (1 + SAME_SHARE) * float(up @ up):
+            yield other
 
 
 def _on_fallen(solved: Solved, shadow: FallenShadow, about: str) -> Iterator[Advice]:

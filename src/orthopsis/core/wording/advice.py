@@ -150,6 +150,11 @@ ADVICE: dict[str, AdvicePhrases] = {
         "What is cut away casts no shadow.",
         ("Leave the shadow out, or let it be drawn by eye",),
     ),
+    "shadow_of_lower": AdvicePhrases(
+        "“{thing}” is the shadow of {other} alone: that of {over}, which rises over it, is left out.",
+        "What stands on a block makes its shadow longer there.",
+        ("Leave the shadow out, or let the rest of it be drawn by eye",),
+    ),
     "shadow_without_rest": AdvicePhrases(
         "“{thing}” is that of the top and the legs of {other}: nobody is told of that of its foot rest.",
         "Each bar casts a narrow shadow from leg to leg.",
