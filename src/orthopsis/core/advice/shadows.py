@@ -75,7 +75,9 @@ def _rising_over(solved: Solved, caster: Placed) -> Iterator[Placed]:
         if other.standing.replaces_host or not len(other.standing.solid.places):
             continue
         places = other.standing.solid.places * (other.factor / caster.factor) - np.array(panel.start)
-        if float((places @ up).max()) > (1 + SAME_SHARE) * float(up @ up):
+        high = places @ up / float(up @ up)
+        is_on_it = bool(other.kind.hangs) or float(high.min()) >= 1 - SAME_SHARE
+        if is_on_it and float(high.max()) > 1 + SAME_SHARE:
             yield other
 
 
