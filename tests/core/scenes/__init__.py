@@ -14,7 +14,7 @@ from scenes.furniture import (
     round_windowed,
     tables,
 )
-from scenes.light import beside_walls, falling, lamplit, round_shadowed, shadowed, suns, tables_in_light
+from scenes.light import beside_walls, falling, lamplit, roof_shadowed, round_shadowed, shadowed, suns, tables_in_light
 from scenes.on_faces import METRIC, divided, figured, patterned, tiled, windowed
 from scenes.roofs import eaved, hipped, leaning, roofed, topped
 from scenes.streets import lands, roads, rows, shaded_tracks, silhouettes, tracks
@@ -49,6 +49,7 @@ __all__ = [
     "raised",
     "ramps",
     "roads",
+    "roof_shadowed",
     "roofed",
     "rooms",
     "round_bodies",

@@ -12,6 +12,7 @@ from orthopsis.core.things.round_body.shape import NARROW
 from scenes.alone import exercises
 from scenes.base import VIEWS, deck_in, drawn_faces_of, faces_of, is_unheld, views_of
 from scenes.furniture import corner_rooms, rooms, round_bodies
+from scenes.roofs import roofed
 
 
 @st.composite
@@ -76,6 +77,19 @@ def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two
         things.append({"kind": "raised_block", **place, "rise": draw(st.floats(4.0, 60.0))})
     things.append({"kind": "shadow", "name": "Shadow", "joined_to": host, "joined_by": "face_ground"})
     made = exercise_of(*things, views=views_of(exercise), **draw(suns()))
+    assume(not is_unheld(made))
+    return made
+
+
+@st.composite
+def roof_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
+    """Return a house on the ground with a gable roof, and its shadow."""
+    exercise = draw(roofed(views=views))
+    house = exercise.things[0]
+    assume(house.bottom < exercise.eye_level.height_mm - 5 and "bottom" in faces_of(exercise))
+    things = [thing.model_dump(mode="json") for thing in exercise.things]
+    shadow = {"kind": "shadow", "name": "Shadow", "joined_to": "Box 1", "joined_by": "face_ground"}
+    made = exercise_of(*things, shadow, views=views_of(exercise), **draw(suns()))
     assume(not is_unheld(made))
     return made
 

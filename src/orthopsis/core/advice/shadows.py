@@ -16,6 +16,7 @@ from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.ground import GroundShadow
+from orthopsis.core.things.shadow.roofed_shape import roof_on
 from orthopsis.core.things.table.rest import NO_REST
 from orthopsis.core.things.table.shape import TableShape
 from orthopsis.core.view.eye import Array
@@ -45,7 +46,8 @@ def on_shadow(solved: Solved, placed: Placed) -> Iterator[Advice]:
         if carved.standing.replaces_host and carved.standing.host is caster.standing:
             named = {**shown, "carved": carved.values.name, "other": caster.values.name}
             yield piece(solved, "shadow_of_block", about, 0, 1, "things", named, [])
-    over = next(_rising_over(solved, caster), None)
+    known = roof_on(shadow.setting) if not _is_caught(solved, shadow) else None
+    over = next((other for other in _rising_over(solved, caster) if other.standing is not known), None)
     if over is not None:
         named = {**shown, "over": over.values.name, "other": caster.values.name}
         yield piece(solved, "shadow_of_lower", about, 0, 1, "things", named, [])
@@ -94,7 +96,7 @@ def _on_fallen(solved: Solved, shadow: FallenShadow, about: str) -> Iterator[Adv
 def _is_caught(solved: Solved, shadow: GroundShadow) -> bool:
     """Tell whether all rays that bound a shadow are kept from the ground by other things."""
     upon = [p.standing for p in solved.prepared.things if isinstance(p.standing, FallenShadow)]
-    falls = [fall for own in upon for fall in own.falls if fall.cast is shadow]
+    falls = [fall for own in upon for fall in own.falls if fall.cast.values == shadow.values]
     caught = {spot.corner for fall in falls for spot in fall.spots}
     return bool(falls) and set(falls[0].caster.chain) <= caught
 
@@ -102,7 +104,7 @@ def _is_caught(solved: Solved, shadow: GroundShadow) -> bool:
 def _climbs(solved: Solved, shadow: GroundShadow, other: Placed) -> bool:
     """Tell whether a shadow is drawn where it falls on another thing."""
     upon = [p.standing for p in solved.prepared.things if isinstance(p.standing, FallenShadow)]
-    return any(fall.cast is shadow for own in upon if own.host is other.standing for fall in own.falls)
+    return any(fall.cast.values == shadow.values for own in upon if own.host is other.standing for fall in own.falls)
 
 
 def _other_sun(solved: Solved, angles: Mapping[Rays, Rays], times: float) -> list[CureEdit]:

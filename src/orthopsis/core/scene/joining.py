@@ -74,7 +74,8 @@ def _going_on(placed: Placed, others: Iterable[Placed]) -> Placed:
     kind, frame = placed.kind.goes_on_with, placed.setting.frame
     if not kind or not placed.standing.goes_on:
         return placed
-    casts = sorted((p for p in others if p.kind.kind == kind and p.setting.frame == frame), key=lambda p: p.index)
+    those = (p for p in others if p.kind.kind == kind and p.setting.frame == frame)
+    casts = sorted((p for p in those if placed.standing.takes_up(p.standing)), key=lambda p: p.index)
     for cast in casts:
         with placed_errors(cast):  # one that cannot be drawn is its own fault
             _ = cast.standing.solid

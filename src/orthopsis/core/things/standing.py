@@ -104,6 +104,10 @@ class Standing:
         """Whether the things that its kind goes on with are of use to it."""
         return True
 
+    def takes_up(self, other: "Standing") -> bool:
+        """Tell whether one of the things that its kind goes on with is of use to it."""
+        return True
+
     @property
     def replaces_host(self) -> bool:
         """Whether nothing stays of the other thing but this one, such as a chair of the block from which it is cut."""

@@ -46,6 +46,46 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "Guessing how far the hidden corner is.",
         "ruler on the point, pencil light",
     ),
+    "shadow.under_peak": StepPhrases(
+        "under the peak of the gable",
+        (
+            "Put the ruler upright on the peak of {roof}. Draw a light line straight down, to the foot of the wall, "
+            "and mark where it ends there. Count: {count}.",
+            "From the peak of {roof} draw a light line straight down to the foot of its wall, {lines}, and mark it.",
+            "From the peak of {roof} go straight down to the foot of its wall: {lines}.",
+        ),
+        "The peak stands over the middle of its wall, and so over the middle of the foot of the wall.",
+        "Taking the middle of the foot by the ruler: it is not there where the wall goes away.",
+        "ruler, pencil light",
+    ),
+    "shadow.peak": StepPhrases(
+        "the shadow of the peak",
+        (
+            "From the mark at the foot of the wall draw a light level line to the {shadow_side}. From the peak of "
+            "{roof} draw a light line down to that level line, with the {ray} corner of the set square. There the "
+            "shadow of the peak is. Count: {count} lines.",
+            "From the mark at the foot of the wall draw a light level line to the {shadow_side}, and from the peak of "
+            "{roof} a ray at {ray} down to it: {lines}.",
+            "From that mark the level line, and from the peak the ray at {ray}, to their crossing: {lines}.",
+        ),
+        RAY_RULE,
+        "Beginning at a corner of the house: the peak stands over the mark.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.ridge": StepPhrases(
+        "the other end of the ridge",
+        (
+            "From the shadow of the peak draw a light line {ridge_way}. From the other end of the ridge of {roof} draw "
+            "a ray as before, down to that line. Count: {count} lines.",
+            "From the shadow of the peak draw a light line {ridge_way}, and from the other end of the ridge a ray as "
+            "before, down to it: {lines}.",
+            "From the shadow of the peak the line {ridge_way}; the ray of the other end of the ridge meets it: "
+            "{lines}.",
+        ),
+        "The shadow of a level edge on the ground runs as the edge does.",
+        "Drawing the shadow of the ridge parallel to the edge of the shadow beside it.",
+        "ruler on the point, pencil light",
+    ),
     "shadow.rays_to_points": StepPhrases(
         "its rays, by the two points",
         (
@@ -60,6 +100,21 @@ _OF_POINTS: dict[str, StepPhrases] = {
         ),
         SUN_RULE,
         "Taking the points the wrong way round: feet go with the one on the [eye level].",
+        "ruler on the point, pencil light",
+    ),
+    "shadow.peak_to_points": StepPhrases(
+        "the shadow of the peak",
+        (
+            "Lay the ruler on the {shadow_point} and on the mark at the foot of the wall. Draw a light line from the "
+            "mark, {sense} that point. Lay it on the {light_point} and on the peak of {roof}. Draw from the peak, "
+            "{sense} that point, to the first line: there its shadow is. Count: {count} lines.",
+            "From the mark at the foot of the wall draw a light line {sense} the {shadow_point}, and from the peak of "
+            "{roof} one {sense} the {light_point}: {lines}. Where they meet is the shadow of the peak.",
+            "From that mark the line {sense} the {shadow_point}, and from the peak the ray {sense} the {light_point}, "
+            "to their crossing: {lines}.",
+        ),
+        SUN_RULE,
+        "Beginning at a corner of the house: the peak stands over the mark.",
         "ruler on the point, pencil light",
     ),
     "shadow.carried_to_points": StepPhrases(

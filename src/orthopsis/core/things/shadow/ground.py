@@ -84,6 +84,10 @@ class ShadowUpon(Shaded):
 class GroundShadow(Shaded):
     """A shadow on the ground."""
 
+    def takes_up(self, other: Standing) -> bool:
+        """Tell whether a roof stands on what casts the shadow."""
+        return other.anchor.thing == self.anchor.thing
+
     @property
     def lies_on_ground(self) -> bool:
         """Whatever stands there hides it."""

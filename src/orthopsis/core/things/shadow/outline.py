@@ -110,16 +110,16 @@ def _times(wall: Panel, feet: Array, shades: Array) -> list[float]:
     return found
 
 
-def outline_of(chain: Sequence[int], climb: Climb | None) -> list[Vertex]:
+def outline_of(chain: Sequence[int], feet: tuple[int, int], climb: Climb | None) -> list[Vertex]:
     """Return the corners of the outline in order, from the first foot to the last one."""
     first, last = chain[0], chain[-1]
-    found = [Vertex("foot", (first,)), *_begin(first, climb)]
+    found = [Vertex("foot", feet[:1]), *_begin(first, climb)]
     for i, j in itertools.pairwise(chain):
         if climb is not None and climb.is_beyond(i) != climb.is_beyond(j):
             found.append(Vertex("bend", (i, j)))
         found.append(cast_of(j, climb))
     base = [Vertex("base", (last,))] if _is_up(last, climb) else []
-    return [*found, *base, Vertex("foot", (last,))]
+    return [*found, *base, Vertex("foot", feet[1:])]
 
 
 def _is_up(corner: int, climb: Climb | None) -> bool:

@@ -4,13 +4,13 @@ Where a foot is hidden the foot of the block is drawn lightly; where a top is hi
 beside it, by the edge that runs as the top's does.
 """
 
-from collections.abc import Iterator, Sequence
+from collections.abc import Iterable, Iterator, Sequence
 
 from orthopsis.core.construct.hidden_face import drawn_through
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, RuleToPoint, Run
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.shadow.shape import ShadowShape, shade_name
-from orthopsis.core.things.shadow.wall_recipe import outline, up_wall
+from orthopsis.core.things.shadow.wall_recipe import outline_up, up_wall
 
 
 def recipe(shadow: ShadowShape) -> list[Move]:
@@ -19,30 +19,37 @@ def recipe(shadow: ShadowShape) -> list[Move]:
     Raises:
         GeometryError: too little of the block is drawn to find a corner of its shadow.
     """
-    feet, moves = _feet(shadow)
+    feet, moves = feet_of(shadow, shadow.chain)
     found = [i for i in shadow.chain if shadow.has_top(i)]
     if not found:
-        raise _not_found(shadow)
+        raise not_found(shadow)
     told: list[tuple[str, Act]] = []
     for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
         breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.light_suffix}"
         told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
     climb = shadow.climb
     if climb is None:
-        told += [("shadow.outline", act) for act in _outline(shadow)]
+        told += [("shadow.outline", act) for act in outline(shadow)]
     else:
         told += up_wall(shadow, climb, found)
-        told += [("shadow.outline_up", act) for act in outline(shadow, climb)]
+        told += [("shadow.outline_up", act) for act in outline_up(shadow, climb)]
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
 
 
-def _feet(shadow: ShadowShape) -> tuple[Sequence[str], list[Move]]:
-    """Return what the feet of the uprights are called, and the moves that draw them lightly if one is hidden."""
+def feet_of(shadow: ShadowShape, corners: Iterable[int]) -> tuple[Sequence[str], list[Move]]:
+    """Return what the feet of the uprights are called, and the moves that draw them lightly if one is hidden.
+
+    Args:
+        corners: those of the block that are asked for.
+
+    Raises:
+        GeometryError: too little of the block is drawn.
+    """
     panel, made = shadow.panel, shadow.anchor.made
-    if not all(shadow.uprights[i].foot in made for i in shadow.chain):
+    if not all(shadow.uprights[i].foot in made for i in corners):
         drawn = drawn_through(panel, shadow.values.name, made)
         if drawn is None:
-            raise _not_found(shadow)
+            raise not_found(shadow)
         panel, moves = drawn
         return (panel.low, panel.far_low, panel.far_high, panel.high), list(moves)
     return tuple(upright.foot for upright in shadow.uprights), []
@@ -74,14 +81,15 @@ def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) ->
     yield from shadow.cast_acts(str(corner), foot, page, by_ray if corner in found else by_edge)
 
 
-def _outline(shadow: ShadowShape) -> Iterator[Act]:
+def outline(shadow: ShadowShape) -> Iterator[Act]:
     """Yield the acts that draw its edges: from the feet, and between the shadows of the tops."""
     n = shadow.values.full
     for edge in shadow.edges:
         yield Rule(n(edge.name), n(edge.start), n(edge.end), edge.runs)
 
 
-def _not_found(shadow: ShadowShape) -> GeometryError:
+def not_found(shadow: ShadowShape) -> GeometryError:
+    """Return the refusal of a shadow that nobody can find."""
     return GeometryError(
         "shadow_not_found",
         f"Too little of {shadow.anchor.thing} is drawn to find “{shadow.values.name}”.",

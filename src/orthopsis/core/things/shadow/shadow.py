@@ -12,6 +12,8 @@ from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.rails_recipe import recipe as rails_recipe
 from orthopsis.core.things.shadow.rails_shape import RailsShadowShape
 from orthopsis.core.things.shadow.recipe import recipe
+from orthopsis.core.things.shadow.roofed_recipe import recipe as roofed_recipe
+from orthopsis.core.things.shadow.roofed_shape import RoofedShape, roof_on
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
@@ -56,6 +58,17 @@ class RailsShadow(RailsShadowShape):
         return tuple(rails_recipe(self))
 
 
+class RoofedShadow(RoofedShape):
+    """The shadow of a house with a gable roof on the ground."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(roofed_recipe(self))
+
+
 class CastShadow(ShadowShape):
     """The shadow of a block on the ground."""
 
@@ -63,11 +76,13 @@ class CastShadow(ShadowShape):
 
     @classmethod
     def suited(cls, setting: Setting) -> type[Standing]:
-        """Return the class of shadow for what casts it: a block, a table, rails, or a round body."""
+        """Return the class of shadow for what casts it: a block, one with a roof, a table, rails, or a round body."""
         caster = setting.anchor.other if setting.anchor is not None else None
         for shape, shadow in ((TableShape, TableShadow), (RailsShape, RailsShadow)):
             if isinstance(caster, shape):
                 return shadow
+        if roof_on(setting) is not None:
+            return RoofedShadow
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod

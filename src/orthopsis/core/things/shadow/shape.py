@@ -161,6 +161,11 @@ class ShadowShape(GroundShadow):
         return (*itertools.pairwise(self.chain), *([(self.chain[-1], self.chain[0])] if self.is_around else []))
 
     @property
+    def end_feet(self) -> tuple[int, int]:
+        """The corners of the foot from which its outline leads to the shadows at its two ends."""
+        return self.chain[0], self.chain[-1]
+
+    @property
     def is_around(self) -> bool:
         """Whether it lies about the foot on all sides: the lamp hangs over the block."""
         return self.setting.light.is_lamp and self._by_lamp[1]
@@ -190,7 +195,7 @@ class ShadowShape(GroundShadow):
         if self.is_around:
             outline = [Vertex("shade", (i,)) for i in self.chain]
         else:
-            outline = outline_of(self.chain, climb)
+            outline = outline_of(self.chain, self.end_feet, climb)
         places = np.array([self._place(vertex) for vertex in outline])
         seen = {v: Point(x, y) for v, (x, y) in zip(outline, self.setting.frame.eye.see(places).tolist(), strict=True)}
         parts = [("shadow", [v for v in outline if v.is_on_floor])]
@@ -214,14 +219,14 @@ class ShadowShape(GroundShadow):
     @cached_property
     def edges(self) -> tuple[Edge, ...]:
         """Its edges: from the feet, up a wall, and between the shadows of the tops."""
-        ends = () if self.is_around else (self.chain[0], self.chain[-1])
-        found = [edge for corner in ends for edge in self._from_foot(corner)]
+        ends = () if self.is_around else zip((self.chain[0], self.chain[-1]), self.end_feet, strict=True)
+        found = [edge for corner, foot in ends for edge in self._from_foot(corner, foot)]
         for pair in self.pairs:
             found += self._far_edges(pair)
         return tuple(found)
 
-    def _from_foot(self, corner: int) -> Iterator[Edge]:
-        foot, shade = Vertex("foot", (corner,)).name, cast_of(corner, self.climb)
+    def _from_foot(self, corner: int, at: int) -> Iterator[Edge]:
+        foot, shade = foot_name(at), cast_of(corner, self.climb)
         if shade.is_on_wall:
             base, up = Vertex("base", (corner,)).name, self.setting.frame.way("up").family
             if not self._is_at_wall(corner):
@@ -252,9 +257,14 @@ class ShadowShape(GroundShadow):
             yield Edge(name, start.name, end.name, way[is_up], feature=Feature("side"))
 
     @property
+    def carried_ways(self) -> list[Way]:
+        """Which way the edges run that lead to the shadows of hidden tops."""
+        return [self.way_between(*pair) for pair in self.pairs if not all(map(self.has_top, pair))]
+
+    @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Also which way the edge to a hidden top's shadow runs."""
-        ways = [self.way_between(*pair) for pair in self.pairs if not all(map(self.has_top, pair))]
+        ways = self.carried_ways
         wall = {"wall": self.climb.wall.says} if self.climb is not None else {}
         return {**super().spoken, **({"carried_way": ways[0]} if ways else {}), **wall}
 

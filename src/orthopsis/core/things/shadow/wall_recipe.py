@@ -31,7 +31,7 @@ def up_wall(shadow: ShadowShape, climb: Climb, found: Sequence[int]) -> Iterator
         yield breath, Run(n(f"upright.{i}"), n(Vertex("on_wall", (i,)).name), base, up, ray, "construction")
 
 
-def outline(shadow: ShadowShape, climb: Climb) -> Iterator[Act]:
+def outline_up(shadow: ShadowShape, climb: Climb) -> Iterator[Act]:
     """Yield the acts that draw the edges, on the ground and on the wall."""
     n = shadow.values.full
     for i, j in shadow.pairs:
