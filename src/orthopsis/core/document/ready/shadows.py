@@ -4,7 +4,7 @@ from typing import Any
 
 from orthopsis.core.document.ready.rooms import flight, on_floor, room
 from orthopsis.core.document.ready.round_things import round_body
-from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, division, measured, raised, windows
+from orthopsis.core.document.ready.written import ALONE, HEAD, block, box, division, gable, measured, raised, windows
 
 
 def shadow(host: str) -> dict[str, Any]:
@@ -298,5 +298,19 @@ SHADOWS: tuple[dict[str, Any], ...] = (
         ],
         "rays": "45",
         "minutes": 105,
+    },
+    {
+        **HEAD,
+        "title": "The net store's roof and its shadow, two points",
+        "eye_level": {"height_mm": 168, "school": "composition"},
+        "views": [{"kind": "two_point", "left_mm": -126, "right_mm": 552}],
+        "things": [
+            block("Net store", 104, 42, 66, 62, 104),
+            {**gable("Roof", "Net store", "left", 42), "far_by": "middle"},
+            shadow("Net store"),
+        ],
+        "light": "left",
+        "rays": "30",
+        "minutes": 60,
     },
 )
