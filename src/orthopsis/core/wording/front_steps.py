@@ -222,6 +222,33 @@ FRONT: dict[str, StepPhrases] = {
         "Marking two lines by eye: the back then leans.",
         "eye and pencil",
     ),
+    "depth.over_front": StepPhrases(
+        "depth {depth}",
+        (
+            "Put the ruler on {profile_corner} and on the {view_point}. Draw a light line between them, over the "
+            "front. On it measure {depth} from the corner. Make a mark.",
+            "From {profile_corner} draw a light line to the {view_point}, over the front. Along it measure {depth} and "
+            "mark it.",
+            "A light line from {profile_corner} to the {view_point}, over the front; cut the depth on it: {depth}.",
+        ),
+        "Here no line from a corner stays clear of the front: one is drawn over it, and taken away later.",
+        "Leaving the line out, and guessing where the back begins.",
+        "ruler, pencil light",
+    ),
+    "depth.over_front_half": StepPhrases(
+        "depth about half way",
+        (
+            "Put the ruler on {profile_corner} and on the {view_point}. Draw a light line between them, over the "
+            "front. Make a mark about half way.",
+            "From {profile_corner} draw a light line to the {view_point}, over the front. Mark the depth by eye on it, "
+            "about half way.",
+            "A light line from {profile_corner} to the {view_point}, over the front; cut the depth by eye, about half "
+            "way.",
+        ),
+        "A free length is decided by eye, once; the rest follows from it.",
+        "Leaving the line out, and guessing where the back begins.",
+        "eye, ruler, pencil light",
+    ),
     "back.profile": StepPhrases(
         "{lines} at the back",
         (

@@ -184,14 +184,14 @@ class FrontProfile(Standing):
         """The hand's moves: outline, corners scanned for guide lines, depth, back edges."""
         outline, n = self.outline, self.values.full
         start, seen = self.depth_corner, self.seen_back
-        back = back_moves(outline, [start], self.guided, seen, None)
+        over_front = [] if self.guided or not (seen.edges or seen.curves) else [start]
+        back = back_moves(outline, [start], [*self.guided, *over_front], seen, None)
         found = {start, *needed(outline, seen, any_way=True)}
         reaching = {c: between(outline.page[c], outline.goal, self.depth_share) for c in found}
         moves = self._front_moves()
-        moves += guide_moves(outline, self.guided, "guides.profile", reaching=reaching, late=back.late)
-        # Straight before the point the front hides all that is behind it: then no depth is told.
-        told = "depth.profile" if self.guided else ""
-        moves.append(cut_move(self.values, told, n(f"back.{start}"), n(f"guide.{start}"), self.depth_share))
+        late = {*back.late, *over_front}
+        moves += guide_moves(outline, self.guided, "guides.profile", reaching=reaching, late=late)
+        moves += self._cut(start, is_over_front=bool(over_front))
         moves += back.moves
         width, height = self.size
 
@@ -199,6 +199,20 @@ class FrontProfile(Standing):
             return Offset(n(name), n("measure.origin"), place[0] * width, place[1] * height)
 
         return (*moves, *round_moves(outline, seen.curves, mark))
+
+    def _cut(self, corner: int, *, is_over_front: bool) -> list[Move]:
+        """Return the moves that cut the depth along the guide line of a corner.
+
+        Straight before the point the front hides all that is behind it: then no depth is told. Where something of a
+        curve shows all the same, the line is drawn over the front.
+        """
+        n, outline = self.values.full, self.outline
+        told = "depth.profile" if self.guided else "depth.over_front" if is_over_front else ""
+        cut = cut_move(self.values, told, n(f"back.{corner}"), n(f"guide.{corner}"), self.depth_share)
+        if not is_over_front:
+            return [cut]
+        line = outline.aim(f"guide.{corner}", n(f"front.{corner}"), outline.page[corner], "guide")
+        return [replace(cut, act=line), cut]
 
     @cached_property
     def seen_back(self) -> SeenBack:
