@@ -3,6 +3,7 @@
 import math
 
 import pytest
+from any_edit import faults
 from hypothesis import given, settings
 from hypothesis import strategies as st
 from scenes import VIEWS, assert_same_point, profiles
@@ -152,3 +153,25 @@ def test_straight_before_the_point_the_front_hides_the_rest_and_no_depth_is_told
     assert not {"guides", "depth", "back"} & {step.phase for step in steps if step.thing == "Letter"}
     seen = [line for line in draw(exercise).lines if line.visible and line.role == "edge"]
     assert {line.name.split(".")[0] for line in seen} == {"front"}
+
+
+@pytest.mark.parametrize("depth_by", ["measured", "half"])
+def test_where_only_a_curve_of_the_back_shows_the_depth_is_told_over_the_front(depth_by: str) -> None:
+    """The point lies in the block of a round shape, but beside the shape: no guide line stays clear of the block."""
+    circle = [[(0, 0, 42, 42), (84, 0, 42, 42), (84, 84, 42, 42), (0, 84, 42, 42)]]
+    drum = {
+        "kind": "profile", "name": "Drum", "left": 46, "bottom": 52, "outline": circle, "depth_by": depth_by,
+        "depth": 40.0,
+    }  # fmt: skip
+    exercise = exercise_of(
+        drum, views=[{"kind": "one_point", "name": "point", "x_mm": 124.0}], eye_level={"height_mm": 128.0}
+    )
+    assert list(faults(exercise)) == []
+    (depth,) = (step for step in draw(exercise).steps if step.title.startswith("Drum: depth"))
+    assert "over the front" in depth.text
+    assert len(depth.draws) == 1
+    assert [letter.text for letter in depth.letters] == ["a"]
+    covered = exercise_of(
+        drum, views=[{"kind": "one_point", "name": "point", "x_mm": 88.0}], eye_level={"height_mm": 94.0}
+    )
+    assert not [step for step in draw(covered).steps if step.title.startswith("Drum: depth")], "all of it is hidden"
