@@ -29,6 +29,7 @@ from orthopsis.core.view.eye import Array, Eye, behind_the_eye
 MOST_ASKED = 5_000_000
 """Pairs of a piece of an edge and a face that may be asked about: some seconds' work."""
 ASKED_AT_ONCE = 400_000
+TINY = 1e-300
 Index = NDArray[np.int64]
 Mask = NDArray[np.bool_]
 _NOTHING = Topology((), (), ())
@@ -292,7 +293,8 @@ class Sight:
             owner, side, begins = self._spread(face[some])
             a = self._side_start[side]
             e, away = self._side_end[side] - a, at[some][owner] - a
-            share = np.clip(np.einsum("ij,ij->i", away, e) / np.einsum("ij,ij->i", e, e), 0.0, 1.0)
+            size = np.maximum(np.einsum("ij,ij->i", e, e), TINY)  # corners of a face may lie on one another
+            share = np.clip(np.einsum("ij,ij->i", away, e) / size, 0.0, 1.0)
             gap = np.hypot(*(away - share[:, None] * e).T)
             clear[some] = np.minimum.reduceat(gap, begins) > INSIDE_MM
         return clear
