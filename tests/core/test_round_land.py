@@ -12,7 +12,8 @@ from skimage.measure import CircleModel
 from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.editing.edit import drag
+from orthopsis.core.editing.edit import drag, set_at
+from orthopsis.core.editing.edit_views import add_view
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.exercise.add_thing import add_thing
 from orthopsis.core.exercise.solve import draw
@@ -132,3 +133,16 @@ def test_its_sentence_does_not_say_that_it_stands_by_something() -> None:
     assert said["Land"].startswith("The land lies about the point")
     assert "It stands" not in said["Land"]
     assert "It stands on its own." in said["Light tower"]
+
+
+def test_land_goes_with_its_point_to_half_of_a_folded_sheet_and_to_another_point() -> None:
+    """It lies about the point of its view, and has no first corner that could be moved."""
+    (ready,) = (document for document in READY if document["title"].startswith("A small world of towers"))
+    exercise = read_exercise({**ready, "sheet": {"fold": "folded"}})
+    number = next(i for i, thing in enumerate(exercise.things) if thing.kind == "round_land")
+    left = set_at(exercise, "views.0.half", "left")
+    assert left.views[0].x_mm == pytest.approx(exercise.views[0].x_mm / 2, abs=0.5)  # type: ignore[union-attr]
+    assert draw(left).lines
+    two = add_view(exercise, "one_point")
+    moved = set_at(two, f"things.{number}.view", two.views[1].name)
+    assert moved.things[number].view == two.views[1].name

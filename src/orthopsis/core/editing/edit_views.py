@@ -58,7 +58,8 @@ def other_half(exercise: Exercise, place: PlaceRef, half: str) -> Exercise:
     aside = FIRST_CORNER[0].name
     mine = [i for i, t in enumerate(exercise.things) if t.view == view.name and not KINDS[t.kind].hangs]
     for i in mine:
-        changes[thing_place(i, aside)] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
+        if KINDS[exercise.things[i].kind].has_first_corner:
+            changes[thing_place(i, aside)] = moved(float(exercise.things[i].held()[aside]))  # type: ignore[arg-type]
     changed = changed_at(exercise, changes)
     standing = {thing_place(i, name): value for i in mine for name, value in _standing(changed, i).items()}
     return changed_at(changed, standing) if standing else changed
@@ -70,10 +71,12 @@ def to_view(exercise: Exercise, place: PlaceRef, name: str) -> Exercise:
     thing, sheet = exercise.things[index], sheet_of(exercise)
     halves = [setting_of(exercise, view).half for view in (thing.view, name)]
     (low, high), (to_low, to_high) = (sheet.part(half) for half in halves)
-    aside = FIRST_CORNER[0].name
-    share = (float(thing.held()[aside]) - low) / (high - low)  # type: ignore[arg-type]
-    left = round_to(to_low + share * (to_high - to_low), sheet.division_mm)
-    changed = changed_at(exercise, {place: name, place.of(aside): left})
+    changes: dict[PlaceRef, Any] = {place: name}
+    if KINDS[thing.kind].has_first_corner:
+        aside = FIRST_CORNER[0].name
+        share = (float(thing.held()[aside]) - low) / (high - low)  # type: ignore[arg-type]
+        changes[place.of(aside)] = round_to(to_low + share * (to_high - to_low), sheet.division_mm)
+    changed = changed_at(exercise, changes)
     standing = {place.of(n): value for n, value in _standing(changed, index).items()}
     return changed_at(changed, standing) if standing else changed
 
