@@ -196,3 +196,20 @@ def test_letters_with_their_tops_on_the_eye_level_are_led_there_from_a_corner_un
         return
     assert list(faults(exercise)) == []
     assert any(line.visible and line.name.startswith("back") for line in drawing.lines)
+
+
+@given(st.sampled_from(["two_point", "two_point_free"]), st.sampled_from(["see_through", "open"]), st.booleans(),
+       st.floats(20.0, 110.0), st.floats(20.0, 110.0))  # fmt: skip
+def test_the_back_corner_on_the_eye_level_is_found_by_the_far_upright(
+    view: str, look: str, at_top: bool, left: float, right: float
+) -> None:
+    crate = {
+        "kind": "box", "name": "Crate", "left": 190.0, "bottom": 60.0, "height": 70.0, "left_by": "measured",
+        "left_length": left, "right_by": "measured", "right_length": right, "look": look,
+    }  # fmt: skip
+    exercise = exercise_of(crate, views=[VIEWS[view]], eye_level={"height_mm": 130.0 if at_top else 60.0})
+    found = solved(exercise)
+    for name, place in found.built[0].page.items():
+        assert_same_point(found.board.points[f"Crate.{name}"].xy, place, name)
+    assert list(faults(exercise)) == []
+    assert "Crate: the back corner on the eye level" in [step.title for step in draw(exercise).steps]

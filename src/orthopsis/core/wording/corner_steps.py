@@ -172,6 +172,19 @@ CORNER: dict[str, StepPhrases] = {
         "Sending a back line to the near point. If things do not meet, a line before it was off.",
         "ruler on the points, pencil light",
     ),
+    "back.upright": StepPhrases(
+        "the back corner on the eye level",
+        (
+            "One back corner is there. From it draw a light line straight up or down to the [eye level]. There the "
+            "other back corner is. Count: {count}.",
+            "From the back corner that is there draw a light upright line to the [eye level], {lines}: there is the "
+            "other back corner.",
+            "From the back corner upright to the [eye level]: there is the other one.",
+        ),
+        "On the [eye level] a level face is one line: its back lines do not cross.",
+        "Looking for a crossing on the [eye level]: all its lines lie on one another.",
+        "ruler, pencil light",
+    ),
     "back.edges": StepPhrases(
         "{lines} at the back",
         (

@@ -1,6 +1,7 @@
 """How does a hand draw a block about its nearest edge: edge, guide lines, sides, back?"""
 
 from orthopsis.core.construct.moves import (
+    EYE_LEVEL,
     Act,
     Cross,
     MeasureAlong,
@@ -13,9 +14,13 @@ from orthopsis.core.construct.moves import (
     Shift,
     Side,
 )
+from orthopsis.core.construct.moves import Role as LineRole
 from orthopsis.core.things.box.block import ROLES, Block, Role, other
 from orthopsis.core.things.setting import Anchor
 from orthopsis.core.view.frame import measuring_name, measuring_point
+
+ON_LEVEL_MM = 1e-3
+"""A level of a block this near to the eye level lies on it."""
 
 
 def edge_moves(block: Block) -> list[Move]:
@@ -123,16 +128,20 @@ def body_moves(block: Block) -> list[Move]:
 
 
 def back_moves(block: Block, levels: tuple[str, ...]) -> list[Move]:
-    """Return the two back lines that cross for each level that shows, and the far upright if both do."""
+    """Return the two back lines that cross for each level that shows, and the far upright if both do.
+
+    On the eye level all lines lie on one another: there the far upright leads to the back corner.
+    """
     values = block.values
-    n, breath = values.full, "back.cross"
-    moves = []
-    for level in levels:
+    n, moves = values.full, list[Move]()
+    on_level = _on_eye_level(block) if len(levels) == 2 and block.goal("up").is_ideal else ""
+    for level in sorted(levels, key=lambda level: level == on_level):
+        breath: tuple[str, LineRole] = ("", "unseen") if level == on_level else ("back.cross", "guide")
         for role in ROLES:
-            aim = RuleToPoint(n(f"guide.{level}.back_{other(role)}"), n(f"{role}.{level}"), block.family(other(role)))
-            moves.append(values.move("back", breath, aim))
-        crossing = Cross(n(f"far.{level}"), n(f"guide.{level}.back_left"), n(f"guide.{level}.back_right"))
-        moves.append(values.move("back", breath, crossing))
+            start, family = n(f"{role}.{level}"), block.family(other(role))
+            aim = RuleToPoint(n(f"guide.{level}.back_{other(role)}"), start, family, breath[1])
+            moves.append(values.move("back", breath[0], aim))
+        moves.append(_far_corner(block, level, is_on_level=level == on_level))
         for role in ROLES:
             family = block.family(other(role))
             edge = Rule(n(f"{level}.back_{other(role)}"), n(f"{role}.{level}"), n(f"far.{level}"), family)
@@ -141,3 +150,19 @@ def back_moves(block: Block, levels: tuple[str, ...]) -> list[Move]:
         far = Rule(n("far.edge"), n("far.bottom"), n("far.top"), block.family("up"))
         moves.append(values.move("back", "back.edges", far))
     return moves
+
+
+def _on_eye_level(block: Block) -> str:
+    """Return which level of a block lies on the eye level; empty if none does."""
+    height = block.setting.frame.level_mm
+    return next((level for level, at in block.near_edge.items() if abs(at.y - height) <= ON_LEVEL_MM), "")
+
+
+def _far_corner(block: Block, level: str, *, is_on_level: bool) -> Move:
+    n = block.values.full
+    if not is_on_level:
+        cross = Cross(n(f"far.{level}"), n(f"guide.{level}.back_left"), n(f"guide.{level}.back_right"))
+        return block.values.move("back", "back.cross", cross)
+    start, up = n(f"far.{'bottom' if level == 'top' else 'top'}"), block.family("up")
+    upright = Run(n("construction.far"), n(f"far.{level}"), start, up, EYE_LEVEL, "construction")
+    return block.values.move("back", "back.upright", upright)
