@@ -173,7 +173,7 @@ CORNER: dict[str, StepPhrases] = {
         "ruler on the points, pencil light",
     ),
     "back.upright": StepPhrases(
-        "the back corner on the eye level",
+        "the back corner on the [eye level]",
         (
             "One back corner is there. From it draw a light line straight up or down to the [eye level]. There the "
             "other back corner is. Count: {count}.",
