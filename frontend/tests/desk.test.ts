@@ -42,6 +42,7 @@ const DRAWING = {
   ],
   left_out: [{ key: 'Crate/tone', title: 'Tone' }],
   unused: ['Crate: “Cut it half way.”'],
+  on_paper: { lines: [], points: {}, tone: 4 },
   steps: [
     { ...step, key: 'a', short: 'front face', can: ['say'], phase: 'setup', thing: '' },
     { ...step, key: 'b', short: '3 guide lines', can: ['later', 'extra'], phase: 'guides', count: 3, minutes: 5 },

@@ -18,39 +18,57 @@ const drawing = {
 } as unknown as Drawing
 
 describe('the stage after a step', () => {
-  const steps = [step({ draws: [0, 1] }), step({ draws: [2], takes_away: [0] }), step({ darkens: [2], tones: true })]
+  /** Line 0 is drawn and erased, 1 stays light, 2 is drawn and darkened, 3 is what is left of 0, 4 comes dark at once. */
+  const steps = [
+    step({ draws: [0, 1], marks: ['point'] }),
+    step({ draws: [2], takes_up: ['point'] }),
+    step({ phase: 'take_away', takes_away: [0], leaves: [3], marks: ['Roof.slope_above'] }),
+    step({ darkens: [2, 4] }),
+    step({ tones: true }),
+  ]
+  const laid = {
+    lines: [4, 3, 2, 1, 0].map((id) => line(id, [0, id], [9, id])),
+    steps,
+    on_paper: {
+      lines: [[6, 6, 4], [3, 6, 6], [2, 4, 4], [1, 6, 6], [1, 3, 6]],
+      points: { point: 1, 'Roof.slope_above': 3 },
+      tone: 5,
+    },
+  } as unknown as Drawing // prettier-ignore
+  const light = (count: number): number[] => [...stageAfter(laid, count).light].sort()
+  const dark = (count: number): number[] => [...stageAfter(laid, count).dark].sort()
+
+  it('is an empty sheet before the first step', () => {
+    const { points, fresh, toned, marks } = stageAfter(laid, 0)
+    expect([light(0), dark(0), [...points], [...fresh], toned, marks]).toEqual([[], [], [], [], false, []])
+  })
+
+  it('finds for each line, by its place in the list, whether it is light, dark or not there', () => {
+    expect([1, 2, 3, 4, 5].map(light)).toEqual([
+      [0, 1],
+      [0, 1, 2],
+      [1, 2, 3],
+      [1, 3],
+      [1, 3],
+    ])
+    expect([1, 2, 3, 4, 5].map(dark)).toEqual([[], [], [], [2, 4], [2, 4]])
+  })
+
+  it('is toned from the step on that lays the tone', () => {
+    expect([1, 2, 3, 4, 5].map((count) => stageAfter(laid, count).toned)).toEqual([false, false, false, false, true])
+  })
 
   it('knows a point from the step on that marks it', () => {
-    const marked = [step({ marks: ['point'] }), step({ marks: [] }), step({ marks: ['Roof.slope_above'] })]
-    expect([...stageAfter(marked, 2).points]).toEqual(['point'])
-    expect([...stageAfter(marked, 3).points]).toEqual(['point', 'Roof.slope_above'])
+    expect([...stageAfter(laid, 2).points]).toEqual(['point'])
+    expect([...stageAfter(laid, 3).points]).toEqual(['point', 'Roof.slope_above'])
   })
 
   it('knows the marks that a step takes up from earlier ones, not those of the step before', () => {
-    const using = [step({ marks: ['foot'] }), step({ takes_up: ['foot'] }), step({ marks: ['top'] })]
-    expect(stageAfter(using, 1).takenUp).toEqual([])
-    expect(stageAfter(using, 2).takenUp).toEqual(['foot'])
-    expect(stageAfter(using, 3).takenUp).toEqual([])
+    expect([1, 2, 3].map((count) => stageAfter(laid, count).takenUp)).toEqual([[], ['point'], []])
   })
 
-  it('does not show as new what is left of a line that was erased', () => {
-    const erased = [...steps.slice(0, 1), step({ phase: 'take_away', takes_away: [0], draws: [3] })]
-    expect([...stageAfter(erased, 1).fresh]).toEqual([0, 1])
-    expect([...stageAfter(erased, 2).light]).toEqual([1, 3])
-    expect(stageAfter(erased, 2).fresh.size).toBe(0)
-  })
-
-  it('adds what is drawn, takes away what is erased, and darkens what stays', () => {
-    expect([...stageAfter(steps, 1).light]).toEqual([0, 1])
-    expect([...stageAfter(steps, 2).light]).toEqual([1, 2])
-    const last = stageAfter(steps, 3)
-    expect([...last.light]).toEqual([1])
-    expect([...last.dark]).toEqual([2])
-    expect(last.toned).toBe(true)
-  })
-
-  it('is an empty sheet before the first step', () => {
-    expect(stageAfter(steps, 0).light.size).toBe(0)
+  it('shows as new what the step draws and darkens, not what is left of a line that was erased', () => {
+    expect([1, 2, 3, 4, 5].map((count) => [...stageAfter(laid, count).fresh])).toEqual([[0, 1], [2], [], [2, 4], []])
   })
 })
 

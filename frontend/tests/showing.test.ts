@@ -18,7 +18,7 @@ const steps = [
   step({ phase: 'front', thing: 'Crate', title: 'Crate: corner', marks: ['Crate.a'] }),
   step({ phase: 'back', thing: 'Crate', title: 'Crate: back', draws: [4], count: 1, close_up: [10, 10, 110, 85] }),
   step({ phase: 'back', thing: 'Lamp', title: 'Lamp: back', draws: [5], count: 1 }),
-  step({ phase: 'take_away', thing: '', title: 'Take away', draws: [2], takes_away: [3] }),
+  step({ phase: 'take_away', thing: '', title: 'Take away', takes_away: [3], leaves: [2] }),
 ]
 const drawing = {
   sheet: { width_mm: 400, height_mm: 300, units: 'mm', division_mm: 1, fold_mm: null },
@@ -30,6 +30,17 @@ const drawing = {
   lines: [1, 2, 3, 4, 5].map((id) => line(id, [10 * id, 10], [10 * id, 60])),
   faces: [],
   steps,
+  on_paper: {
+    lines: [
+      [1, 7, 7],
+      [2, 7, 7],
+      [2, 6, 7],
+      [4, 7, 7],
+      [5, 7, 7],
+    ],
+    points: { 'Crate.a': 3 },
+    tone: 7,
+  },
 } as unknown as Drawing
 
 describe('where parts of the work begin', () => {

@@ -71,6 +71,7 @@ describe('a step on the Desk', () => {
       sheet: { width_mm: 420, height_mm: 297, units: 'mm', division_mm: 1, fold_mm: null },
       eye_level_mm: 150, vanishing_points: {}, aims: [], strips: [], points: {}, faces: [], handles: [], measures: [],
       sentences: [], hides: [], left_out: [], unused: [], advice: [], lines: [line(1, [10, 10], [90, 10])],
+      on_paper: { lines: [[1, 2, 2]], points: {}, tone: 2 },
     } // prettier-ignore
     const asked = application({
       'GET /api/exercises/7': { id: 7, version: 1, exercise: { title: 'Crate' } },

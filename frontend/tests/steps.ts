@@ -50,6 +50,7 @@ export function step(part: Partial<Step>): Step {
     marks: [],
     takes_up: [],
     takes_away: [],
+    leaves: [],
     darkens: [],
     tones: false,
     ...part,

@@ -9,7 +9,7 @@ import shapely
 
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.drawing.answer import Box, Drawing, DrawnLine, PointLetter, Step
+from orthopsis.core.drawing.answer import Box, Drawing, DrawnLine, OnPaper, PointLetter, Step
 from orthopsis.core.drawing.beside import DOWN, TALL, WIDE, letter_ways
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw_shown
@@ -40,9 +40,8 @@ def placed(letters: list[PointLetter], *lines: tuple[tuple[float, float], tuple[
         DrawnLine(id=i, thing="", name=f"line {i}", start=a, end=b, role="edge", family="free", visible=True)
         for i, (a, b) in enumerate(lines)
     ]
-    segments = Segments(drawn)
-    step = draw_shown(read_exercise(READY[0])).steps[0]
-    segments.follow(step.model_copy(update={"draws": [line.id for line in drawn], "darkens": [], "takes_away": []}))
+    segments = Segments(drawn, OnPaper(lines=[(1, 2, 2)] * len(drawn), points={}, tone=2))
+    segments.go_to(1)
     return with_clear_letters(letters, Room(segments, PART, SIZE, np.zeros((0, 4))))[0]
 
 
@@ -100,7 +99,7 @@ def test_in_the_ready_exercises_they_can_be_read() -> None:
         drawing = draw_shown(read_exercise(ready))
         for number, step, part, size in steps_of(drawing):
             boxes = [box_of(one, size) for one in step.letters]
-            stage = stage_after(drawing.steps, number)
+            stage = stage_after(drawing, number)
             there = [
                 shapely.LineString([line.start, *line.bend, line.end])
                 for line in drawing.lines

@@ -11,7 +11,7 @@ from hypothesis import strategies as st
 
 from orthopsis.core.document.document import read_exercise
 from orthopsis.core.document.ready import READY
-from orthopsis.core.drawing.answer import Box, Dimension, Drawing, DrawnLine, Step
+from orthopsis.core.drawing.answer import Box, Dimension, Drawing, DrawnLine, OnPaper, Step
 from orthopsis.core.drawing.beside import GAP, ROW, TALL, beside, text_wide
 from orthopsis.core.drawing.stage import stage_after
 from orthopsis.core.exercise.solve import draw, draw_shown
@@ -34,7 +34,7 @@ def whole(drawing: Drawing) -> Box:
 
 def of_four(drawing: Drawing) -> list[Step]:
     """The steps as they are printed four on a page."""
-    return with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: 34)
+    return with_clear_texts(drawing, whole(drawing), lambda _: 34)
 
 
 def measured(drawing: Drawing, times: float = SHOWN) -> Iterator[tuple[int, Step, float]]:
@@ -47,7 +47,7 @@ def measured(drawing: Drawing, times: float = SHOWN) -> Iterator[tuple[int, Step
 
 def lines_there(drawing: Drawing, count: int) -> list[shapely.LineString]:
     """What is on the paper after some steps."""
-    stage = stage_after(drawing.steps, count)
+    stage = stage_after(drawing, count)
     there = stage.light | stage.dark
     return [shapely.LineString([line.start, *line.bend, line.end]) for line in drawing.lines if line.id in there]
 
@@ -82,7 +82,7 @@ def test_no_measure_stands_over_a_line_another_or_the_frame(number: int) -> None
 def test_measures_are_clear_in_pictures_of_other_sizes(number: int, times: int) -> None:
     """Of eight on a page each is only 25 texts wide: then one measure of an exercise may find no place."""
     drawing = draw(DRAWN[number])
-    steps = with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: times)
+    steps = with_clear_texts(drawing, whole(drawing), lambda _: times)
     placed = drawing.model_copy(update={"steps": steps})
     assert len(check_clear(placed, times)) <= (times < 30)
 
@@ -92,10 +92,10 @@ def test_where_a_measure_was_does_not_matter(number: int) -> None:
     """What was placed for one picture is placed for another as if for the first time."""
     drawing = draw(DRAWN[number])
     small, twice = [
-        with_clear_texts(steps, drawing.lines, whole(drawing), lambda _: 34)
+        with_clear_texts(drawing.model_copy(update={"steps": steps}), whole(drawing), lambda _: 34)
         for steps in (
             drawing.steps,
-            with_clear_texts(drawing.steps, drawing.lines, whole(drawing), lambda _: 25),
+            with_clear_texts(drawing, whole(drawing), lambda _: 25),
         )
     ]
     for one, other in zip(small, twice, strict=True):
@@ -216,13 +216,10 @@ def test_a_long_text_beside_a_long_line_in_a_full_picture_is_placed_all_the_same
         for i, (start, end) in enumerate(grid)
     ]
     length = Dimension(start=(210, 5), end=(210, 290), out=(1, 0), text="5000 15/16 inches")
-    step = (
-        draw(DRAWN[0])
-        .steps[0]
-        .model_copy(
-            update={"close_up": None, "draws": [line.id for line in lines], "dimensions": [length], "scales": []}
-        )
-    )
-    (placed,) = with_clear_texts([step], lines, (0.0, 0.0, 420.0, 297.0))
+    any_one = draw(DRAWN[0])
+    step = any_one.steps[0].model_copy(update={"close_up": None, "dimensions": [length], "scales": []})
+    paper = OnPaper(lines=[(1, 2, 2)] * len(lines), points={}, tone=2)
+    drawing = any_one.model_copy(update={"steps": [step], "lines": lines, "on_paper": paper})
+    (placed,) = with_clear_texts(drawing, (0.0, 0.0, 420.0, 297.0))
     assert [one.text for one in placed.dimensions] == ["5000 15/16 inches"]
     assert placed.dimensions[0].start[0] == placed.dimensions[0].end[0] == 210

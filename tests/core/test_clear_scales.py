@@ -29,7 +29,7 @@ def figure_box(mark: ScaleMark, scale: Scale, size: float) -> shapely.Polygon:
 
 def shown(drawing: Drawing, times: float) -> tuple[list[Step], tuple[float, float, float, float]]:
     whole = (0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm)
-    return with_clear_texts(drawing.steps, drawing.lines, whole, lambda _: times), whole
+    return with_clear_texts(drawing, whole, lambda _: times), whole
 
 
 @pytest.mark.parametrize(("times", "most"), [(SHOWN, 0.06), (50, 0.04)])
@@ -44,7 +44,7 @@ def test_hardly_a_figure_is_over_a_line_or_another_text_and_none_over_the_frame(
             if not step.scales:
                 continue
             part = step.close_up or whole
-            size, stage = (part[2] - part[0]) / times, stage_after(steps, done)
+            size, stage = (part[2] - part[0]) / times, stage_after(drawing, done)
             there = [lines[i] for i in stage.light | stage.dark if i in lines]
             boxes = [figure_box(mark, scale, size) for scale in step.scales for mark in scale.marks]
             letters = [

@@ -6,48 +6,7 @@ from typing import Any, get_args
 import pytest
 from hypothesis import HealthCheck, given, settings
 from hypothesis import strategies as st
-from scenes import (
-    benches,
-    beside_walls,
-    carved,
-    corner_rooms,
-    divided,
-    eaved,
-    exercises,
-    falling,
-    figured,
-    flights,
-    hipped,
-    laid_out,
-    lamplit,
-    lands,
-    leaning,
-    patterned,
-    profiles,
-    railed,
-    raised,
-    ramps,
-    roads,
-    roof_shadowed,
-    roofed,
-    rooms,
-    round_bodies,
-    round_shadowed,
-    round_windowed,
-    rounded,
-    rows,
-    shaded_tracks,
-    shadowed,
-    silhouettes,
-    solved,
-    tables,
-    tables_in_light,
-    tiled,
-    topped,
-    tracks,
-    windowed,
-    words,
-)
+from scenes import ANY, solved
 from test_row import quay
 
 from conftest import exercise_of
@@ -58,48 +17,6 @@ from orthopsis.core.document.ready import READY
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.telling.completeness import Gap, gaps
 from orthopsis.core.telling.told import tell
-
-ANY = st.one_of(
-    exercises(),
-    profiles(),
-    words(),
-    benches(),
-    laid_out(),
-    rounded(),
-    divided(),
-    patterned(),
-    tiled(),
-    figured(),
-    carved(),
-    roofed(),
-    rows(),
-    roads(),
-    silhouettes(),
-    tracks(),
-    shaded_tracks(),
-    lands(),
-    hipped(),
-    leaning(),
-    eaved(),
-    raised(),
-    rooms(),
-    corner_rooms(),
-    tables(),
-    tables_in_light(),
-    flights(),
-    ramps(),
-    railed(),
-    falling(),
-    round_bodies(),
-    round_windowed(),
-    shadowed(),
-    round_shadowed(),
-    roof_shadowed(),
-    lamplit(),
-    beside_walls(),
-    topped(),
-    windowed(("flat", "out", "in"), ("rectangle", "round", "arch", "pointed", "lozenge", "triangle")),
-)
 
 
 def missing(found: Solved) -> list[Gap]:

@@ -75,7 +75,7 @@ def test_steps_come_in_the_handbook_s_order_and_end_with_what_is_seen(crates: Ex
         assert own == sorted(own)
         assert len(own) == 4
     assert [step.phase for step in drawing.steps[-3:]] == ["take_away", "darken", "tone"]
-    final = stage_after(drawing.steps, len(drawing.steps))
+    final = stage_after(drawing, len(drawing.steps))
     edges = {line.id for line in drawing.lines if line.role == "edge" and line.visible}
     assert final.dark == edges
     left = {line.name for line in drawing.lines if line.id in final.light}

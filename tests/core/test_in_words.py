@@ -5,8 +5,7 @@ from typing import Any
 
 import pytest
 from hypothesis import HealthCheck, given, settings
-from scenes import solved
-from test_completeness import ANY
+from scenes import ANY, solved
 
 from orthopsis.core.document.document import Exercise, read_exercise
 from orthopsis.core.document.ready import READY

@@ -57,7 +57,7 @@ def test_what_stands_there_hides_it_wherever_it_stands_in_the_list(is_first: boo
     land = {"kind": "round_land", "name": "Land", "radius": 80.0}
     things = [land, tower] if is_first else [tower, land]
     drawing = draw(exercise_of(*things, views=[POINT], eye_level=LEVEL))
-    kept = {number for step in drawing.steps for number in step.draws} - {
+    kept = {number for step in drawing.steps for number in (*step.draws, *step.leaves)} - {
         number for step in drawing.steps for number in step.takes_away
     }
     shown = [line for line in drawing.lines if line.thing == "Land" and line.id in kept]

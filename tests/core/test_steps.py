@@ -65,10 +65,10 @@ def test_steps_told_in_one_breath_or_line_by_line_draw_the_same(two: Exercise) -
     assert len(lines) == step_of(two, "Low/guides").count
     assert all(step_of(split, key).count == 1 for key in lines)
     assert keys(change_step(split, lines[0], "whole")) == keys(two)
-    whole = draw(two).steps
+    whole = draw(two)
     for changed in (joined, split):
-        steps = draw(changed).steps
-        assert stage_after(steps, len(steps)) == stage_after(whole, len(whole))
+        told = draw(changed)
+        assert stage_after(told, len(told.steps)) == stage_after(whole, len(whole.steps))
 
 
 def test_a_step_is_left_out_only_if_nothing_needs_it(two: Exercise) -> None:
@@ -124,9 +124,9 @@ def division(along: str) -> dict[str, object]:
 
 @pytest.mark.parametrize("ready", READY, ids=[ready["title"] for ready in READY])
 def test_nothing_is_dark_or_new_when_what_is_not_seen_is_taken_away(ready: dict[str, object]) -> None:
-    steps = draw(read_exercise(ready)).steps
-    for count, step in enumerate(steps, start=1):
-        stage = stage_after(steps, count)
+    drawing = draw(read_exercise(ready))
+    for count, step in enumerate(drawing.steps, start=1):
+        stage = stage_after(drawing, count)
         if step.phase == "take_away":
             assert not stage.fresh
             assert not stage.dark

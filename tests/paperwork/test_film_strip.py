@@ -31,7 +31,7 @@ def test_each_frame_shows_what_is_drawn_by_then(exercise: Exercise) -> None:
     frames = strip.findall(f"{SVG}svg")
     assert len(frames) == len(drawing.steps)
     for count, frame in enumerate(frames, start=1):
-        stage = stage_after(drawing.steps, count)
+        stage = stage_after(drawing, count)
         lines = sum(1 for kind in ("line", "polyline") for _ in frame.iter(f"{SVG}{kind}"))
         assert lines == sum(line.id in stage.dark or line.id in stage.light for line in drawing.lines)
         toned = sum(part.attrib.get("fill-rule") == "evenodd" for part in frame.iter(f"{SVG}path"))

@@ -35,15 +35,14 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
     assert len(page) <= MOST_BYTES
     held = data_of(page)
     ids = [line.id for line in drawing.lines]
-    light, dark, signs = set[int](), set[int](), list[Any]()
     for count, step in enumerate(held["steps"], start=1):
-        light = (light - set(step["away"])) | set(step["draws"])
-        dark |= set(step["dark"])
-        stage = stage_after(drawing.steps, count)
-        assert {ids[number] for number in light - dark} == stage.light
+        stage = stage_after(drawing, count)
+        dark = {at for at, (_, _, _, darkened, _) in enumerate(held["lines"]) if darkened <= count}
+        light = {at for at, (_, since, until, _, _) in enumerate(held["lines"]) if since <= count < until}
+        assert {ids[number] for number in light} == stage.light
         assert {ids[number] for number in dark} == stage.dark
         assert {ids[number] for number in step["fresh"]} == stage.fresh
-        signs += step["signs"]
+        signs = [[x, y] for since, x, y in held["signs"] if since <= count]
         points = [at for name, at in drawing.vanishing_points.items() if name in stage.points]
         assert sorted(signs) == [pytest.approx(list(at), abs=0.01) for at in sorted(points)]
         assert step["text"].startswith(drawing.steps[count - 1].text)
@@ -58,7 +57,7 @@ def test_after_each_step_the_same_lines_are_there_as_on_the_wall(ready: dict[str
             *(length.text for length in told.dimensions),
             *(one.text for one in told.letters),
         ]
-    assert [len(way) for _, way in held["lines"]] == [2 + len(line.bend) for line in drawing.lines]
+    assert [len(way) for *_, way in held["lines"]] == [2 + len(line.bend) for line in drawing.lines]
 
 
 def test_a_full_sheet_is_still_small() -> None:

@@ -1718,6 +1718,7 @@ export interface components {
             is_personal: boolean;
             /** Steps */
             steps: components["schemas"]["Step"][];
+            on_paper: components["schemas"]["OnPaper"];
             /** Left Out */
             left_out: components["schemas"]["LeftOut"][];
             /** Unused */
@@ -2316,6 +2317,27 @@ export interface components {
             note?: string | null;
         };
         /**
+         * OnPaper
+         * @description When what is on the paper: numbers of steps, from 1; what never is has the number after the last.
+         *
+         *     ``lines`` holds of each line of the drawing, in their order, the step that draws it lightly, the one that ends this,
+         *     and the one that darkens it; ``points`` when each is marked, ``tone`` when it is laid on.
+         */
+        OnPaper: {
+            /** Lines */
+            lines: [
+                number,
+                number,
+                number
+            ][];
+            /** Points */
+            points: {
+                [key: string]: number;
+            };
+            /** Tone */
+            tone: number;
+        };
+        /**
          * OwnSheetLine
          * @description The sheet of one student; ``remarks`` say what a teacher should look at.
          */
@@ -2906,8 +2928,8 @@ export interface components {
          *
          *     For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
          *     lengths that it lays off where it has neither. ``takes_up`` names marks of earlier steps that it uses and that no
-         *     line shows. ``close_up`` is the part of the sheet that is shown enlarged, if any,
-         *     ``beyond`` the points outside of the picture.
+         *     line shows. ``leaves`` are what is left of lines that it takes away, as lines of their own. ``close_up`` is the part
+         *     of the sheet that is shown enlarged, if any, ``beyond`` the points outside of the picture.
          */
         Step: {
             /** Key */
@@ -2988,6 +3010,11 @@ export interface components {
             takes_up: string[];
             /** Takes Away */
             takes_away: number[];
+            /**
+             * Leaves
+             * @default []
+             */
+            leaves: number[];
             /** Darkens */
             darkens: number[];
             /** Tones */

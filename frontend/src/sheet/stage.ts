@@ -1,5 +1,5 @@
-/** What is on the paper after a step: looked up in the drawing's steps, line by line. */
-import type { Step } from '@/api/types'
+/** What is on the paper after a step: the application says from which step on each line is there. */
+import type { Drawing } from '@/api/types'
 
 export interface Stage {
   light: Set<number>
@@ -13,26 +13,23 @@ export interface Stage {
   points: Set<string>
 }
 
-export function stageAfter(steps: readonly Step[], count: number): Stage {
+export function stageAfter(drawing: Drawing, count: number): Stage {
+  const { lines, points, tone } = drawing.on_paper
   const light = new Set<number>()
   const dark = new Set<number>()
-  let toned = false
-  for (const step of steps.slice(0, count)) {
-    step.takes_away.forEach((id) => light.delete(id))
-    step.draws.forEach((id) => light.add(id))
-    step.darkens.forEach((id) => dark.add(id))
-    toned ||= step.tones
-  }
-  dark.forEach((id) => light.delete(id))
-  const last = count > 0 ? steps[count - 1] : undefined
+  drawing.lines.forEach((line, at) => {
+    const [since, until, darkened] = lines[at]!
+    if (darkened <= count) dark.add(line.id)
+    else if (since <= count && count < until) light.add(line.id)
+  })
+  const last = count > 0 ? drawing.steps[count - 1] : undefined
   return {
     light,
     dark,
-    // what is left of a line that was taken away is not new
-    fresh: new Set(last && last.phase !== 'take_away' ? [...last.draws, ...last.darkens] : []),
+    fresh: new Set(last ? [...last.draws, ...last.darkens] : []),
     marks: last?.marks ?? [],
     takenUp: last?.takes_up ?? [],
-    toned,
-    points: new Set(steps.slice(0, count).flatMap((step) => step.marks)),
+    toned: tone <= count,
+    points: new Set(Object.keys(points).filter((name) => points[name]! <= count)),
   }
 }

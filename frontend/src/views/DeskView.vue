@@ -46,9 +46,7 @@ watch(
   { immediate: true },
 )
 
-const stage = computed(() =>
-  exercise.drawing && step.value ? stageAfter(exercise.drawing.steps, step.value) : undefined,
-)
+const stage = computed(() => (exercise.drawing && step.value ? stageAfter(exercise.drawing, step.value) : undefined))
 const { drawing: clear, fit } = useClearTexts(() => step.value > 0)
 /** The step that is looked at. */
 const told = computed(() => (step.value ? clear.value?.steps[step.value - 1] : undefined))

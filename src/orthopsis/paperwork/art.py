@@ -83,7 +83,7 @@ class Art:
 
 def step_art(drawing: Drawing, count: int) -> Art:
     """Return the sheet after ``count`` steps, what is new drawn stronger; marks of a depth or of marks alone shown."""
-    art = _staged(drawing, stage_after(drawing.steps, count))
+    art = _staged(drawing, stage_after(drawing, count))
     step = drawing.steps[count - 1]
     shown = step.marks if step.phase == "depth" or not step.draws else ()
     marks = [ArtMark(drawing.points[n], n) for n in shown if n in drawing.points]
@@ -93,7 +93,7 @@ def step_art(drawing: Drawing, count: int) -> Art:
 
 def answer_art(drawing: Drawing) -> Art:
     """Return the finished sheet."""
-    stage = stage_after(drawing.steps, len(drawing.steps))
+    stage = stage_after(drawing, len(drawing.steps))
     return _staged(drawing, replace(stage, fresh=frozenset(), marks=()))
 
 
@@ -104,7 +104,7 @@ def set_up_steps(drawing: Drawing) -> int:
 
 def starter_art(drawing: Drawing) -> Art:
     """Return the sheet with the eye level and the points only."""
-    stage = stage_after(drawing.steps, set_up_steps(drawing))
+    stage = stage_after(drawing, set_up_steps(drawing))
     return _staged(drawing, replace(stage, fresh=frozenset(), marks=(), toned=False))
 
 

@@ -65,9 +65,7 @@ def cleared_for(drawing: Drawing, field: Field, text_mm: float) -> Drawing:
         text_mm: how tall figures and letters are.
     """
     whole = field.whole(drawing)
-    steps = with_clear_texts(
-        drawing.steps, drawing.lines, whole, lambda part: _window(field, whole, part).size[0] / text_mm
-    )
+    steps = with_clear_texts(drawing, whole, lambda part: _window(field, whole, part).size[0] / text_mm)
     return drawing.model_copy(update={"steps": steps})
 
 

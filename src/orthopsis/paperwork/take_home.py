@@ -1,7 +1,7 @@
 """An exercise to take home: one HTML file that plays its steps, with no network and no server.
 
-It holds the lines once, and for each step what is drawn, taken away and darkened; a few lines of script put them
-together. Whoever has scripts switched off reads the steps as a list.
+It holds each line once, with the steps that draw, take away and darken it; a few lines of script show what there is
+after a step. Whoever has scripts switched off reads the steps as a list.
 """
 
 import html
@@ -27,14 +27,21 @@ def take_home_html(drawing: Drawing, title: str) -> bytes:
     numbers = {line.id: number for number, line in enumerate(drawing.lines)}
     low, high = _box(drawing)
     whole = (*low, *high)
-    steps = with_clear_texts(
-        drawing.steps, drawing.lines, whole, lambda part: _ROWS * (part[2] - part[0]) / (part[3] - part[1])
-    )
+    steps = with_clear_texts(drawing, whole, lambda part: _ROWS * (part[2] - part[0]) / (part[3] - part[1]))
     data = {
         "size": _place((drawing.sheet.width_mm, drawing.sheet.height_mm)),
         "box": [_place(low), _place(high)],
         "strips": [[*_place(strip.at), *_place((strip.width_mm, strip.height_mm))] for strip in drawing.strips],
-        "lines": [[int(line.role == "guide"), _way(line)] for line in drawing.lines],
+        "lines": [
+            [int(line.role == "guide"), *when, _way(line)]
+            for line, when in zip(drawing.lines, drawing.on_paper.lines, strict=True)
+        ],
+        "signs": [
+            [drawing.on_paper.points[name], *_place(at)]
+            for name, at in drawing.vanishing_points.items()
+            if name in drawing.on_paper.points
+        ],
+        "tone": drawing.on_paper.tone,
         "faces": [
             [_grey(TONE_GREY[face.tone]), [[_place(place) for place in loop] for loop in face.loops]]
             for face in drawing.faces
@@ -71,15 +78,10 @@ def _step(drawing: Drawing, step: Step, numbers: dict[int, int], whole: Box) -> 
         "tool": step.tool,
         "slip": step.slip,
         "count": step.count,
-        "draws": [numbers[line] for line in step.draws],
-        "away": [numbers[line] for line in step.takes_away],
         "fresh": sorted(numbers[line] for line in new_lines(step)),
-        "dark": [numbers[line] for line in step.darkens],
-        "toned": step.tones,
         "part": [_place(part[:2]), _place(part[2:])] if part is not None else None,
         "marks": [_place(points[name]) for name in step.marks if name in points],
         "old": [_place(points[name]) for name in step.takes_up if name in points],
-        "signs": [_place(at) for name, at in drawing.vanishing_points.items() if name in step.marks],
         "texts": list(_texts(step, (high - low) / _ROWS)),
     }
 

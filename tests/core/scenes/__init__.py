@@ -1,6 +1,7 @@
 """Random exercises in every kind of view, for property tests."""
 
 from scenes.alone import benches, exercises, laid_out, profiles, rounded, words
+from scenes.anything import ANY
 from scenes.base import CORNER, ROW, VIEWS, assert_same_point, deck_in, drawn_faces_of, faces_of, solved
 from scenes.furniture import (
     carved,
@@ -20,6 +21,7 @@ from scenes.roofs import eaved, hipped, leaning, roofed, topped
 from scenes.streets import lands, roads, rows, shaded_tracks, silhouettes, tracks
 
 __all__ = [
+    "ANY",
     "CORNER",
     "METRIC",
     "ROW",

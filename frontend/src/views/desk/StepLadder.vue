@@ -18,13 +18,13 @@ const WIDTH_A_MINUTE = 62
 const NARROWEST = 118
 
 const rungs = computed(() => {
-  const steps = exercise.drawing?.steps ?? []
+  const drawing = exercise.drawing
   let start = 0
-  return steps.map((s, i) => {
+  return (drawing?.steps ?? []).map((s, i) => {
     const rung = {
       number: i + 1,
       step: s,
-      stage: stageAfter(steps, i + 1),
+      stage: stageAfter(drawing!, i + 1),
       width: Math.max(NARROWEST, s.minutes * WIDTH_A_MINUTE),
       start,
       group: s.thing || (s.phase === 'setup' ? 'The sheet' : 'All together'),

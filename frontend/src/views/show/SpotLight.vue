@@ -17,7 +17,7 @@ const lit = computed(() => {
     .map((name) => points[name] ?? vanishing_points[name])
     .filter((place) => place !== undefined)
   const places = [...lines.flatMap((line) => [line.from, ...line.bend, line.to]), ...marks]
-  if (!places.length || props.step.takes_away.length) return ''
+  if (!places.length) return ''
   const drawn = places.map(([x, y]) => at([x, y]))
   const room = ROOM_PX * mmPerPx.value
   const [left, right] = [Math.min(...drawn.map((p) => p[0])) - room, Math.max(...drawn.map((p) => p[0])) + room]

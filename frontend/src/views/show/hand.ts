@@ -26,7 +26,7 @@ const TURNING = 0.45
 const SWING = Math.PI / 7
 
 export function strokesOf(drawing: Drawing, step: Step): Stroke[] {
-  const ids = step.darkens.length ? step.darkens : step.takes_away.length ? [] : step.draws
+  const ids = step.darkens.length ? step.darkens : step.draws
   const lineOf = new Map(drawing.lines.map((line) => [line.id, line]))
   return ids.flatMap((id) => {
     const line = lineOf.get(id)

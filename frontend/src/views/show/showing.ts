@@ -47,9 +47,10 @@ export function useShowing(drawing: Ref<Drawing | null>, number: Ref<number>, sl
   const drawn = computed(() => (moving.value ? hand.value.done.size : (step.value?.count ?? 0)))
 
   const shown = computed<Stage>(() => {
-    const now = stageAfter(steps.value, number.value)
+    if (!drawing.value) return NOTHING
+    const now = stageAfter(drawing.value, number.value)
     if (!moving.value) return now
-    const before = stageAfter(steps.value, number.value - 1)
+    const before = stageAfter(drawing.value, number.value - 1)
     const light = new Set(now.light)
     const dark = new Set(before.dark)
     for (const { line } of strokes.value) {
@@ -63,7 +64,7 @@ export function useShowing(drawing: Ref<Drawing | null>, number: Ref<number>, sl
   /** What the step after this one will draw that is not there yet. */
   const ghost = computed<Stage>(() => {
     const next = steps.value[number.value]
-    if (!next || next.takes_away.length) return NOTHING
+    if (!next) return NOTHING
     const coming = [...next.draws, ...next.darkens].filter(
       (id) => !shown.value.light.has(id) && !shown.value.dark.has(id),
     )

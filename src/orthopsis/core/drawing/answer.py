@@ -231,8 +231,8 @@ class Step(AnswerPart):
 
     For its picture: ``scales`` hold measures, ``letters`` the points that the words name by them, ``dimensions`` the
     lengths that it lays off where it has neither. ``takes_up`` names marks of earlier steps that it uses and that no
-    line shows. ``close_up`` is the part of the sheet that is shown enlarged, if any,
-    ``beyond`` the points outside of the picture.
+    line shows. ``leaves`` are what is left of lines that it takes away, as lines of their own. ``close_up`` is the part
+    of the sheet that is shown enlarged, if any, ``beyond`` the points outside of the picture.
     """
 
     key: str
@@ -261,8 +261,21 @@ class Step(AnswerPart):
     marks: list[str]
     takes_up: list[str] = []
     takes_away: list[int]
+    leaves: list[int] = []
     darkens: list[int]
     tones: bool
+
+
+class OnPaper(AnswerPart):
+    """When what is on the paper: numbers of steps, from 1; what never is has the number after the last.
+
+    ``lines`` holds of each line of the drawing, in their order, the step that draws it lightly, the one that ends this,
+    and the one that darkens it; ``points`` when each is marked, ``tone`` when it is laid on.
+    """
+
+    lines: list[tuple[int, int, int]]
+    points: dict[str, int]
+    tone: int
 
 
 class CureEdit(AnswerPart):
@@ -357,6 +370,7 @@ class Drawing(Picture):
 
     is_personal: bool
     steps: list[Step]
+    on_paper: OnPaper
     left_out: list[LeftOut]
     unused: list[str]
     hides: list[HidesLine]

@@ -8,6 +8,7 @@ from orthopsis.core.document.parts import StepChange
 from orthopsis.core.drawing.answer import Drawing, HandlePlace, Picture
 from orthopsis.core.drawing.picture import picture
 from orthopsis.core.drawing.solved import solve
+from orthopsis.core.drawing.stage import on_paper
 from orthopsis.core.editing.personal import is_personal
 from orthopsis.core.editing.sentences import sentences
 from orthopsis.core.exercise.who_hides import who_hides
@@ -40,6 +41,7 @@ def draw(exercise: Exercise, board_mm: float = 0.0) -> Drawing:
         **held,
         is_personal=is_personal(exercise),
         steps=telling.steps,
+        on_paper=on_paper(base.lines, telling.steps),
         left_out=telling.left_out,
         unused=[_unused(solved.prepared, change) for change in telling.unused],
         hides=who_hides(solved),
@@ -60,7 +62,7 @@ def draw_shown(exercise: Exercise, board_mm: float = 0.0, times: float = SHOWN) 
     """
     drawing = draw(exercise, board_mm)
     whole = (0.0, 0.0, drawing.sheet.width_mm, drawing.sheet.height_mm)
-    steps = with_clear_texts(drawing.steps, drawing.lines, whole, lambda part: times)
+    steps = with_clear_texts(drawing, whole, lambda part: times)
     return drawing.model_copy(update={"steps": steps})
 
 

@@ -6,7 +6,7 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from orthopsis.core.drawing.answer import Box, DrawnLine, Place, Step
+from orthopsis.core.drawing.answer import Box, DrawnLine, OnPaper, Place
 
 OVER_LINE, OVER_TEXT, OVER_FRAME, FURTHER = 20, 1000, 4000, 1
 """How bad it is to stand over a line, another text and the frame, and a row further away (no source)."""
@@ -20,7 +20,7 @@ Array = NDArray[np.float64]
 class Segments:
     """The straight pieces of the lines that are on the paper so far."""
 
-    def __init__(self, lines: Sequence[DrawnLine]) -> None:
+    def __init__(self, lines: Sequence[DrawnLine], paper: OnPaper) -> None:
         pieces = [
             (row, *a, *b)
             for row, line in enumerate(lines)
@@ -30,15 +30,13 @@ class Segments:
         self._line_of = found[:, 0].astype(np.int64)
         self._middle, self._half = (found[:, 1:3] + found[:, 3:]) / 2, (found[:, 3:] - found[:, 1:3]) / 2
         self._low, self._high = np.minimum(found[:, 1:3], found[:, 3:]), np.maximum(found[:, 1:3], found[:, 3:])
-        self._rows = {line.id: row for row, line in enumerate(lines)}
-        self._light, self._dark = np.zeros(len(lines), dtype=bool), np.zeros(len(lines), dtype=bool)
+        spans = np.array(paper.lines, dtype=np.int64).reshape(-1, 3)
+        self._since, self._until, self._dark = spans[found[:, 0].astype(np.int64)].T
+        self._there = np.zeros(len(found), dtype=bool)
 
-    def follow(self, step: Step) -> None:
-        """Do what a step does."""
-        for numbers, kept, is_there in (
-            (step.takes_away, self._light, False), (step.draws, self._light, True), (step.darkens, self._dark, True)
-        ):  # fmt: skip
-            kept[[self._rows[number] for number in numbers if number in self._rows]] = is_there
+    def go_to(self, number: int) -> None:
+        """Take up what is there after so many steps."""
+        self._there = (self._since <= number) & (number < self._until) | (self._dark <= number)
 
     def crossed(self, boxes: Array) -> NDArray[np.int64]:
         """Return how many pieces run over each of some rectangles, shape (n, 4); there may be none.
@@ -47,9 +45,10 @@ class Segments:
         """
         if not len(boxes):
             return np.zeros(0, dtype=np.int64)
-        shown = (self._light | self._dark)[self._line_of]
         # Most lines are far from all of them.
-        shown &= np.all((self._low <= boxes[:, 2:].max(axis=0)) & (self._high >= boxes[:, :2].min(axis=0)), axis=1)
+        shown = self._there & np.all(
+            (self._low <= boxes[:, 2:].max(axis=0)) & (self._high >= boxes[:, :2].min(axis=0)), axis=1
+        )
         (mx, my), (hx, hy) = self._middle[shown].T, self._half[shown].T
         wide, tall = (boxes[:, 2:] - boxes[:, :2]).T / 2
         x, y = mx - (boxes[:, 0] + wide)[:, None], my - (boxes[:, 1] + tall)[:, None]

@@ -252,8 +252,8 @@ def _finish(solved: Solved) -> list[Step]:
         "take_away",
         {"more": more},
         step_minutes("take_away", len(lines), level),
-        draws=[line.id for line in final],
         takes=lines,
+        leaves=[line.id for line in final],
         said=f"take_away{kept}",
     )
     values = {"lines": counted(merged, "line")}
@@ -271,8 +271,8 @@ def _finish(solved: Solved) -> list[Step]:
 
 
 def _plain(
-    solved: Solved, key: str, values: Mapping[str, object], minutes: float, *, draws: list[int] | None = None,
-    takes: list[int] | None = None, darkens: list[int] | None = None, count: int = 0, tones: bool = False,
+    solved: Solved, key: str, values: Mapping[str, object], minutes: float, *, takes: list[int] | None = None,
+    leaves: list[int] | None = None, darkens: list[int] | None = None, count: int = 0, tones: bool = False,
     said: str = "",
 ) -> Step:  # fmt: skip
     words, phrases = solved.prepared.wording, STEPS[said or key]
@@ -293,9 +293,10 @@ def _plain(
         slip=words.words(phrases.slip),
         minutes=minutes,
         extra=False,
-        draws=draws or [],
+        draws=[],
         marks=[],
         takes_away=takes or [],
+        leaves=leaves or [],
         darkens=darkens or [],
         tones=tones,
     )

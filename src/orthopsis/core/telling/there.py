@@ -22,7 +22,7 @@ def without_what_is_there(solved: Solved, steps: Sequence[Step], strokes: Stroke
     names = {number: name for name, number in solved.light_ids.items()}
     result = []
     for step in steps:
-        if step.draws and not step.takes_away:
+        if step.draws:
             mine = [names[number] for number in step.draws]
             there = strokes.there(mine)
             if there:

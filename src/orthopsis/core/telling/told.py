@@ -153,6 +153,7 @@ def _join(one: Step, two: Step) -> Step:
             "draws": [*one.draws, *two.draws],
             "marks": [*one.marks, *two.marks],
             "takes_away": [*one.takes_away, *two.takes_away],
+            "leaves": [*one.leaves, *two.leaves],
             "darkens": [*one.darkens, *two.darkens],
             "tones": one.tones or two.tones,
             "can": tuple(sorted({*one.can, "part"} - {"join"})),
