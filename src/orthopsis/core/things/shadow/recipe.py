@@ -25,8 +25,11 @@ def recipe(shadow: ShadowShape) -> list[Move]:
         raise not_found(shadow)
     told: list[tuple[str, Act]] = []
     for corner in sorted(shadow.chain, key=lambda i: (i not in found, _apart(shadow, i, found))):
-        breath = f"shadow.{'rays' if corner in found else 'carried'}{shadow.light_suffix}"
-        told += [(breath, act) for act in _shade(shadow, feet[corner], corner, found)]
+        if corner in found:
+            told += [(f"shadow.rays{shadow.light_suffix}", act) for act in by_ray(shadow, feet[corner], corner)]
+            continue
+        acts = by_edge(shadow, feet[corner], corner, _beside(shadow, corner, found))
+        told += [(f"shadow.carried{shadow.light_suffix}", act) for act in acts]
     climb = shadow.climb
     if climb is None:
         told += [("shadow.outline", act) for act in outline(shadow)]
@@ -60,25 +63,35 @@ def _apart(shadow: ShadowShape, corner: int, found: Sequence[int]) -> int:
     return min(abs(shadow.chain.index(corner) - shadow.chain.index(other)) for other in found)
 
 
-def _shade(shadow: ShadowShape, foot: str, corner: int, found: Sequence[int]) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a top on the line from its foot."""
-    page = shadow.uprights[corner].at_foot, shadow.page[corner]
+def _beside(shadow: ShadowShape, corner: int, found: Sequence[int]) -> int:
+    """Return the corner next to one with a hidden top from which its shadow is found."""
+    place = shadow.chain.index(corner)
+    neighbours = [shadow.chain[i] for i in (place - 1, place + 1) if 0 <= i < len(shadow.chain)]
+    return min(neighbours, key=lambda i: _apart(shadow, i, found))
 
-    def by_ray(ground: str) -> Iterator[Act]:
-        yield shadow.ray(str(corner), shadow.uprights[corner].top, ground)
 
-    def by_edge(ground: str) -> Iterator[Act]:
-        n, place = shadow.values.full, shadow.chain.index(corner)
-        neighbours = [shadow.chain[i] for i in (place - 1, place + 1) if 0 <= i < len(shadow.chain)]
-        beside = min(neighbours, key=lambda i: _apart(shadow, i, found))
-        way, laid = shadow.way_between(corner, beside), n(f"construction.laid.{corner}")
+def by_ray(shadow: ShadowShape, foot: str, corner: int) -> Iterator[Act]:
+    """Yield the acts that find the shadow of a top by the line from its foot and the ray from it."""
+    upright = shadow.uprights[corner]
+    yield from shadow.cast_acts(
+        str(corner), foot, (upright.at_foot, shadow.page[corner]),
+        lambda ground: [shadow.ray(str(corner), upright.top, ground)],
+    )  # fmt: skip
+
+
+def by_edge(shadow: ShadowShape, foot: str, corner: int, beside: int) -> Iterator[Act]:
+    """Yield the acts that find the shadow of a hidden top by the line from its foot and the edge that leads to it."""
+    n, way = shadow.values.full, shadow.way_between(corner, beside)
+    laid = n(f"construction.laid.{corner}")
+
+    def along(ground: str) -> Iterator[Act]:
         if way.goal.is_ideal:
             yield Run(laid, n(shade_name(corner)), n(shade_name(beside)), way.family, ground, "unseen")
             return
         yield RuleToPoint(laid, n(shade_name(beside)), way.family, "unseen")
         yield Cross(n(shade_name(corner)), laid, ground)
 
-    yield from shadow.cast_acts(str(corner), foot, page, by_ray if corner in found else by_edge)
+    yield from shadow.cast_acts(str(corner), foot, (shadow.uprights[corner].at_foot, shadow.page[corner]), along)
 
 
 def outline(shadow: ShadowShape) -> Iterator[Act]:

@@ -6,8 +6,8 @@ does, to the same point.
 
 from collections.abc import Iterator
 
-from orthopsis.core.construct.moves import Across, Act, Cross, Move, RuleToPoint, Run, Shift
-from orthopsis.core.things.shadow.recipe import feet_of, not_found, outline
+from orthopsis.core.construct.moves import Across, Act, Move, RuleToPoint, Run, Shift
+from orthopsis.core.things.shadow.recipe import by_edge, by_ray, feet_of, not_found, outline
 from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, RoofedShape
 from orthopsis.core.things.shadow.shape import foot_name, shade_name
 
@@ -26,9 +26,9 @@ def recipe(shadow: RoofedShape) -> list[Move]:
     feet, moves = feet_of(shadow, [*found, *shadow.carried, *shadow.end_feet])
     told: list[tuple[str, Act]] = []
     for corner in found:
-        told += [(f"shadow.rays{shadow.light_suffix}", act) for act in _by_ray(shadow, feet[corner], corner)]
+        told += [(f"shadow.rays{shadow.light_suffix}", act) for act in by_ray(shadow, feet[corner], corner)]
     for corner, beside in shadow.carried.items():
-        acts = _by_edge(shadow, feet[corner], corner, beside)
+        acts = by_edge(shadow, feet[corner], corner, beside)
         told += [(f"shadow.carried{shadow.light_suffix}", act) for act in acts]
     if max(shadow.chain) >= RIDGE:
         told += _ridge(shadow)
@@ -36,31 +36,6 @@ def recipe(shadow: RoofedShape) -> list[Move]:
     told += [("", Shift(n(foot_name(i)), feet[i], 0.0)) for i in shadow.end_feet if i not in begun]
     told += [("shadow.outline", act) for act in outline(shadow)]
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
-
-
-def _by_ray(shadow: RoofedShape, foot: str, corner: int) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a top by the line from its foot and the ray from it."""
-    upright = shadow.uprights[corner]
-    yield from shadow.cast_acts(
-        str(corner), foot, (upright.at_foot, shadow.page[corner]),
-        lambda ground: [shadow.ray(str(corner), upright.top, ground)],
-    )  # fmt: skip
-
-
-def _by_edge(shadow: RoofedShape, foot: str, corner: int, beside: int) -> Iterator[Act]:
-    """Yield the acts that find the shadow of a hidden top by the edge that leads to it."""
-    n, way = shadow.values.full, shadow.way_between(corner, beside)
-    laid = n(f"construction.laid.{corner}")
-
-    def by_edge(ground: str) -> Iterator[Act]:
-        if way.goal.is_ideal:
-            yield Run(laid, n(shade_name(corner)), n(shade_name(beside)), way.family, ground, "unseen")
-            return
-        yield RuleToPoint(laid, n(shade_name(beside)), way.family, "unseen")
-        yield Cross(n(shade_name(corner)), laid, ground)
-
-    page = shadow.uprights[corner].at_foot, shadow.page[corner]
-    yield from shadow.cast_acts(str(corner), foot, page, by_edge)
 
 
 def _ridge(shadow: RoofedShape) -> Iterator[tuple[str, Act]]:
@@ -71,7 +46,7 @@ def _ridge(shadow: RoofedShape) -> Iterator[tuple[str, Act]]:
         "shadow.under_peak",
         Run(n("upright.peak"), shadow.under, peak.top, up, shadow.roof.panel.bottom, "construction"),
     )
-    yield from ((f"shadow.peak{suffix}", act) for act in _by_ray(shadow, shadow.under, RIDGE))
+    yield from ((f"shadow.peak{suffix}", act) for act in by_ray(shadow, shadow.under, RIDGE))
     if RIDGE_BEHIND in shadow.chain:
         ridge, way = n("construction.ridge"), shadow.roof.panel.out
         start = n(shade_name(RIDGE))
