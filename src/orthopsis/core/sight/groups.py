@@ -5,11 +5,13 @@ While one thing is moved, the groups in which nothing changes are not asked agai
 
 from collections.abc import Sequence
 from functools import lru_cache
+from threading import RLock
 
 import numpy as np
+from cachetools import LRUCache, cached
 from numpy.typing import NDArray
 
-from orthopsis.core.sight.hidden import Piece, Seen, Sight, pieces_alone
+from orthopsis.core.sight.hidden import MOST_KEPT, Piece, Seen, Sight, pieces_alone
 from orthopsis.core.sight.solid import Solid
 from orthopsis.core.view.eye import Array
 
@@ -45,7 +47,11 @@ def _groups(boxes: Array) -> NDArray[np.int64]:
         group = wider
 
 
-@lru_cache(maxsize=128)
+def _weight(found: tuple[Pieces, ...]) -> int:
+    return 1 + sum(len(pieces) for pieces in found)
+
+
+@cached(LRUCache(maxsize=MOST_KEPT, getsizeof=_weight), lock=RLock())
 def _together(things: tuple[Seen, ...]) -> tuple[Pieces, ...]:
     if len(things) == 1:
         (thing,) = things

@@ -15,9 +15,10 @@ pairs of an edge and a face whose boxes touch. Solids of one layer that cross ea
 
 from collections.abc import Sequence
 from dataclasses import dataclass, replace
-from functools import lru_cache
+from threading import RLock
 
 import numpy as np
+from cachetools import LRUCache, cached
 from numpy.typing import NDArray
 from shapely import STRtree, linestrings
 
@@ -57,6 +58,11 @@ class Piece:
     """Whether a face of its own see-through solid lies before it."""
 
 
+MOST_KEPT = 8_000
+"""So many pieces are kept, more than of any picture: what a hand has passed by goes soon, so that the search for
+garbage has little to look through."""
+
+
 @dataclass(frozen=True, slots=True)
 class _Segments:
     """Edges on the page: ends (E, 2), nearness at both ends, layer, and the first layer that cannot hide them."""
@@ -69,7 +75,7 @@ class _Segments:
     hidden_below: Index
 
 
-@lru_cache(maxsize=256)
+@cached(LRUCache(maxsize=MOST_KEPT, getsizeof=len), lock=RLock())
 def pieces_alone(solid: Solid, eye: Eye, *, see_through: bool) -> tuple[Piece, ...]:
     """Return the seen and hidden pieces of a solid's edges as far as it hides them itself, in edge order."""
     return tuple(Sight([Seen(solid, eye, see_through)]).pieces()[0])
