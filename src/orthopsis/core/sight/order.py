@@ -5,7 +5,6 @@ other.
 """
 
 from collections.abc import Sequence
-from graphlib import CycleError, TopologicalSorter
 from typing import NamedTuple
 
 import numpy as np
@@ -95,24 +94,46 @@ def _sorted(outlines: _Outlines) -> list[int]:
     nearer, farther = np.where(before, first, second)[~open_], np.where(before, second, first)[~open_]
     areas = _areas(outlines) if len(first) else np.empty(0, dtype=object)
     looked_at = _looked_at(outlines, areas, *_overlapping(areas, first[open_], second[open_]))
-    try:
-        return list(TopologicalSorter(_graph(outlines, looked_at, (nearer, farther))).static_order())
-    except CycleError:
-        graph = _graph(outlines, looked_at, _overlapping(areas, nearer, farther))
-    try:
-        return list(TopologicalSorter(graph).static_order())
-    except CycleError:
-        # Faces that overlap each other in a ring have no such order; the lines are right all the same.
-        return sorted(graph, key=lambda i: -len(graph[i]))
+    pairs = np.concatenate((looked_at[0], nearer)), np.concatenate((looked_at[1], farther))
+    far, ring, near = _ends(np.arange(len(outlines.counts)), *pairs)
+    if not len(ring):
+        return [*far, *near]
+    in_ring = np.zeros(len(outlines.counts), dtype=bool)
+    in_ring[ring] = True
+    kept, asked = (in_ring[one] & in_ring[other] for one, other in (looked_at, (nearer, farther)))
+    overlap = _overlapping(areas, nearer[asked], farther[asked])
+    pairs = np.concatenate((looked_at[0][kept], overlap[0])), np.concatenate((looked_at[1][kept], overlap[1]))
+    more_far, ring, more_near = _ends(ring, *pairs)
+    # Faces that overlap each other in a ring have no such order; the lines are right all the same.
+    behind = np.bincount(pairs[0], minlength=len(outlines.counts))
+    return [*far, *more_far, *sorted(ring.tolist(), key=lambda i: -behind[i]), *more_near, *near]
 
 
-def _graph(outlines: _Outlines, *pairs: tuple[Index, Index]) -> dict[int, set[int]]:
-    """Return for each face those that lie behind it, from pairs of a nearer one and a farther one."""
-    graph: dict[int, set[int]] = {i: set() for i in range(len(outlines.counts))}
-    for nearer, farther in pairs:
-        for one, other in zip(nearer.tolist(), farther.tolist(), strict=True):
-            graph[one].add(other)
-    return graph
+def _ends(faces: Index, nearer: Index, farther: Index) -> tuple[list[int], Index, list[int]]:
+    """Part faces into those that can be painted first, the far ones first, those in rings, and those painted last.
+
+    Layer by layer (Kahn, "Topological sorting of large networks", 1962), from both ends.
+
+    Args:
+        nearer: the nearer ones of pairs of these faces.
+        farther: the farther ones.
+    """
+    left = np.zeros(int(faces.max(initial=-1)) + 1, dtype=bool)
+    left[faces] = True
+    ends: list[list[int]] = []
+    for waiting, awaited in ((nearer, farther), (farther, nearer)):
+        painted: list[int] = []
+        while True:
+            open_ = left[waiting] & left[awaited]
+            ready = left.copy()
+            ready[waiting[open_]] = False
+            if not ready.any():
+                break
+            painted += np.flatnonzero(ready).tolist()
+            left &= ~ready
+        ends.append(painted)
+    far, near = ends
+    return far, np.flatnonzero(left), near[::-1]
 
 
 def _areas(outlines: _Outlines) -> NDArray[np.object_]:
