@@ -1,4 +1,4 @@
-"""The shadow of a house with a gable roof: both routes, what bounds it, what is told, and where it is not found."""
+"""The shadow of a house with a gable or hip roof: both routes, what bounds it, what is told, where it is not found."""
 
 from typing import Any
 
@@ -14,7 +14,7 @@ from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, RoofedShape
+from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, HippedShape, RoofedShape
 from orthopsis.core.view.eye import Array
 
 STORE = box("Store", 90.0, 40.0, 90.0, 60.0, depth_by="measured", depth=90.0)
@@ -33,6 +33,19 @@ def store(view: str = "two_point", rise: float = 30.0, *more: dict[str, Any], **
     }  # fmt: skip
     shade = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
     return exercise_of(host, roof, *more, shade, views=[VIEWS[view]], **sheet)
+
+
+def hipped(view: str, ridge: str, **sheet: Any) -> Exercise:
+    """A long low house with a steep hip roof or a pyramid, and its shadow."""
+    long = {
+        "one_point": box("Store", 90.0, 40.0, 110.0, 20.0, depth_by="measured", depth=70.0),
+        "two_point": {**CORNER, "height": 20.0, "right_length": 110.0},
+    }[view]
+    roof = {
+        "kind": "hip_roof", "name": "Roof", "joined_to": "Store", "joined_by": "face_top", "rise": 70.0, "ridge": ridge,
+    }  # fmt: skip
+    shade = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
+    return exercise_of(long, roof, shade, views=[VIEWS[view]], **sheet)
 
 
 def corners(found: Solved) -> Array:
@@ -102,6 +115,53 @@ def test_a_flat_roof_s_ridge_that_bounds_nothing_is_not_told() -> None:
     assert isinstance(shadow, RoofedShape)
     titles = [step.title for step in draw(exercise).steps]
     assert ("Shade: under the peak of the gable" in titles) is (max(shadow.chain) >= RIDGE)
+
+
+@pytest.mark.parametrize("view", sorted(WALL))
+@pytest.mark.parametrize("stands", ["beside", "ahead", "behind"])
+@pytest.mark.parametrize("ridge", ["ridge", "tip"])
+def test_a_hip_roof_s_ridge_or_tip_is_found_from_the_middle_of_the_foot(view: str, stands: str, ridge: str) -> None:
+    exercise = hipped(view, ridge, rays="30", sun={"stands": stands, "aside_mm": 150.0, "height_mm": 140.0})
+    shadow = solved(exercise).prepared.things[-1].standing
+    assert isinstance(shadow, HippedShape)
+    assert shadow.ends, "so steep a roof bounds it"
+    titles = [step.title for step in draw(exercise).steps if step.thing == "Shade"]
+    under = ["under the ridge"] if ridge == "ridge" else []
+    told = [titles.index(f"Shade: {title}") for title in ["the middle of the foot", *under, "the shadow of the roof"]]
+    assert told == sorted(told)
+    assert list(faults(exercise)) == []
+    assert "shadow_of_lower" not in {advice.code for advice in draw(exercise).advice}
+
+
+def test_the_places_under_a_hip_roof_s_ridge_are_a_quarter_in_from_the_sides() -> None:
+    """The ends of the ridge lie over the middle line of the foot, a quarter of it from either side."""
+    found = solved(hipped("one_point", "ridge", rays="30"))
+    shadow = found.prepared.things[-1].standing
+    for name, share in zip(shadow.unders, (0.25, 0.75), strict=True):
+        at = shadow.setting.frame.eye.see(shadow.panel.places([(share, 0.5)]))[0]
+        assert_same_point(found.board.points[name].xy, tuple(at.tolist()), name)
+
+
+@pytest.mark.parametrize(("light", "end"), [("left", "the right end"), ("right", "the left end")])
+def test_of_a_ridge_in_line_with_the_light_one_end_bounds_the_shadow(light: str, end: str) -> None:
+    exercise = hipped("one_point", "ridge", light=light, rays="30")
+    long = exercise.document()["things"][0] | {"depth": 20.0}
+    exercise = exercise_of(long, *exercise.document()["things"][1:], views=[VIEWS["one_point"]], light=light, rays="30")
+    shadow = solved(exercise).prepared.things[-1].standing
+    assert len(shadow.ends) == 1
+    (text,) = (step.text for step in draw(exercise).steps if step.title == "Shade: under the ridge")
+    assert f"from {end} of the ridge" in text
+    assert_found_right(exercise)
+
+
+def test_a_ridge_that_runs_straight_away_has_no_place_under_it_and_that_is_said() -> None:
+    """Under the point the middle line of the foot is upright, as the lines down from the ridge are."""
+    point = VIEWS["one_point"]["x_mm"]
+    away = box("Store", point - 30.0, 40.0, 60.0, 20.0, depth_by="measured", depth=85.0)
+    exercise = hipped("one_point", "ridge", rays="30")
+    under = exercise_of(away, *exercise.document()["things"][1:], views=[VIEWS["one_point"]], rays="30")
+    assert not isinstance(solved(under).prepared.things[-1].standing, RoofedShape)
+    assert "shadow_of_lower" in {advice.code for advice in draw(under).advice}
 
 
 def test_by_a_lamp_and_of_other_roofs_the_block_s_shadow_is_drawn_and_that_is_said() -> None:

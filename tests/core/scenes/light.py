@@ -12,7 +12,7 @@ from orthopsis.core.things.round_body.shape import NARROW
 from scenes.alone import exercises
 from scenes.base import VIEWS, deck_in, drawn_faces_of, faces_of, is_unheld, views_of
 from scenes.furniture import corner_rooms, rooms, round_bodies
-from scenes.roofs import roofed
+from scenes.roofs import hipped, roofed
 
 
 @st.composite
@@ -83,8 +83,8 @@ def shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two
 
 @st.composite
 def roof_shadowed(draw: Any, views: tuple[str, ...] = ("one_point", "two_point", "two_point_free")) -> Exercise:
-    """Return a house on the ground with a gable roof, and its shadow."""
-    exercise = draw(roofed(views=views))
+    """Return a house on the ground with a roof, mostly a gable or a hip roof, and its shadow."""
+    exercise = draw(st.one_of(roofed(views=views), hipped(views=views)))
     house = exercise.things[0]
     assume(house.bottom < exercise.eye_level.height_mm - 5 and "bottom" in faces_of(exercise))
     things = [thing.model_dump(mode="json") for thing in exercise.things]

@@ -63,7 +63,7 @@ def _add_on_face(exercise: Exercise, kind: str) -> Exercise:
     if not hosts:
         fix = f"Add {KINDS[kind].lies_on} first."
         raise GeometryError("no_face", f"There is nothing that {KINDS[kind].adds} can stand or lie on.", fix)
-    if any(thing.kind == KINDS[kind].goes_on_with for thing in exercise.things):
+    if any(thing.kind in KINDS[kind].goes_on_with for thing in exercise.things):
         # What goes on in it reaches some things only: there it is of use.
         tried = (_lying(exercise, kind, *host) for host in hosts[:MOST_TRIED])
         return next((made for made in tried if _is_drawn(made)), _lying(exercise, kind, *hosts[0]))

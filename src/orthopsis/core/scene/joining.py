@@ -71,10 +71,10 @@ def _without_carved(things: Sequence[Placed]) -> tuple[Placed, ...]:
 
 def _going_on(placed: Placed, others: Iterable[Placed]) -> Placed:
     """Return a thing where it stands, where others go on in it with these: on a crate the shadows that reach it."""
-    kind, frame = placed.kind.goes_on_with, placed.setting.frame
-    if not kind or not placed.standing.goes_on:
+    kinds, frame = placed.kind.goes_on_with, placed.setting.frame
+    if not kinds or not placed.standing.goes_on:
         return placed
-    those = (p for p in others if p.kind.kind == kind and p.setting.frame == frame)
+    those = (p for p in others if p.kind.kind in kinds and p.setting.frame == frame)
     casts = sorted((p for p in those if placed.standing.takes_up(p.standing)), key=lambda p: p.index)
     for cast in casts:
         with placed_errors(cast):  # one that cannot be drawn is its own fault

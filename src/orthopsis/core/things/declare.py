@@ -41,7 +41,7 @@ class ThingKind:
             line with another thing, which it repeats.
         is_late: whether it is added at the end, and nobody has to draw it.
         is_after_all: whether it is drawn when all other things are there, and then counts as they do.
-        goes_on_with: the kind of thing that goes on in it over what it lies on, all of them on the sheet.
+        goes_on_with: the kinds of things that go on in it over what it lies on, all of them on the sheet.
         can_lie_on: whether it can lie on a face like this.
         bears: whether other things can lie on it although it hangs itself.
         may_be_hidden: whether it can lie on a face that is not drawn because it is hidden.
@@ -58,7 +58,7 @@ class ThingKind:
     hangs: Hanging = ""
     is_late: bool = False
     is_after_all: bool = False
-    goes_on_with: str = ""
+    goes_on_with: tuple[str, ...] = ()
     can_lie_on: Callable[[Panel], bool] = _any_face
     bears: bool = False
     may_be_hidden: bool = False

@@ -86,6 +86,60 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "Drawing the shadow of the ridge parallel to the edge of the shadow beside it.",
         "ruler on the point, pencil light",
     ),
+    "shadow.under_middle": StepPhrases(
+        "the middle of the foot",
+        (
+            "Draw a light line across the foot of {other}, from corner to corner, the wider way. Lay the ruler upright "
+            "on the {middle}. Draw a light line straight down to that line, and make a mark. Count: {count} lines.",
+            "Draw the wider diagonal of the foot of {other}, and from the {middle} a light line straight down to it: "
+            "{lines}. Mark where they meet.",
+            "The wider diagonal of the foot of {other}, and the line straight down to it from the {middle}: {lines}.",
+        ),
+        "What is over the middle of the top is over the middle of the foot too.",
+        "Going down to the front edge of the foot: the middle lies farther back.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.under_ridge": StepPhrases(
+        "under the ridge",
+        (
+            "Through the mark draw a light line {ridge_way}, from edge to edge of the foot. From {ends} of the ridge "
+            "draw a light line straight down to it, and make a mark there. Count: {count} lines.",
+            "Through the mark draw a light line {ridge_way}, from edge to edge of the foot, and from {ends} of the "
+            "ridge one straight down to it: {lines}. Mark where they meet.",
+            "The foot's middle line, {ridge_way}, and the line straight down to it from {ends} of the ridge: {lines}.",
+        ),
+        "The ridge stands over the middle line of the foot.",
+        "A middle line that runs to the wrong point.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.tops": StepPhrases(
+        "the shadow of the roof",
+        (
+            "From {each_mark} draw a light level line to the {shadow_side}. From the {summit} draw a light line down "
+            "to that level line, with the {ray} corner of the set square. There its shadow is. Count: {count} lines.",
+            "From {each_mark} draw a light level line to the {shadow_side}, and from the {summit} a ray at {ray} down "
+            "to it: {lines}.",
+            "From {each_mark} the level line, and from the {summit} the ray at {ray}, to their crossing: {lines}.",
+        ),
+        RAY_RULE,
+        "Beginning at a corner of the house: the roof stands over the mark.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.tops_to_points": StepPhrases(
+        "the shadow of the roof",
+        (
+            "Lay the ruler on the {shadow_point} and on {each_mark}. Draw a light line from there, {sense} that point. "
+            "Lay it on the {light_point} and on the {summit}. Draw from there, {sense} that point, to the first line: "
+            "there its shadow is. Count: {count} lines.",
+            "From {each_mark} draw a light line {sense} the {shadow_point}, and from the {summit} one {sense} the "
+            "{light_point}: {lines}. Where they meet is its shadow.",
+            "From {each_mark} the line {sense} the {shadow_point}, and from the {summit} the ray {sense} the "
+            "{light_point}, to their crossing: {lines}.",
+        ),
+        SUN_RULE,
+        "Beginning at a corner of the house: the roof stands over the mark.",
+        "ruler on the point, pencil light",
+    ),
     "shadow.rays_to_points": StepPhrases(
         "its rays, by the two points",
         (

@@ -60,6 +60,6 @@ LEAN_TO = replace(
         "lean_to", "Lean-to roof", (FrontLeanTo, CornerLeanTo), *_HIGH,
         Choice("pitch", "how steep it is", PITCHES, "measured"),
     ),
-    goes_on_with=GABLE_ROOF.kind,
+    goes_on_with=(GABLE_ROOF.kind,),
 )  # fmt: skip
 HALF_PYRAMID = _on_top("half_pyramid", "Half pyramid roof", (FrontHalfPyramid, CornerHalfPyramid), *_HIGH)

@@ -8,6 +8,7 @@ from collections.abc import Iterable, Iterator, Sequence
 
 from orthopsis.core.construct.hidden_face import drawn_through
 from orthopsis.core.construct.moves import Act, Cross, Move, Rule, RuleToPoint, Run
+from orthopsis.core.construct.panel import Panel
 from orthopsis.core.errors import GeometryError
 from orthopsis.core.things.shadow.shape import ShadowShape, shade_name
 from orthopsis.core.things.shadow.wall_recipe import outline_up, up_wall
@@ -19,7 +20,8 @@ def recipe(shadow: ShadowShape) -> list[Move]:
     Raises:
         GeometryError: too little of the block is drawn to find a corner of its shadow.
     """
-    feet, moves = feet_of(shadow, shadow.chain)
+    panel, moves = foot_of(shadow, shadow.chain)
+    feet = feet_of(panel)
     found = [i for i in shadow.chain if shadow.has_top(i)]
     if not found:
         raise not_found(shadow)
@@ -39,23 +41,31 @@ def recipe(shadow: ShadowShape) -> list[Move]:
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
 
 
-def feet_of(shadow: ShadowShape, corners: Iterable[int]) -> tuple[Sequence[str], list[Move]]:
-    """Return what the feet of the uprights are called, and the moves that draw them lightly if one is hidden.
+def foot_of(shadow: ShadowShape, corners: Iterable[int], *, with_edges: bool = False) -> tuple[Panel, list[Move]]:
+    """Return the foot of the block, and the moves that draw what is missing of it lightly.
 
     Args:
-        corners: those of the block that are asked for.
+        corners: those that are asked for.
+        with_edges: whether all its edges are asked for too.
 
     Raises:
         GeometryError: too little of the block is drawn.
     """
     panel, made = shadow.panel, shadow.anchor.made
-    if not all(shadow.uprights[i].foot in made for i in corners):
-        drawn = drawn_through(panel, shadow.values.name, made)
-        if drawn is None:
-            raise not_found(shadow)
-        panel, moves = drawn
-        return (panel.low, panel.far_low, panel.far_high, panel.high), list(moves)
-    return tuple(upright.foot for upright in shadow.uprights), []
+    needed = [shadow.uprights[i].foot for i in corners]
+    if with_edges:
+        needed += [panel.bottom, panel.far, panel.top, panel.first]
+    if all(name in made for name in needed):
+        return panel, []
+    drawn = drawn_through(panel, shadow.values.name, made)
+    if drawn is None:
+        raise not_found(shadow)
+    return drawn[0], list(drawn[1])
+
+
+def feet_of(panel: Panel) -> tuple[str, str, str, str]:
+    """Return what the feet of the uprights are called."""
+    return panel.low, panel.far_low, panel.far_high, panel.high
 
 
 def _apart(shadow: ShadowShape, corner: int, found: Sequence[int]) -> int:

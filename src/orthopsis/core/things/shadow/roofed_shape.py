@@ -1,19 +1,24 @@
-"""Where does the shadow of a block with a gable roof fall on the ground?
+"""Where does the shadow of a block with a roof fall on the ground?
 
-Corners are those of the block (see ``shape``) and the ends of the ridge: ``RIDGE`` over the middle of the wall on which
-the gable stands, ``RIDGE_BEHIND`` over the wall across from it. Block and roof together are convex: what bounds their
-shadow bounds the feet and the shadows of all tops.
+Corners are those of the block (see ``shape``) and the ends of the ridge: ``RIDGE``, over the middle of the wall on
+which a gable stands, near the low corner of a hip roof, or its one tip; and ``RIDGE_BEHIND``, the other end. Block and
+roof together are convex: what bounds their shadow bounds the feet and the shadows of all tops.
 """
 
+from abc import abstractmethod
 from collections.abc import Mapping
 
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.plane.homogeneous import Point
+from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
+from orthopsis.core.plane.polygon import signed_area
+from orthopsis.core.plane.tolerance import THIN_FACE_MM2
 from orthopsis.core.things.answers import Spoken
 from orthopsis.core.things.gable.shape import GableShape
+from orthopsis.core.things.hip.shape import HipShape
 from orthopsis.core.things.setting import Setting
+from orthopsis.core.things.shadow.ground import FLATTEST
 from orthopsis.core.things.shadow.shape import SAME_LINE_MM, ShadowShape, Upright
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
@@ -22,55 +27,81 @@ RIDGE, RIDGE_BEHIND = 4, 5
 FREE = "free"
 
 
-def roof_on(setting: Setting) -> GableShape | None:
-    """Return the gable roof whose shadow a hand can find; None where there is none, or it cannot be found."""
+def roof_on(setting: Setting) -> GableShape | HipShape | None:
+    """Return the roof whose shadow a hand can find; None where there is none, or it cannot be found."""
     on = setting.anchor.thing if setting.anchor is not None else ""
-    roofs = (c for c in setting.casts if isinstance(c, GableShape) and c.anchor.thing == on)
+    roofs = (c for c in setting.casts if isinstance(c, GableShape | HipShape) and c.anchor.thing == on)
     roof = next(roofs, None)
-    if roof is None or setting.light.is_lamp or roof.host.setting.panel is not None:
+    if roof is None or not roof.drawn or setting.light.is_lamp or roof.host.setting.panel is not None:
         return None
-    is_found = bool(roof.drawn) and roof.panel.is_drawn and roof.panel.bottom in roof.host.made
+    is_found = _has_middle(setting, roof) if isinstance(roof, HipShape) else _has_foot(roof)
     return roof if is_found else None
 
 
+def _has_foot(roof: GableShape) -> bool:
+    """Tell whether the foot of the wall is there on which a gable stands."""
+    return roof.panel.is_drawn and roof.panel.bottom in roof.host.made
+
+
+def _has_middle(setting: Setting, roof: HipShape) -> bool:
+    """Tell whether the middle line of the block's foot crosses the uprights well that stand under the ridge's ends."""
+    assert setting.panel is not None
+    low, beside, over, behind = setting.panel.page
+    if abs(signed_area([low, beside, over, behind])) < THIN_FACE_MM2:
+        return False
+    if roof.is_pyramid:
+        return True
+    across, _ = unit_toward(meet(join(low, over), join(beside, behind)), roof.ridge_way.goal)
+    return abs(across) > FLATTEST
+
+
 class RoofedShape(ShadowShape):
-    """The shadow of a block with a gable roof, on the plane of the block's foot."""
+    """The shadow of a block with a roof, on the plane of the block's foot."""
 
     @property
-    def roof(self) -> GableShape:
+    @abstractmethod
+    def tops(self) -> tuple[str, ...]:
+        """What the ends of the ridge are called within the roof."""
+
+    @property
+    @abstractmethod
+    def unders(self) -> tuple[str, ...]:
+        """Full names of the marks on the ground straight under these; empty where the hand needs none."""
+
+    @property
+    @abstractmethod
+    def ridge_way(self) -> Way:
+        """Which way the ridge runs."""
+
+    @cached_property
+    def ridge(self) -> Array:
+        """The ends of the ridge in the world, shape (n, 3)."""
+        solid = self.roof.solid
+        return solid.places[[solid.index(top) for top in self.tops]]
+
+    @property
+    def roof(self) -> GableShape | HipShape:
         """The roof."""
         roof = roof_on(self.setting)
         assert roof is not None
         return roof
 
     @cached_property
-    def ridge(self) -> Array:
-        """The ends of the ridge in the world, shape (2, 3)."""
-        solid = self.roof.solid
-        return solid.places[[solid.index("front.peak"), solid.index("back.peak")]]
-
-    @cached_property
     def feet(self) -> Array:
-        """The corners of the foot, and what lies straight under the ends of the ridge, in the world, shape (6, 3)."""
+        """The corners of the foot, and what lies straight under the ends of the ridge, in the world, shape (n, 3)."""
         corners, normal = super().feet, self.up / np.linalg.norm(self.up)
         return np.vstack((corners, self.ridge - np.outer((self.ridge - corners[0]) @ normal, normal)))
 
     @cached_property
     def uprights(self) -> tuple[Upright, ...]:
         """The uprights of the block, and those under the ends of the ridge."""
-        see, names = self.setting.frame.eye.see, (self.under, "")
-        tops = (self.roof.values.full(f"{end}.peak") for end in ("front", "back"))
-        ends = zip(names, tops, see(self.feet[RIDGE:]).tolist(), see(self.ridge).tolist(), strict=True)
+        see, tops = self.setting.frame.eye.see, map(self.roof.values.full, self.tops)
+        ends = zip(self.unders, tops, see(self.feet[RIDGE:]).tolist(), see(self.ridge).tolist(), strict=True)
         return (*super().uprights, *(Upright(foot, top, Point(*low), Point(*high)) for foot, top, low, high in ends))
-
-    @property
-    def under(self) -> str:
-        """Full name of the mark at the foot of the gable wall, straight under the peak."""
-        return self.values.full("measure.under")
 
     @cached_property
     def shades(self) -> Array:
-        """The shadows of the tops and of the ends of the ridge in the world, shape (6, 3)."""
+        """The shadows of the tops and of the ends of the ridge in the world, shape (n, 3)."""
         over = self.ridge[0] - self.feet[RIDGE]
         return np.vstack((self.cast(self.feet[:RIDGE], self.up), self.cast(self.feet[RIDGE:], over)))
 
@@ -132,7 +163,7 @@ class RoofedShape(ShadowShape):
     def way_between(self, corner: int, other: int) -> Way:
         """Return which way the edge between two corners runs; one from a corner of the block to the ridge runs free."""
         if {corner, other} == {RIDGE, RIDGE_BEHIND}:
-            return self.roof.panel.out
+            return self.ridge_way
         if max(corner, other) < RIDGE:
             return super().way_between(corner, other)
         return Way(FREE, self.page[other])
@@ -170,4 +201,75 @@ class RoofedShape(ShadowShape):
     @property
     def spoken(self) -> Mapping[str, Spoken]:
         """Also the roof, and which way its ridge runs."""
-        return {**super().spoken, "roof": self.roof.values.name, "ridge_way": self.roof.panel.out}
+        return {**super().spoken, "roof": self.roof.values.name, "ridge_way": self.ridge_way}
+
+
+class GabledShape(RoofedShape):
+    """The shadow of a block with a gable roof."""
+
+    @property
+    def tops(self) -> tuple[str, ...]:
+        """The peak of the gable, and the other end."""
+        return ("front.peak", "back.peak")
+
+    @property
+    def unders(self) -> tuple[str, ...]:
+        """The mark at the foot of the gable wall."""
+        return (self.values.full("measure.under"), "")
+
+    @property
+    def ridge_way(self) -> Way:
+        """Out of the gable wall."""
+        return self.roof.panel.out
+
+
+class HippedShape(RoofedShape):
+    """The shadow of a block with a hip roof or a pyramid."""
+
+    @property
+    def hip(self) -> HipShape:
+        """The roof."""
+        assert isinstance(self.roof, HipShape)
+        return self.roof
+
+    @property
+    def tops(self) -> tuple[str, ...]:
+        """The ends of the ridge, or the tip."""
+        return tuple(dict.fromkeys(self.hip.tips))
+
+    @property
+    def unders(self) -> tuple[str, ...]:
+        """Marks on the middle line of the foot."""
+        return tuple(self.values.full(f"measure.under.{i}") for i, _ in enumerate(self.tops, start=RIDGE))
+
+    @property
+    def ridge_way(self) -> Way:
+        """Along the longer side of the house."""
+        return self.hip.ridge_way
+
+    @property
+    def ends(self) -> list[int]:
+        """The ends of the ridge that bound its shadow."""
+        return [i for i in self.chain if i >= RIDGE]
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Also what it rises to, and how many marks there are."""
+        of = f"of {self.roof.values.name}"
+        if self.hip.is_pyramid:
+            said = {"middle": f"tip {of}", "summit": f"tip {of}", "each_mark": "the mark"}
+        else:
+            ends, mark = ("both ends", "each mark") if len(self.ends) > 1 else (f"the {self._end} end", "the mark")
+            said = {"middle": f"middle of the lid {of}", "summit": "end of the ridge over it", "ends": ends}
+            said["each_mark"] = mark
+        return {**super().spoken, **said}
+
+    @property
+    def _end(self) -> str:
+        """Which end of the ridge it is that bounds the shadow alone, as one sees it."""
+        one, other = (self.uprights[i].at_top for i in (RIDGE, RIDGE_BEHIND))
+        is_first = RIDGE in self.chain
+        if abs(one.x - other.x) > abs(one.y - other.y):
+            return "left" if (one.x < other.x) is is_first else "right"
+        near, far = self.ridge[:, 2].tolist()
+        return "near" if (near < far) is is_first else "far"

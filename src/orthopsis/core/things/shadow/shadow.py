@@ -6,14 +6,15 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.things.answers import Clause
+from orthopsis.core.things.hip.shape import HipShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rails.shape import RailsShape
 from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.rails_recipe import recipe as rails_recipe
 from orthopsis.core.things.shadow.rails_shape import RailsShadowShape
 from orthopsis.core.things.shadow.recipe import recipe
-from orthopsis.core.things.shadow.roofed_recipe import recipe as roofed_recipe
-from orthopsis.core.things.shadow.roofed_shape import RoofedShape, roof_on
+from orthopsis.core.things.shadow.roofed_recipe import gabled, hipped
+from orthopsis.core.things.shadow.roofed_shape import GabledShape, HippedShape, roof_on
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
@@ -58,7 +59,7 @@ class RailsShadow(RailsShadowShape):
         return tuple(rails_recipe(self))
 
 
-class RoofedShadow(RoofedShape):
+class GabledShadow(GabledShape):
     """The shadow of a house with a gable roof on the ground."""
 
     sentence: tuple[Clause, ...] = _SENTENCE
@@ -66,7 +67,18 @@ class RoofedShadow(RoofedShape):
     @cached_property
     def recipe(self) -> tuple[Move, ...]:
         """The hand's moves."""
-        return tuple(roofed_recipe(self))
+        return tuple(gabled(self))
+
+
+class HippedShadow(HippedShape):
+    """The shadow of a house with a hip roof or a pyramid on the ground."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(hipped(self))
 
 
 class CastShadow(ShadowShape):
@@ -81,8 +93,9 @@ class CastShadow(ShadowShape):
         for shape, shadow in ((TableShape, TableShadow), (RailsShape, RailsShadow)):
             if isinstance(caster, shape):
                 return shadow
-        if roof_on(setting) is not None:
-            return RoofedShadow
+        roof = roof_on(setting)
+        if roof is not None:
+            return HippedShadow if isinstance(roof, HipShape) else GabledShadow
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod
