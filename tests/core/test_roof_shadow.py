@@ -14,7 +14,8 @@ from conftest import box, exercise_of
 from orthopsis.core.document.document import Exercise
 from orthopsis.core.drawing.solved import Solved
 from orthopsis.core.exercise.solve import draw
-from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, HippedShape, RoofedShape
+from orthopsis.core.things.shadow.roof_shapes import HalfPyramidShape, HippedShape, LeaningShape
+from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, RoofedShape
 from orthopsis.core.view.eye import Array
 
 STORE = box("Store", 90.0, 40.0, 90.0, 60.0, depth_by="measured", depth=90.0)
@@ -31,21 +32,26 @@ def store(view: str = "two_point", rise: float = 30.0, *more: dict[str, Any], **
     roof = {
         "kind": "gable_roof", "name": "Roof", "joined_to": "Store", "joined_by": f"face_{WALL[view]}", "rise": rise,
     }  # fmt: skip
-    shade = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
-    return exercise_of(host, roof, *more, shade, views=[VIEWS[view]], **sheet)
+    return exercise_of(host, roof, *more, SHADE, views=[VIEWS[view]], **sheet)
+
+
+LONG = {
+    "one_point": box("Store", 90.0, 40.0, 110.0, 20.0, depth_by="measured", depth=70.0),
+    "two_point": {**CORNER, "height": 20.0, "right_length": 110.0},
+}
+"""Low houses, longer than wide."""
+SHADE = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
+
+
+def with_roof(view: str, roof: dict[str, Any], *more: dict[str, Any], **sheet: Any) -> Exercise:
+    """A low house with a steep roof over its top, and its shadow."""
+    on = {"name": "Roof", "joined_to": "Store", "joined_by": "face_top", "rise": 70.0}
+    return exercise_of(LONG[view], {**on, **roof}, *more, SHADE, views=[VIEWS[view]], **sheet)
 
 
 def hipped(view: str, ridge: str, **sheet: Any) -> Exercise:
-    """A long low house with a steep hip roof or a pyramid, and its shadow."""
-    long = {
-        "one_point": box("Store", 90.0, 40.0, 110.0, 20.0, depth_by="measured", depth=70.0),
-        "two_point": {**CORNER, "height": 20.0, "right_length": 110.0},
-    }[view]
-    roof = {
-        "kind": "hip_roof", "name": "Roof", "joined_to": "Store", "joined_by": "face_top", "rise": 70.0, "ridge": ridge,
-    }  # fmt: skip
-    shade = {"kind": "shadow", "name": "Shade", "joined_to": "Store", "joined_by": "face_ground"}
-    return exercise_of(long, roof, shade, views=[VIEWS[view]], **sheet)
+    """... with a hip roof or a pyramid."""
+    return with_roof(view, {"kind": "hip_roof", "ridge": ridge}, **sheet)
 
 
 def corners(found: Solved) -> Array:
@@ -101,7 +107,7 @@ def test_the_ridge_reaches_beyond_the_eaves_and_is_told_before_the_outline(view:
     assert {RIDGE, RIDGE_BEHIND} & set(shadow.chain)
     steps = [step.title for step in draw(exercise).steps if step.thing == "Shade"]
     behind = ["the other end of the ridge"] if RIDGE_BEHIND in shadow.chain else []
-    titles = ["under the peak of the gable", "the shadow of the peak", *behind, "its outline"]
+    titles = ["under the peak of Roof", "the shadow of the peak of Roof", *behind, "its outline"]
     told = [steps.index(f"Shade: {title}") for title in titles]
     assert told == sorted(told)
     # A gable in line with the light throws its shadow into one line: its top corners bound nothing.
@@ -114,7 +120,7 @@ def test_a_flat_roof_s_ridge_that_bounds_nothing_is_not_told() -> None:
     shadow = solved(exercise).prepared.things[-1].standing
     assert isinstance(shadow, RoofedShape)
     titles = [step.title for step in draw(exercise).steps]
-    assert ("Shade: under the peak of the gable" in titles) is (max(shadow.chain) >= RIDGE)
+    assert ("Shade: under the peak of Roof" in titles) is (max(shadow.chain) >= RIDGE)
 
 
 @pytest.mark.parametrize("view", sorted(WALL))
@@ -144,9 +150,9 @@ def test_the_places_under_a_hip_roof_s_ridge_are_a_quarter_in_from_the_sides() -
 
 @pytest.mark.parametrize(("light", "end"), [("left", "the right end"), ("right", "the left end")])
 def test_of_a_ridge_in_line_with_the_light_one_end_bounds_the_shadow(light: str, end: str) -> None:
-    exercise = hipped("one_point", "ridge", light=light, rays="30")
-    long = exercise.document()["things"][0] | {"depth": 20.0}
-    exercise = exercise_of(long, *exercise.document()["things"][1:], views=[VIEWS["one_point"]], light=light, rays="30")
+    roof = {"kind": "hip_roof", "name": "Roof", "joined_to": "Store", "joined_by": "face_top", "rise": 70.0}
+    narrow = {**LONG["one_point"], "depth": 20.0}
+    exercise = exercise_of(narrow, roof, SHADE, views=[VIEWS["one_point"]], light=light, rays="30")
     shadow = solved(exercise).prepared.things[-1].standing
     assert len(shadow.ends) == 1
     (text,) = (step.text for step in draw(exercise).steps if step.title == "Shade: under the ridge")
@@ -158,10 +164,46 @@ def test_a_ridge_that_runs_straight_away_has_no_place_under_it_and_that_is_said(
     """Under the point the middle line of the foot is upright, as the lines down from the ridge are."""
     point = VIEWS["one_point"]["x_mm"]
     away = box("Store", point - 30.0, 40.0, 60.0, 20.0, depth_by="measured", depth=85.0)
-    exercise = hipped("one_point", "ridge", rays="30")
-    under = exercise_of(away, *exercise.document()["things"][1:], views=[VIEWS["one_point"]], rays="30")
+    roof = {"kind": "hip_roof", "name": "Roof", "joined_to": "Store", "joined_by": "face_top", "rise": 70.0}
+    under = exercise_of(away, roof, SHADE, views=[VIEWS["one_point"]], rays="30")
     assert not isinstance(solved(under).prepared.things[-1].standing, RoofedShape)
     assert "shadow_of_lower" in {advice.code for advice in draw(under).advice}
+
+
+@pytest.mark.parametrize("stands", ["beside", "ahead", "behind"])
+@pytest.mark.parametrize(
+    ("view", "high"),
+    [("one_point", {"high": high}) for high in ("back", "front", "left", "right")]
+    + [("two_point", {"over": over}) for over in ("left_back", "right_back", "left", "right")],
+)
+@pytest.mark.parametrize("kind", ["lean_to", "half_pyramid"])
+def test_what_is_highest_at_one_edge_is_in_the_shadow(view: str, high: dict[str, str], kind: str, stands: str) -> None:
+    sun = {"stands": stands, "aside_mm": 150.0, "height_mm": 140.0}
+    exercise = with_roof(view, {"kind": kind, **high}, rays="30", sun=sun)
+    shadow = solved(exercise).prepared.things[-1].standing
+    assert isinstance(shadow, LeaningShape if kind == "lean_to" else HalfPyramidShape)
+    assert list(faults(exercise)) == []
+    titles = [step.title for step in draw(exercise).steps]
+    last = "the shadow of the high edge" if kind == "lean_to" else "the shadow of the tip of Roof"
+    assert (f"Shade: {last}" in titles) is bool(shadow.ends)
+    assert "shadow_of_lower" not in {advice.code for advice in draw(exercise).advice}
+    assert_found_right(exercise)
+
+
+def test_a_lean_to_is_high_over_corners_of_the_foot_and_a_half_pyramid_over_the_middle_of_an_edge() -> None:
+    lean = solved(with_roof("one_point", {"kind": "lean_to", "high": "right"})).prepared.things[-1].standing
+    for i, corner in lean.corners_under.items():
+        np.testing.assert_allclose(lean.feet[i], lean.feet[corner], atol=1e-9)
+    half = solved(with_roof("one_point", {"kind": "half_pyramid", "high": "back"})).prepared.things[-1].standing
+    behind = sorted(half.feet[:RIDGE].tolist(), key=lambda place: -place[2])[:2]
+    np.testing.assert_allclose(half.feet[RIDGE], np.mean(behind, axis=0), atol=1e-9)
+
+
+def test_of_a_lean_to_that_runs_with_a_gable_roof_the_shadow_is_left_out_and_that_is_said() -> None:
+    hall = box("Hall", 260.0, 40.0, 90.0, 30.0, depth_by="measured", depth=60.0)
+    gable = {"kind": "gable_roof", "name": "Gable", "joined_to": "Hall", "joined_by": "face_front", "rise": 20.0}
+    exercise = with_roof("one_point", {"kind": "lean_to", "high": "left", "pitch": "with_roof"}, hall, gable)
+    assert "shadow_of_lower" in {advice.code for advice in draw(exercise).advice if advice.about == "things.4"}
 
 
 def test_by_a_lamp_and_of_other_roofs_the_block_s_shadow_is_drawn_and_that_is_said() -> None:

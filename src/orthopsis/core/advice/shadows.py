@@ -16,7 +16,7 @@ from orthopsis.core.scene.placed import Placed
 from orthopsis.core.sheet.ruler import round_to
 from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.ground import GroundShadow
-from orthopsis.core.things.shadow.roofed_shape import roof_on
+from orthopsis.core.things.shadow.roof_shapes import roof_on
 from orthopsis.core.things.table.rest import NO_REST
 from orthopsis.core.things.table.shape import TableShape
 from orthopsis.core.view.eye import Array

@@ -47,29 +47,29 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "shadow.under_peak": StepPhrases(
-        "under the peak of the gable",
+        "under the {peak}",
         (
-            "Put the ruler upright on the peak of {roof}. Draw a light line straight down, to the foot of the wall, "
-            "and mark where it ends there. Count: {count}.",
-            "From the peak of {roof} draw a light line straight down to the foot of its wall, {lines}, and mark it.",
-            "From the peak of {roof} go straight down to the foot of its wall: {lines}.",
+            "Put the ruler upright on the {peak}. Draw a light line straight down, to the foot of the wall, and mark "
+            "where it ends there. Count: {count}.",
+            "From the {peak} draw a light line straight down to the foot of its wall, {lines}, and mark it.",
+            "From the {peak} go straight down to the foot of its wall: {lines}.",
         ),
-        "The peak stands over the middle of its wall, and so over the middle of the foot of the wall.",
+        "It stands over the middle of its wall, and so over the middle of the foot of the wall.",
         "Taking the middle of the foot by the ruler: it is not there where the wall goes away.",
         "ruler, pencil light",
     ),
     "shadow.peak": StepPhrases(
-        "the shadow of the peak",
+        "the shadow of the {peak}",
         (
-            "From the mark at the foot of the wall draw a light level line to the {shadow_side}. From the peak of "
-            "{roof} draw a light line down to that level line, with the {ray} corner of the set square. There the "
-            "shadow of the peak is. Count: {count} lines.",
-            "From the mark at the foot of the wall draw a light level line to the {shadow_side}, and from the peak of "
-            "{roof} a ray at {ray} down to it: {lines}.",
-            "From that mark the level line, and from the peak the ray at {ray}, to their crossing: {lines}.",
+            "From the mark at the foot of the wall draw a light level line to the {shadow_side}. From the {peak} draw "
+            "a light line down to that level line, with the {ray} corner of the set square. There its shadow is. "
+            "Count: {count} lines.",
+            "From the mark at the foot of the wall draw a light level line to the {shadow_side}, and from the {peak} "
+            "a ray at {ray} down to it: {lines}.",
+            "From that mark the level line, and from the {peak} the ray at {ray}, to their crossing: {lines}.",
         ),
         RAY_RULE,
-        "Beginning at a corner of the house: the peak stands over the mark.",
+        "Beginning at a corner of the house: what is highest stands over the mark.",
         "ruler and set square, pencil light",
     ),
     "shadow.ridge": StepPhrases(
@@ -140,6 +140,37 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "Beginning at a corner of the house: the roof stands over the mark.",
         "ruler on the point, pencil light",
     ),
+    "shadow.high": StepPhrases(
+        "the shadow of the high edge",
+        (
+            "Find the foot of the house straight under {high_end} of the high edge of {roof}. From there draw a light "
+            "level line to the {shadow_side}. From {summit} draw a light line down to that level line, with the {ray} "
+            "corner of the set square. There its shadow is. Count: {count} lines.",
+            "From the foot of the house under {high_end} of the high edge of {roof} draw a light level line to the "
+            "{shadow_side}, and from {summit} a ray at {ray} down to it: {lines}.",
+            "From the foot under {high_end} of the high edge the level line, and from {summit} the ray at {ray}, to "
+            "their crossing: {lines}.",
+        ),
+        RAY_RULE,
+        "Taking the ray from the corner of the wall: the roof is higher there.",
+        "ruler and set square, pencil light",
+    ),
+    "shadow.high_to_points": StepPhrases(
+        "the shadow of the high edge",
+        (
+            "Find the foot of the house straight under {high_end} of the high edge of {roof}. Lay the ruler on it and "
+            "on the {shadow_point}. Draw a light line from the foot, {sense} that point. Lay it on the {light_point} "
+            "and on {summit}. Draw from there, {sense} that point, to the first line: there its shadow is. Count: "
+            "{count} lines.",
+            "From the foot of the house under {high_end} of the high edge of {roof} draw a light line {sense} the "
+            "{shadow_point}, and from {summit} one {sense} the {light_point}: {lines}. Where they meet is its shadow.",
+            "From the foot under {high_end} of the high edge the line {sense} the {shadow_point}, and from {summit} "
+            "the ray {sense} the {light_point}, to their crossing: {lines}.",
+        ),
+        SUN_RULE,
+        "Taking the ray from the corner of the wall: the roof is higher there.",
+        "ruler on the point, pencil light",
+    ),
     "shadow.rays_to_points": StepPhrases(
         "its rays, by the two points",
         (
@@ -157,18 +188,18 @@ _OF_POINTS: dict[str, StepPhrases] = {
         "ruler on the point, pencil light",
     ),
     "shadow.peak_to_points": StepPhrases(
-        "the shadow of the peak",
+        "the shadow of the {peak}",
         (
             "Lay the ruler on the {shadow_point} and on the mark at the foot of the wall. Draw a light line from the "
-            "mark, {sense} that point. Lay it on the {light_point} and on the peak of {roof}. Draw from the peak, "
+            "mark, {sense} that point. Lay it on the {light_point} and on the {peak}. Draw from there, "
             "{sense} that point, to the first line: there its shadow is. Count: {count} lines.",
-            "From the mark at the foot of the wall draw a light line {sense} the {shadow_point}, and from the peak of "
-            "{roof} one {sense} the {light_point}: {lines}. Where they meet is the shadow of the peak.",
-            "From that mark the line {sense} the {shadow_point}, and from the peak the ray {sense} the {light_point}, "
-            "to their crossing: {lines}.",
+            "From the mark at the foot of the wall draw a light line {sense} the {shadow_point}, and from the "
+            "{peak} one {sense} the {light_point}: {lines}. Where they meet is its shadow.",
+            "From that mark the line {sense} the {shadow_point}, and from the {peak} the ray {sense} the "
+            "{light_point}, to their crossing: {lines}.",
         ),
         SUN_RULE,
-        "Beginning at a corner of the house: the peak stands over the mark.",
+        "Beginning at a corner of the house: what is highest stands over the mark.",
         "ruler on the point, pencil light",
     ),
     "shadow.carried_to_points": StepPhrases(

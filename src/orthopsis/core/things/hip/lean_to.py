@@ -60,7 +60,12 @@ class LeanTo(HighAtEdge):
         return self.values.word("pitch") == WITH_ROOF
 
     @property
-    def _level(self) -> Way:
+    def high_ends(self) -> tuple[str, str]:
+        """What the ends of its high edge are called."""
+        return lid_name(self.at), lid_name(self.at + 1)
+
+    @property
+    def level(self) -> Way:
         """Which way its high edge runs."""
         return self.panel.up if self.at % 2 else self.panel.along
 
@@ -139,7 +144,7 @@ class LeanTo(HighAtEdge):
             return super().spoken
         level = self.setting.frame.level_mm
         low, high = (corner_look(self.panel.page, i % 4, level) for i in (self.at - 1, self.at))
-        return {**super().spoken, "low_look": low, "high_look": high, "high_way": self._level}
+        return {**super().spoken, "low_look": low, "high_look": high, "high_way": self.level}
 
     @cached_property
     def world(self) -> Mapping[str, Array]:
@@ -171,7 +176,7 @@ class LeanTo(HighAtEdge):
     def seams(self) -> Mapping[str, Seam]:
         """Its edges, by name."""
         k, up = self.at, self.panel.out.family
-        level, runs = self._level.family, (self.goes_on and self._pitched.point) or "free"
+        level, runs = self.level.family, (self.goes_on and self._pitched.point) or "free"
         return {
             "upright.0": Seam(corner_name(k), lid_name(k), up, ("wall", "before")),
             "upright.1": Seam(corner_name(k + 1), lid_name(k + 1), up, ("wall", "after")),
@@ -207,7 +212,7 @@ class LeanTo(HighAtEdge):
             yield breath, act
         aside = self.page[lid_name(k + 1)].x - self.page[lid_name(k)].x
         for act in meeting(
-            (n(corner_name(k + 1)), out, n("construction.over")), (n(lid_name(k)), self._level, n("construction.high")),
+            (n(corner_name(k + 1)), out, n("construction.over")), (n(lid_name(k)), self.level, n("construction.high")),
             n(lid_name(k + 1)), aside, "construction", n("construction.laid"),
         ):  # fmt: skip
             yield breath, act

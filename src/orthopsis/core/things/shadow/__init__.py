@@ -5,7 +5,7 @@ By the one light of the sheet: from the side, by the set square, by a sun ahead 
 
 from orthopsis.core.things.declare import ThingKind
 from orthopsis.core.things.gable import GABLE_ROOF
-from orthopsis.core.things.hip import HIP_ROOF
+from orthopsis.core.things.hip import HALF_PYRAMID, HIP_ROOF, LEAN_TO
 from orthopsis.core.things.shadow.fallen import FallenShadow
 from orthopsis.core.things.shadow.shadow import CastShadow
 
@@ -16,7 +16,7 @@ SHADOW = ThingKind(
     in_view={"one_point": CastShadow, "two_point": CastShadow},
     hangs="on_face",
     is_after_all=True,
-    goes_on_with=(GABLE_ROOF.kind, HIP_ROOF.kind),
+    goes_on_with=(GABLE_ROOF.kind, HIP_ROOF.kind, HALF_PYRAMID.kind, LEAN_TO.kind),
     can_lie_on=lambda panel: panel.is_ground,
     lies_says=" It falls on ",
     lies_on="a box, a table, rails or a round body that stands on the ground",

@@ -10,6 +10,7 @@ from orthopsis.core.plane.homogeneous import Point, distance, unit_toward
 from orthopsis.core.plane.tolerance import SAME_POINT_MM
 from orthopsis.core.sheet.length import format_limit
 from orthopsis.core.things.answers import Called, Spoken
+from orthopsis.core.things.hip.lean_to import LeanTo
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.aim import AimRole
 from orthopsis.core.view.eye import Array
@@ -85,8 +86,8 @@ class GroundShadow(Shaded):
     """A shadow on the ground."""
 
     def takes_up(self, other: Standing) -> bool:
-        """Tell whether a roof stands on what casts the shadow."""
-        return other.anchor.thing == self.anchor.thing
+        """Tell whether a roof stands on what casts the shadow, as steep as it is by itself."""
+        return other.anchor.thing == self.anchor.thing and not (isinstance(other, LeanTo) and other.goes_on)
 
     @property
     def lies_on_ground(self) -> bool:

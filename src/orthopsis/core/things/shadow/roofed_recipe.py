@@ -1,16 +1,16 @@
 """How does a hand find the shadow of a block with a roof? Its tops as a block's, then the ends of the ridge.
 
-Under the peak of a gable lies the middle of the foot of its wall; under the tip of a pyramid the middle of the foot,
-and under the ridge of a hip roof the middle line of the foot. A ridge is level, so that its shadow runs as it does, to
-the same point.
+A place on the ground straight under each is found first. A ridge is level, so that its shadow runs as it does, to the
+same point.
 """
 
-from collections.abc import Callable, Iterator
+from collections.abc import Callable, Collection, Iterator, Sequence
 
 from orthopsis.core.construct.moves import Across, Act, Move, Rule, RuleToPoint, Run, Shift, Through
 from orthopsis.core.construct.panel import Panel
 from orthopsis.core.things.shadow.recipe import by_edge, by_ray, feet_of, foot_of, not_found, outline
-from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, GabledShape, HippedShape, RoofedShape
+from orthopsis.core.things.shadow.roof_shapes import GabledShape, HalfPyramidShape, HippedShape, LeaningShape
+from orthopsis.core.things.shadow.roofed_shape import RIDGE, RIDGE_BEHIND, RoofedShape
 from orthopsis.core.things.shadow.shape import foot_name, shade_name
 
 Told = Iterator[tuple[str, Act]]
@@ -22,7 +22,7 @@ def gabled(shadow: GabledShape) -> list[Move]:
     Raises:
         GeometryError: too little of the block is drawn to find a corner of its shadow.
     """
-    return _recipe(shadow, lambda foot: _under_gable(shadow), with_edges=False)
+    return _recipe(shadow, lambda foot: _under_gable(shadow), ())
 
 
 def hipped(shadow: HippedShape) -> list[Move]:
@@ -31,25 +31,50 @@ def hipped(shadow: HippedShape) -> list[Move]:
     Raises:
         GeometryError: as of ``gabled``.
     """
-    return _recipe(shadow, lambda foot: _under_hips(shadow, foot), with_edges=bool(shadow.ends))
+    return _recipe(shadow, lambda foot: _under_hips(shadow, foot), range(RIDGE))
 
 
-def _recipe(shadow: RoofedShape, of_ridge: Callable[[Panel], Told], *, with_edges: bool) -> list[Move]:
-    """Return the moves; ``of_ridge`` yields what finds the shadow of the ridge, from the foot of the block."""
+def half_pyramid(shadow: HalfPyramidShape) -> list[Move]:
+    """Return the hand's moves for the shadow of a house with a half pyramid.
+
+    Raises:
+        GeometryError: as of ``gabled``.
+    """
+    return _recipe(shadow, lambda foot: _under_peak(shadow, str(getattr(foot, shadow.edge))), range(RIDGE))
+
+
+def leaning(shadow: LeaningShape) -> list[Move]:
+    """Return the hand's moves for the shadow of a house with a lean-to roof.
+
+    Raises:
+        GeometryError: as of ``gabled``.
+    """
+    under = [shadow.corners_under[i] for i in shadow.ends]
+    return _recipe(shadow, lambda foot: _under_high_edge(shadow, feet_of(foot)), under)
+
+
+def _recipe(shadow: RoofedShape, of_ridge: Callable[[Panel], Told], also: Collection[int]) -> list[Move]:
+    """Return the moves.
+
+    Args:
+        of_ridge: yields what finds the shadow of the ridge, from the foot of the block.
+        also: the corners of the foot that this takes up; its edges too, if it takes up all.
+    """
     corners = [i for i in shadow.chain if i < RIDGE]
     helping = (i for i in shadow.carried.values() if i not in shadow.carried)
     found = [*dict.fromkeys([*(i for i in corners if shadow.has_top(i)), *helping])]
     if any(i not in found and i not in shadow.carried for i in corners):
         raise not_found(shadow)
-    needed = range(RIDGE) if with_edges else [*found, *shadow.carried, *shadow.end_feet]
-    foot, moves = foot_of(shadow, needed, with_edges=with_edges)
+    taken_up = also if shadow.ends else ()
+    needed = {*found, *shadow.carried, *shadow.end_feet, *taken_up}
+    foot, moves = foot_of(shadow, sorted(needed), with_edges=len(taken_up) == RIDGE)
     feet, told = feet_of(foot), list[tuple[str, Act]]()
     for corner in found:
         told += [(f"shadow.rays{shadow.light_suffix}", act) for act in by_ray(shadow, feet[corner], corner)]
     for corner, beside in shadow.carried.items():
         acts = by_edge(shadow, feet[corner], corner, beside)
         told += [(f"shadow.carried{shadow.light_suffix}", act) for act in acts]
-    if max(shadow.chain) >= RIDGE:
+    if shadow.ends:
         told += of_ridge(foot)
     n, begun = shadow.values.full, {*found, *shadow.carried}
     told += [("", Shift(n(foot_name(i)), feet[i], 0.0)) for i in shadow.end_feet if i not in begun]
@@ -57,22 +82,33 @@ def _recipe(shadow: RoofedShape, of_ridge: Callable[[Panel], Told], *, with_edge
     return moves + [shadow.values.move("round", breath, act) for breath, act in told]
 
 
-def _under_gable(shadow: GabledShape) -> Told:
-    """Yield the acts that find the shadow of the peak and, where it bounds all, that of the other end of the ridge."""
-    n, peak, suffix = shadow.values.full, shadow.uprights[RIDGE], shadow.light_suffix
-    up = shadow.setting.frame.way("up").family
+def _under_peak(shadow: GabledShape | HalfPyramidShape, foot: str) -> Told:
+    """Yield the acts that find the shadow of a peak, from the middle of the foot of its wall, by the line's name."""
+    peak, up = shadow.uprights[RIDGE], shadow.setting.frame.way("up").family
     yield (
         "shadow.under_peak",
-        Run(n("upright.peak"), peak.foot, peak.top, up, shadow.roof.panel.bottom, "construction"),
+        Run(shadow.values.full("upright.peak"), peak.foot, peak.top, up, foot, "construction"),
     )
-    yield from ((f"shadow.peak{suffix}", act) for act in by_ray(shadow, peak.foot, RIDGE))
+    yield from ((f"shadow.peak{shadow.light_suffix}", act) for act in by_ray(shadow, peak.foot, RIDGE))
+
+
+def _under_gable(shadow: GabledShape) -> Told:
+    """Yield the acts that find the shadow of the peak and, where it bounds all, that of the other end of the ridge."""
+    yield from _under_peak(shadow, shadow.roof.panel.bottom)
     if RIDGE_BEHIND in shadow.chain:
-        ridge, way = n("construction.ridge"), shadow.ridge_way
-        start = n(shade_name(RIDGE))
+        n, way = shadow.values.full, shadow.ridge_way
+        ridge, start = n("construction.ridge"), n(shade_name(RIDGE))
         xs = shadow.page[RIDGE].x, shadow.page[RIDGE_BEHIND].x
         along = Across(ridge, start, *xs) if way.goal.is_ideal else RuleToPoint(ridge, start, way.family)
         yield "shadow.ridge", along
         yield "shadow.ridge", shadow.ray(str(RIDGE_BEHIND), shadow.uprights[RIDGE_BEHIND].top, ridge)
+
+
+def _under_high_edge(shadow: LeaningShape, feet: Sequence[str]) -> Told:
+    """Yield the acts that find the shadows of the ends of a high edge, which stand over corners of the foot."""
+    for i in shadow.ends:
+        acts = by_ray(shadow, feet[shadow.corners_under[i]], i)
+        yield from ((f"shadow.high{shadow.light_suffix}", act) for act in acts)
 
 
 def _under_hips(shadow: HippedShape, foot: Panel) -> Told:

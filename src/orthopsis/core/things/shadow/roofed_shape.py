@@ -1,8 +1,8 @@
 """Where does the shadow of a block with a roof fall on the ground?
 
-Corners are those of the block (see ``shape``) and the ends of the ridge: ``RIDGE``, over the middle of the wall on
-which a gable stands, near the low corner of a hip roof, or its one tip; and ``RIDGE_BEHIND``, the other end. Block and
-roof together are convex: what bounds their shadow bounds the feet and the shadows of all tops.
+Corners are those of the block (see ``shape``) and the ends of the ridge: ``RIDGE``, and ``RIDGE_BEHIND``, the other end
+where it is not one tip. Block and roof together are convex: what bounds their shadow bounds the feet and the shadows of
+all tops. Which roofs there are, ``roof_shapes`` says.
 """
 
 from abc import abstractmethod
@@ -11,48 +11,15 @@ from collections.abc import Mapping
 import numpy as np
 from propcache.api import cached_property
 
-from orthopsis.core.plane.homogeneous import Point, join, meet, unit_toward
-from orthopsis.core.plane.polygon import signed_area
-from orthopsis.core.plane.tolerance import THIN_FACE_MM2
+from orthopsis.core.plane.homogeneous import Point
 from orthopsis.core.things.answers import Spoken
-from orthopsis.core.things.gable.shape import GableShape
-from orthopsis.core.things.hip.shape import HipShape
-from orthopsis.core.things.setting import Setting
-from orthopsis.core.things.shadow.ground import FLATTEST
 from orthopsis.core.things.shadow.shape import SAME_LINE_MM, ShadowShape, Upright
+from orthopsis.core.things.standing import Standing
 from orthopsis.core.view.eye import Array
 from orthopsis.core.view.frame import Way
 
 RIDGE, RIDGE_BEHIND = 4, 5
 FREE = "free"
-
-
-def roof_on(setting: Setting) -> GableShape | HipShape | None:
-    """Return the roof whose shadow a hand can find; None where there is none, or it cannot be found."""
-    on = setting.anchor.thing if setting.anchor is not None else ""
-    roofs = (c for c in setting.casts if isinstance(c, GableShape | HipShape) and c.anchor.thing == on)
-    roof = next(roofs, None)
-    if roof is None or not roof.drawn or setting.light.is_lamp or roof.host.setting.panel is not None:
-        return None
-    is_found = _has_middle(setting, roof) if isinstance(roof, HipShape) else _has_foot(roof)
-    return roof if is_found else None
-
-
-def _has_foot(roof: GableShape) -> bool:
-    """Tell whether the foot of the wall is there on which a gable stands."""
-    return roof.panel.is_drawn and roof.panel.bottom in roof.host.made
-
-
-def _has_middle(setting: Setting, roof: HipShape) -> bool:
-    """Tell whether the middle line of the block's foot crosses the uprights well that stand under the ridge's ends."""
-    assert setting.panel is not None
-    low, beside, over, behind = setting.panel.page
-    if abs(signed_area([low, beside, over, behind])) < THIN_FACE_MM2:
-        return False
-    if roof.is_pyramid:
-        return True
-    across, _ = unit_toward(meet(join(low, over), join(beside, behind)), roof.ridge_way.goal)
-    return abs(across) > FLATTEST
 
 
 class RoofedShape(ShadowShape):
@@ -69,9 +36,9 @@ class RoofedShape(ShadowShape):
         """Full names of the marks on the ground straight under these; empty where the hand needs none."""
 
     @property
-    @abstractmethod
     def ridge_way(self) -> Way:
-        """Which way the ridge runs."""
+        """Which way the ridge runs, where there is one."""
+        raise NotImplementedError
 
     @cached_property
     def ridge(self) -> Array:
@@ -79,12 +46,10 @@ class RoofedShape(ShadowShape):
         solid = self.roof.solid
         return solid.places[[solid.index(top) for top in self.tops]]
 
-    @property
-    def roof(self) -> GableShape | HipShape:
+    @cached_property
+    def roof(self) -> Standing:
         """The roof."""
-        roof = roof_on(self.setting)
-        assert roof is not None
-        return roof
+        return next(cast for cast in self.setting.casts if cast.anchor.thing == self.anchor.thing)
 
     @cached_property
     def feet(self) -> Array:
@@ -199,73 +164,12 @@ class RoofedShape(ShadowShape):
         return [self.way_between(*pair) for pair in self.carried.items()]
 
     @property
-    def spoken(self) -> Mapping[str, Spoken]:
-        """Also the roof, and which way its ridge runs."""
-        return {**super().spoken, "roof": self.roof.values.name, "ridge_way": self.ridge_way}
-
-
-class GabledShape(RoofedShape):
-    """The shadow of a block with a gable roof."""
-
-    @property
-    def tops(self) -> tuple[str, ...]:
-        """The peak of the gable, and the other end."""
-        return ("front.peak", "back.peak")
-
-    @property
-    def unders(self) -> tuple[str, ...]:
-        """The mark at the foot of the gable wall."""
-        return (self.values.full("measure.under"), "")
-
-    @property
-    def ridge_way(self) -> Way:
-        """Out of the gable wall."""
-        return self.roof.panel.out
-
-
-class HippedShape(RoofedShape):
-    """The shadow of a block with a hip roof or a pyramid."""
-
-    @property
-    def hip(self) -> HipShape:
-        """The roof."""
-        assert isinstance(self.roof, HipShape)
-        return self.roof
-
-    @property
-    def tops(self) -> tuple[str, ...]:
-        """The ends of the ridge, or the tip."""
-        return tuple(dict.fromkeys(self.hip.tips))
-
-    @property
-    def unders(self) -> tuple[str, ...]:
-        """Marks on the middle line of the foot."""
-        return tuple(self.values.full(f"measure.under.{i}") for i, _ in enumerate(self.tops, start=RIDGE))
-
-    @property
-    def ridge_way(self) -> Way:
-        """Along the longer side of the house."""
-        return self.hip.ridge_way
-
-    @property
     def ends(self) -> list[int]:
-        """The ends of the ridge that bound its shadow."""
+        """The ends of the ridge that bound the shadow."""
         return [i for i in self.chain if i >= RIDGE]
 
     @property
-    def spoken(self) -> Mapping[str, Spoken]:
-        """Also what it rises to, and how many marks there are."""
-        of = f"of {self.roof.values.name}"
-        if self.hip.is_pyramid:
-            said = {"middle": f"tip {of}", "summit": f"tip {of}", "each_mark": "the mark"}
-        else:
-            ends, mark = ("both ends", "each mark") if len(self.ends) > 1 else (f"the {self._end} end", "the mark")
-            said = {"middle": f"middle of the lid {of}", "summit": "end of the ridge over it", "ends": ends}
-            said["each_mark"] = mark
-        return {**super().spoken, **said}
-
-    @property
-    def _end(self) -> str:
+    def end_word(self) -> str:
         """Which end of the ridge it is that bounds the shadow alone, as one sees it."""
         one, other = (self.uprights[i].at_top for i in (RIDGE, RIDGE_BEHIND))
         is_first = RIDGE in self.chain
@@ -273,3 +177,8 @@ class HippedShape(RoofedShape):
             return "left" if (one.x < other.x) is is_first else "right"
         near, far = self.ridge[:, 2].tolist()
         return "near" if (near < far) is is_first else "far"
+
+    @property
+    def spoken(self) -> Mapping[str, Spoken]:
+        """Also the roof."""
+        return {**super().spoken, "roof": self.roof.values.name}

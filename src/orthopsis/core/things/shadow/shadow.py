@@ -6,6 +6,9 @@ from propcache.api import cached_property
 
 from orthopsis.core.construct.moves import Move
 from orthopsis.core.things.answers import Clause
+from orthopsis.core.things.gable.shape import GableShape
+from orthopsis.core.things.hip.half import HalfPyramid
+from orthopsis.core.things.hip.lean_to import LeanTo
 from orthopsis.core.things.hip.shape import HipShape
 from orthopsis.core.things.parameters import Value
 from orthopsis.core.things.rails.shape import RailsShape
@@ -13,8 +16,14 @@ from orthopsis.core.things.setting import Setting
 from orthopsis.core.things.shadow.rails_recipe import recipe as rails_recipe
 from orthopsis.core.things.shadow.rails_shape import RailsShadowShape
 from orthopsis.core.things.shadow.recipe import recipe
-from orthopsis.core.things.shadow.roofed_recipe import gabled, hipped
-from orthopsis.core.things.shadow.roofed_shape import GabledShape, HippedShape, roof_on
+from orthopsis.core.things.shadow.roof_shapes import (
+    GabledShape,
+    HalfPyramidShape,
+    HippedShape,
+    LeaningShape,
+    roof_on,
+)
+from orthopsis.core.things.shadow.roofed_recipe import gabled, half_pyramid, hipped, leaning
 from orthopsis.core.things.shadow.round_recipe import recipe as round_recipe
 from orthopsis.core.things.shadow.round_shape import RoundShadowShape
 from orthopsis.core.things.shadow.shape import ShadowShape
@@ -81,6 +90,33 @@ class HippedShadow(HippedShape):
         return tuple(hipped(self))
 
 
+class HalfPyramidShadow(HalfPyramidShape):
+    """The shadow of a house with a half pyramid on the ground."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(half_pyramid(self))
+
+
+class LeaningShadow(LeaningShape):
+    """The shadow of a house with a lean-to roof on the ground."""
+
+    sentence: tuple[Clause, ...] = _SENTENCE
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(leaning(self))
+
+
+_OF_ROOFS: tuple[tuple[type[Standing], type[Standing]], ...] = (
+    (GableShape, GabledShadow), (HipShape, HippedShadow), (HalfPyramid, HalfPyramidShadow), (LeanTo, LeaningShadow)
+)  # fmt: skip
+
+
 class CastShadow(ShadowShape):
     """The shadow of a block on the ground."""
 
@@ -95,7 +131,7 @@ class CastShadow(ShadowShape):
                 return shadow
         roof = roof_on(setting)
         if roof is not None:
-            return HippedShadow if isinstance(roof, HipShape) else GabledShadow
+            return next(shadow for kind, shadow in _OF_ROOFS if isinstance(roof, kind))
         return RoundShadow if setting.panel is not None and setting.panel.is_round else cls
 
     @classmethod
