@@ -106,7 +106,7 @@ class Sight:
         sides = np.vstack([t.side_rows + self._first_row[i] for i, t in solid])
         face_counts = [len(t.side_counts) for _, t in solid]
         owner = np.repeat([i for i, _ in solid], face_counts)
-        is_open = np.repeat([t.is_open for _, t in solid], [len(t.side_counts) for _, t in solid])
+        is_open = np.repeat([t.is_open for _, t in solid], face_counts)
         a, b = self._page[sides[:, 0]], self._page[sides[:, 1]]
         begins = begins_of(counts)
         area = np.add.reduceat(a[:, 0] * b[:, 1] - b[:, 0] * a[:, 1], begins) if len(sides) else np.zeros(0)

@@ -1,6 +1,7 @@
 """A cast shadow as a thing: its sentence and its moves."""
 
-from collections.abc import Mapping
+from collections.abc import Callable, Iterable, Mapping
+from typing import Any
 
 from propcache.api import cached_property
 
@@ -32,84 +33,59 @@ from orthopsis.core.things.shadow.table_shape import TableShadowShape
 from orthopsis.core.things.standing import Standing
 from orthopsis.core.things.table.shape import TableShape
 
-_SENTENCE = (Clause("One flat grey, by the light that is set for the whole sheet."),)
+
+class _Found(Standing):
+    """A shadow that has its sentence, and that the hand finds by a recipe."""
+
+    sentence: tuple[Clause, ...] = (Clause("One flat grey, by the light that is set for the whole sheet."),)
+    found_by: Callable[[Any], Iterable[Move]]
+
+    @cached_property
+    def recipe(self) -> tuple[Move, ...]:
+        """The hand's moves."""
+        return tuple(self.found_by(self))
 
 
-class RoundShadow(RoundShadowShape):
+class RoundShadow(_Found, RoundShadowShape):
     """The shadow of a round body on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(round_recipe(self))
+    found_by = staticmethod(round_recipe)
 
 
-class TableShadow(TableShadowShape):
+class TableShadow(_Found, TableShadowShape):
     """The shadow of a table on the floor."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(table_recipe(self))
+    found_by = staticmethod(table_recipe)
 
 
-class RailsShadow(RailsShadowShape):
+class RailsShadow(_Found, RailsShadowShape):
     """The shadow of rails on their sleepers and on the ground between."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(rails_recipe(self))
+    found_by = staticmethod(rails_recipe)
 
 
-class GabledShadow(GabledShape):
+class GabledShadow(_Found, GabledShape):
     """The shadow of a house with a gable roof on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(gabled(self))
+    found_by = staticmethod(gabled)
 
 
-class HippedShadow(HippedShape):
+class HippedShadow(_Found, HippedShape):
     """The shadow of a house with a hip roof or a pyramid on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(hipped(self))
+    found_by = staticmethod(hipped)
 
 
-class HalfPyramidShadow(HalfPyramidShape):
+class HalfPyramidShadow(_Found, HalfPyramidShape):
     """The shadow of a house with a half pyramid on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(half_pyramid(self))
+    found_by = staticmethod(half_pyramid)
 
 
-class LeaningShadow(LeaningShape):
+class LeaningShadow(_Found, LeaningShape):
     """The shadow of a house with a lean-to roof on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(leaning(self))
+    found_by = staticmethod(leaning)
 
 
 _OF_ROOFS: tuple[tuple[type[Standing], type[Standing]], ...] = (
@@ -117,10 +93,10 @@ _OF_ROOFS: tuple[tuple[type[Standing], type[Standing]], ...] = (
 )  # fmt: skip
 
 
-class CastShadow(ShadowShape):
+class CastShadow(_Found, ShadowShape):
     """The shadow of a block on the ground."""
 
-    sentence: tuple[Clause, ...] = _SENTENCE
+    found_by = staticmethod(recipe)
 
     @classmethod
     def suited(cls, setting: Setting) -> type[Standing]:
@@ -138,8 +114,3 @@ class CastShadow(ShadowShape):
     def place(cls, setting: Setting, count: int) -> Mapping[str, Value]:
         """Return nothing: it follows its block and the light."""
         return {}
-
-    @cached_property
-    def recipe(self) -> tuple[Move, ...]:
-        """The hand's moves."""
-        return tuple(recipe(self))
