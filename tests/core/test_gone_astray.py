@@ -121,6 +121,21 @@ def test_a_short_line_that_is_cut_where_another_crosses_it_is_judged_by_its_piec
     assert said(check(exercise, [*strokes.values(), *pieces]), name) == verdicts
 
 
+@pytest.mark.parametrize(("tilt_mm", "verdicts"), [(0.0, {"fine"}), (1.0, {"fine"}), (11.7, {"off"})])
+def test_of_a_tilted_eye_level_that_others_cut_no_piece_need_be_off_alone(
+    store: Exercise, tilt_mm: float, verdicts: set[str]
+) -> None:
+    """Over 420 mm it falls by as much as no hand does; over its longest piece it might."""
+    strokes = drawn(store)
+    whole = strokes.pop("eye level")
+    wide = whole.end.x - whole.start.x
+    cuts = [(0.0, 0.42), (0.41, 0.66), (0.64, 1.0)]
+    pieces = [Stroke(*(Point(whole.start.x + t * wide, whole.start.y - t * tilt_mm) for t in cut)) for cut in cuts]
+    checked = check(store, [*strokes.values(), *pieces])
+    assert said(checked, "eye level") == verdicts
+    assert said(check(store, [*strokes.values(), pieces[1]]), "eye level") <= {"fine", "slightly_off"}, "one alone"
+
+
 def test_pieces_in_a_row_are_joined_from_end_to_end_and_others_not() -> None:
     one, two = Stroke(Point(0, 0), Point(10, 0)), Stroke(Point(30, 0.4), Point(14, 0.2))
     whole = joined([one, two])

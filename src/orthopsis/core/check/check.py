@@ -34,6 +34,8 @@ source)."""
 
 THROUGH_CORNER_MM = 1.2
 """A line that passes its corner this near begins there (no source)."""
+TELLS_MORE = 1.25
+"""Pieces in a row that are together so many times as long as the longest tell more than it (no source)."""
 
 
 def check(
@@ -153,19 +155,30 @@ def _of_pieces(
     """Return the verdict on a line in pieces, longest first.
 
     If one is as long as the line and runs home, that is the line, and another one is none of it. Pieces in a row speak
-    together, else the longest one does, if it begins where the line does: pieces that agree on nothing tell nothing.
+    together, of the eye level even where one of them runs home: it is too short to tell. Else the longest one does, if
+    it begins where the line does: pieces that agree on nothing tell nothing.
     """
+    whole = joined([stroke for stroke, _ in pieces]) if len(pieces) > 1 else None
     for stroke, said in pieces:
-        if said.verdict == "fine" and stroke.length_mm >= ALIKE_LONG * own.seen_share * own.length_mm:
+        is_long = stroke.length_mm >= ALIKE_LONG * own.seen_share * own.length_mm
+        if said.verdict == "fine" and is_long and not _tells_more(whole, stroke, own):
             return said
     stroke, longest = pieces[0]
-    if len(pieces) == 1 or longest.verdict == "fine":
-        return longest
-    whole = joined([stroke for stroke, _ in pieces])
-    if whole is not None:
+    is_fine = longest.verdict == "fine"
+    if whole is not None and (_tells_more(whole, stroke, own) or not is_fine):
         return judge(whole, own, targets, sigma)
+    if len(pieces) == 1 or is_fine:
+        return longest
     is_own = longest.verdict not in BLAMED or _begins_at_its_corner(stroke, own)
     return longest if is_own else longest.model_copy(update={"verdict": "cannot_tell", "aims_at": ""})
+
+
+def _tells_more(whole: Stroke | None, piece: Stroke, own: Expected) -> bool:
+    """Tell whether pieces in a row are together so long that one of them says too little: of the eye level.
+
+    It runs all across the sheet, and everything cuts it; a piece in a row with an edge may be one of a neighbour's.
+    """
+    return whole is not None and not own.thing and whole.length_mm >= TELLS_MORE * piece.length_mm
 
 
 def _estimates(
