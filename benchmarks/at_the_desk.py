@@ -30,6 +30,7 @@ EXERCISES: dict[str, Callable[[Teacher], None]] = {
     "road_with_trees": desk_streets.road_with_trees,
     "quay_street": desk_streets.quay_street,
     "house_with_a_hip_roof": desk_streets.house_with_a_hip_roof,
+    "roof_in_the_sun": desk_streets.roof_in_the_sun,
     "pilots_house": desk_streets.pilots_house,
     "loft_with_chimney": desk_streets.loft_with_chimney,
     "three_stores": desk_streets.three_stores,

@@ -46,6 +46,15 @@ def house_with_a_hip_roof(hand: Teacher) -> None:
     hand.pick_last("the face it lies on", "the right side")
 
 
+def roof_in_the_sun(hand: Teacher) -> None:
+    """A house in two points, a steep hip roof on its top, and the shadow of both, the light at 30 degrees."""
+    long_house(hand)
+    hand.add("Add a hip roof")
+    hand.type("the height of the roof", "60")
+    hand.pick("rays: 45", "30")
+    hand.add("Add a cast shadow")
+
+
 def pilots_house(hand: Teacher) -> None:
     """A house in two points under a hip roof whose slopes have their points, two dormers on the slope that shows."""
     long_house(hand)
